@@ -1,0 +1,109 @@
+import { BadInput, NotFound } from '../quantities/index.ts';
+import type { BuildCommand } from './command.ts';
+import type { BuildDocument, DecisionOption, WireDecision } from './document.ts';
+import { valueAt, withValueAt } from './jsonPath.ts';
+import { diffDocuments, type PatchStep } from './patch.ts';
+
+export interface AppliedCommand {
+  readonly document: BuildDocument;
+  readonly patch: readonly PatchStep[];
+}
+
+function indexById<Item extends { readonly id: string }>(
+  items: readonly Item[],
+  id: string,
+  what: string,
+): number {
+  const index = items.findIndex((item) => item.id === id);
+  if (index < 0) throw new NotFound(`there is no ${what} "${id}" in this build`, id);
+  return index;
+}
+
+function decide(document: BuildDocument, option: DecisionOption, alternativeId: string) {
+  const next = option.alternatives.find((a) => a.id === alternativeId);
+  if (!next) throw new NotFound(`no alternative "${alternativeId}"`, `options.${option.id}`);
+  const kept = option.alternatives.map((alternative) =>
+    alternative.id === option.chosen
+      ? {
+          ...alternative,
+          values: alternative.values.map((v) => ({
+            path: v.path,
+            value: valueAt(document, v.path),
+          })),
+        }
+      : alternative,
+  );
+  const changed = next.values.reduce((doc, v) => withValueAt(doc, v.path, v.value), document);
+  return {
+    ...changed,
+    options: changed.options.map((o) =>
+      o.id === option.id ? { ...o, chosen: alternativeId, alternatives: kept } : o,
+    ),
+  };
+}
+
+function withWireDecision(
+  document: BuildDocument,
+  wireId: string,
+  decided: Partial<WireDecision>,
+): BuildDocument {
+  const decisions = document.power.wireDecisions;
+  const index = decisions.findIndex((d) => d.wireId === wireId);
+  const known: WireDecision = decisions[index] ?? {
+    wireId,
+    size: null,
+    length: { typed: null, measured: null },
+  };
+  const changed = { ...known, ...decided };
+  const wireDecisions =
+    index < 0 ? [...decisions, changed] : decisions.map((d, i) => (i === index ? changed : d));
+  return { ...document, power: { ...document.power, wireDecisions } };
+}
+
+function run(document: BuildDocument, command: BuildCommand): BuildDocument {
+  switch (command.name) {
+    case 'set':
+      return withValueAt(document, command.path, command.value);
+    case 'set-several':
+      return command.changes.reduce((doc, c) => withValueAt(doc, c.path, c.value), document);
+    case 'pick-demand':
+      return { ...document, demand: { school: command.school, reason: command.reason } };
+    case 'choose-injector': {
+      const row = indexById(document.injectorRows, command.rowId, 'injector row');
+      return withValueAt(document, `injectorRows.${row}.item`, command.item);
+    }
+    case 'choose-part': {
+      const c = indexById(document.fuelCircuits, command.circuitId, 'fuel circuit');
+      const e = indexById(document.fuelCircuits[c]!.elements, command.elementId, 'element');
+      return withValueAt(document, `fuelCircuits.${c}.elements.${e}.item`, command.item);
+    }
+    case 'choose-fuse': {
+      const feed = indexById(document.power.pumpFeeds, command.feedId, 'pump feed');
+      return withValueAt(document, `power.pumpFeeds.${feed}.fuse`, command.item);
+    }
+    case 'choose-wire':
+      return withWireDecision(document, command.wireId, { size: command.size });
+    case 'set-wire-length':
+      return withWireDecision(document, command.wireId, { length: command.length });
+    case 'decide': {
+      const option = document.options[indexById(document.options, command.optionId, 'decision')]!;
+      return decide(document, option, command.alternativeId);
+    }
+    case 'replace-document':
+      return command.document;
+    default: {
+      const unknown: never = command;
+      throw new BadInput(
+        `unknown command "${String((unknown as { name: unknown }).name)}"`,
+        'command.name',
+      );
+    }
+  }
+}
+
+/** Runs a command on a document and says what it changed; throws BadInput or NotFound. */
+export function applyCommand(document: BuildDocument, command: BuildCommand): AppliedCommand {
+  const next = run(document, command);
+  const patch = diffDocuments(document, next);
+  return { document: patch.length === 0 ? document : next, patch };
+}

@@ -1,0 +1,254 @@
+import type { Quantity } from '../quantities/index.ts';
+
+/** Exact revision of a catalogue item. */
+export interface ItemRef {
+  readonly id: string;
+  readonly revision: number;
+}
+
+export const cycles = ['four-stroke', 'two-stroke', 'rotary'] as const;
+export const aspirations = ['natural', 'supercharged', 'turbo'] as const;
+export const vehicleUses = ['road', 'two-or-three-wheeler', 'off-road', 'competition'] as const;
+export const zones = ['cabin', 'body', 'engine-bay', 'near-exhaust', 'outside'] as const;
+export const demandChoices = ['larger', 'power', 'air'] as const;
+export const lineRoles = ['suction', 'feed', 'return', 'vent', 'other'] as const;
+export const architectures = ['return-after-rail'] as const;
+
+export type Cycle = (typeof cycles)[number];
+export type Aspiration = (typeof aspirations)[number];
+export type VehicleUse = (typeof vehicleUses)[number];
+export type Zone = (typeof zones)[number];
+export type DemandChoiceName = (typeof demandChoices)[number];
+export type LineRole = (typeof lineRoles)[number];
+
+export interface CurvePoint {
+  readonly speed: Quantity;
+  readonly value: Quantity;
+}
+
+/** The agreed facts and targets. A null quantity means the default of the trade applies. */
+export interface Brief {
+  readonly vehicle: string;
+  readonly engine: string;
+  readonly use: VehicleUse;
+  readonly cycle: Cycle;
+  readonly aspiration: Aspiration;
+  readonly displacement: Quantity;
+  readonly cylinders: number;
+  readonly power: Quantity;
+  readonly powerSpeed: Quantity;
+  readonly idleSpeed: Quantity;
+  readonly limiterSpeed: Quantity;
+  readonly boost: Quantity;
+  /** absolute manifold pressure at hot idle */
+  readonly idleManifoldAbsolute: Quantity;
+  readonly altitude: Quantity;
+  readonly ambientHot: Quantity;
+  readonly chargeTemperature: Quantity | null;
+  readonly fuelTemperatureHot: Quantity | null;
+  readonly lambdaFullLoad: Quantity | null;
+  readonly specificConsumption: Quantity | null;
+  readonly volumetricEfficiencyCurve: readonly CurvePoint[];
+  /** share of full boost over speed */
+  readonly boostCurve: readonly CurvePoint[];
+}
+
+export interface DemandChoice {
+  readonly school: DemandChoiceName;
+  readonly reason: string;
+}
+
+export type Fuel =
+  | {
+      readonly id: string;
+      readonly kind: 'petrol-ethanol';
+      readonly name: string;
+      readonly ethanol: Quantity;
+      readonly reidVapourPressure: Quantity;
+    }
+  | { readonly id: string; readonly kind: 'methanol'; readonly name: string };
+
+/**
+ * What is known of a length. Estimates from the map, routes and the harness are computed, the
+ * typed and the measured length are stored; the best known one is used.
+ */
+export interface LengthKnowledge {
+  readonly typed: Quantity | null;
+  readonly measured: Quantity | null;
+}
+
+export interface FittingUse {
+  readonly item: ItemRef;
+  readonly count: number;
+}
+
+interface ElementBase {
+  readonly id: string;
+  readonly name: string;
+}
+interface ThroughElement extends ElementBase {
+  readonly from: string;
+  readonly to: string;
+  readonly item: ItemRef;
+}
+export interface TankElement extends ElementBase {
+  readonly kind: 'tank';
+  readonly outlet: string;
+  readonly returnNode: string;
+  readonly pressure: Quantity;
+  /** lowest fuel surface in use above the outlet */
+  readonly fuelLevel: Quantity;
+}
+export interface OutletElement extends ThroughElement {
+  readonly kind: 'fitting';
+}
+export interface LineElement extends ThroughElement {
+  readonly kind: 'line';
+  readonly role: LineRole;
+  readonly length: LengthKnowledge;
+  readonly fittings: readonly FittingUse[];
+}
+export interface FilterElement extends ThroughElement {
+  readonly kind: 'filter';
+  readonly state: 'clean' | 'loaded';
+}
+export interface PumpElement extends ThroughElement {
+  readonly kind: 'pump';
+  readonly mounting: 'in-tank' | 'external';
+  /** share of flow lost to wear */
+  readonly wear: Quantity;
+}
+export interface RegulatorElement extends ThroughElement {
+  readonly kind: 'regulator';
+  readonly setPressure: Quantity;
+  readonly manifoldRatio: Quantity;
+}
+export interface InjectorsElement extends ElementBase {
+  readonly kind: 'injectors';
+  readonly node: string;
+  readonly rowId: string;
+}
+export type CircuitElement =
+  | TankElement
+  | OutletElement
+  | LineElement
+  | FilterElement
+  | PumpElement
+  | RegulatorElement
+  | InjectorsElement;
+export type ElementKind = CircuitElement['kind'];
+
+export interface CircuitNode {
+  readonly id: string;
+  readonly placementId: string;
+}
+
+export interface FuelCircuit {
+  readonly id: string;
+  readonly name: string;
+  readonly fuelId: string;
+  readonly architecture: (typeof architectures)[number];
+  readonly nodes: readonly CircuitNode[];
+  readonly elements: readonly CircuitElement[];
+}
+
+export interface InjectorRow {
+  readonly id: string;
+  readonly name: string;
+  readonly circuitId: string;
+  readonly item: ItemRef;
+  readonly count: number;
+  /** 1: sequential; 2: batch, twice a cycle */
+  readonly shotsPerCycle: number;
+  /** share of the engine's air that this row fuels */
+  readonly airShare: Quantity;
+}
+
+/** A place on the vehicle: x forward of the rear axle, y left, z up from the ground. */
+export interface Placement {
+  readonly id: string;
+  readonly name: string;
+  readonly x: Quantity;
+  readonly y: Quantity;
+  readonly z: Quantity;
+  readonly zone: Zone;
+}
+
+export interface PumpFeed {
+  readonly id: string;
+  readonly circuitId: string;
+  readonly elementId: string;
+  readonly pumpPlacementId: string;
+  /** null: chosen by the rules */
+  readonly fuse: ItemRef | null;
+  readonly fusePlacementId: string;
+  readonly relay: ItemRef;
+  readonly relayPlacementId: string;
+  readonly groundPlacementId: string;
+  readonly inertiaSwitch: boolean;
+  readonly inertiaPlacementId: string;
+  readonly trigger: 'low-side' | 'high-side';
+  readonly loadedTogether: number;
+}
+
+/** What a person decided about a derived wire, by its stable id. */
+export interface WireDecision {
+  readonly wireId: string;
+  readonly size: ItemRef | null;
+  readonly length: LengthKnowledge;
+}
+
+export interface PowerDesign {
+  readonly wireSystem: 'metric' | 'awg';
+  readonly battery: ItemRef;
+  readonly batteryPlacementId: string;
+  readonly mainFuse: ItemRef;
+  readonly mainFusePlacementId: string;
+  readonly studPlacementId: string;
+  readonly ecu: ItemRef;
+  readonly ecuPlacementId: string;
+  readonly keyedFeedPlacementId: string;
+  readonly pumpFeeds: readonly PumpFeed[];
+  readonly wireDecisions: readonly WireDecision[];
+}
+
+/** Margins and limits the technician may set; defaults come from the trade. */
+export interface Limits {
+  readonly designFactor: Quantity;
+  readonly injectorDuty: Quantity;
+  readonly pumpMargin: Quantity;
+  readonly voltageRunning: Quantity;
+  readonly voltageLow: Quantity;
+  readonly voltageCranking: Quantity;
+  readonly pumpFeedDrop: Quantity;
+}
+
+/** One way to settle a decision: the values it puts at paths of the document. */
+export interface Alternative {
+  readonly id: string;
+  readonly name: string;
+  readonly reason: string;
+  readonly values: readonly { readonly path: string; readonly value: unknown }[];
+}
+export interface DecisionOption {
+  readonly id: string;
+  readonly title: string;
+  readonly chosen: string;
+  readonly alternatives: readonly Alternative[];
+}
+
+export interface BuildDocument {
+  readonly format: 'brookrain-build';
+  readonly version: 1;
+  readonly name: string;
+  readonly description: string;
+  readonly brief: Brief;
+  readonly demand: DemandChoice;
+  readonly fuels: readonly Fuel[];
+  readonly fuelCircuits: readonly FuelCircuit[];
+  readonly injectorRows: readonly InjectorRow[];
+  readonly placements: readonly Placement[];
+  readonly power: PowerDesign;
+  readonly limits: Limits;
+  readonly options: readonly DecisionOption[];
+}

@@ -1,0 +1,2 @@
+export * from './bestLength.ts';
+export * from './mapLength.ts';

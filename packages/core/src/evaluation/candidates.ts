@@ -1,0 +1,222 @@
+import type { InjectorItem, PumpItem } from '../build/index.ts';
+import { newestOf, refOf, withValueAt } from '../build/index.ts';
+import { injectionAt } from '../injectors/index.ts';
+import { revolutionsPerCycle } from '../demand/index.ts';
+import type { Measure } from '../results/index.ts';
+import { namedCases } from './cases.ts';
+import { deliverable } from './deliverable.ts';
+import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
+import { mapPoint } from './fluidStage.ts';
+import { assumedDifference, rowMassFlow } from './solvePoint.ts';
+
+export type Verdict = 'fits' | 'tight' | 'does not fit';
+
+/** Why a candidate fits or not; numbers fill the {placeholders}. */
+export interface Reason {
+  readonly verdict: Verdict;
+  readonly text: string;
+  readonly numbers: Readonly<Record<string, Measure>>;
+}
+
+export interface InjectorCandidate {
+  readonly item: InjectorItem;
+  readonly verdict: Verdict;
+  readonly reasons: readonly Reason[];
+  readonly peakDuty: number;
+  readonly worstDuty: number;
+  readonly idlePulse: number;
+  readonly idleEffectivePulse: number;
+}
+
+const rank: Record<Verdict, number> = { fits: 0, tight: 1, 'does not fit': 2 };
+export const worstVerdict = (reasons: readonly Reason[]): Verdict =>
+  reasons.reduce<Verdict>((w, r) => (rank[r.verdict] > rank[w] ? r.verdict : w), 'fits');
+
+function injectorReasons(input: {
+  item: InjectorItem;
+  worstDuty: number;
+  idlePulse: number;
+  idleEffective: number;
+  limit: number;
+  ecuDriver: InjectorItem['driver'];
+}): Reason[] {
+  const { item, worstDuty, idlePulse, idleEffective, limit, ecuDriver } = input;
+  const share = (value: number): Measure => ({ value, kind: 'ratio' });
+  const time = (value: number): Measure => ({ value, kind: 'time' });
+  const reasons: Reason[] = [];
+  if (worstDuty > limit) {
+    reasons.push({
+      verdict: 'does not fit',
+      text: 'too small: duty {duty} is above the limit {limit}',
+      numbers: { duty: share(worstDuty), limit: share(limit) },
+    });
+  } else if (worstDuty > limit - 0.05) {
+    reasons.push({
+      verdict: 'tight',
+      text: 'duty {duty} is close to the limit {limit}',
+      numbers: { duty: share(worstDuty), limit: share(limit) },
+    });
+  }
+  if (idleEffective < item.smallestEffectivePulse || idlePulse < item.smallestPulse) {
+    reasons.push({
+      verdict: 'tight',
+      text: 'large for idle: pulse {pulse}, of which {effective} meters fuel; needs {least} and {leastEffective}',
+      numbers: {
+        pulse: time(idlePulse),
+        effective: time(idleEffective),
+        least: time(item.smallestPulse),
+        leastEffective: time(item.smallestEffectivePulse),
+      },
+    });
+  }
+  if (item.driver === 'peak-hold' && ecuDriver === 'saturated') {
+    reasons.push({
+      verdict: 'does not fit',
+      text: 'low impedance: needs a peak-and-hold driver, the ECU has saturated switches',
+      numbers: {},
+    });
+  }
+  if (reasons.length === 0) {
+    reasons.push({
+      verdict: 'fits',
+      text: 'duty {duty} at most, idle pulse {pulse}',
+      numbers: { duty: share(worstDuty), pulse: time(idlePulse) },
+    });
+  }
+  return reasons;
+}
+
+/**
+ * Every catalogue injector judged over the whole map at the assumed pressure difference, best
+ * first: what fits, then the smallest (best control at idle).
+ */
+export function injectorCandidates(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  row: RowDesign,
+  ecuDriver: InjectorItem['driver'],
+): InjectorCandidate[] {
+  const { demand, document, catalogue } = design;
+  const cases = namedCases(document, demand);
+  const judge = (item: InjectorItem): InjectorCandidate => {
+    const at = (point: ReturnType<typeof mapPoint>) =>
+      injectionAt({
+        injector: item,
+        row: row.row,
+        rowMassFlow: rowMassFlow(row, point),
+        speed: point.speed,
+        revolutionsPerCycle: revolutionsPerCycle[document.brief.cycle],
+        pressureDifference: assumedDifference(design, circuit, point),
+        fuelDensity: circuit.fuel.hot.density,
+        voltage: point.systemVoltage,
+      });
+    const duties = demand.map.speeds.flatMap((_, s) =>
+      demand.map.loads.map((__, l) => at(mapPoint(design, s, l)).duty),
+    );
+    const worstDuty = Math.max(...duties);
+    const idle = at(cases.hotIdle);
+    const idleEffective = idle.pulse - idle.deadTime;
+    const reasons = injectorReasons({
+      item,
+      worstDuty,
+      idlePulse: idle.pulse,
+      idleEffective,
+      limit: document.limits.injectorDuty.value,
+      ecuDriver,
+    });
+    return {
+      item,
+      verdict: worstVerdict(reasons),
+      reasons,
+      peakDuty: at(cases.peakPower).duty,
+      worstDuty,
+      idlePulse: idle.pulse,
+      idleEffectivePulse: idleEffective,
+    };
+  };
+  return newestOf(catalogue, 'injector')
+    .map(judge)
+    .sort((a, b) => rank[a.verdict] - rank[b.verdict] || b.worstDuty - a.worstDuty);
+}
+
+export interface PumpCandidate {
+  readonly item: PumpItem;
+  readonly verdict: Verdict;
+  readonly reasons: readonly Reason[];
+  /** m³/s with the rail held; undefined when the circuit could not be solved with it */
+  readonly available: number | undefined;
+  readonly margin: number | undefined;
+  readonly voltage: number | undefined;
+  readonly current: number | undefined;
+}
+
+function pumpReasons(
+  design: FluidDesign,
+  item: PumpItem,
+  margin: number | undefined,
+  mounting: PumpItem['mounting'],
+): Reason[] {
+  const wish = design.document.limits.pumpMargin.value;
+  const numbers = { margin: { value: margin ?? 0, kind: 'ratio' as const }, wish: { value: wish, kind: 'ratio' as const } };
+  const reasons: Reason[] = [];
+  if (margin === undefined) {
+    reasons.push({ verdict: 'does not fit', text: 'the circuit could not be solved with it', numbers: {} });
+  } else if (margin < 0) {
+    reasons.push({ verdict: 'does not fit', text: 'too small: margin {margin} at peak', numbers });
+  } else if (margin < wish) {
+    reasons.push({ verdict: 'tight', text: 'margin {margin} is under the wish of {wish}', numbers });
+  } else if (margin > 1) {
+    reasons.push({
+      verdict: 'tight',
+      text: 'margin {margin}: more than the engine can use, it heats the fuel and loads the return',
+      numbers,
+    });
+  }
+  if (item.mounting !== mounting) {
+    reasons.push({
+      verdict: 'does not fit',
+      text: `made for ${item.mounting} mounting, the circuit has its pump ${mounting === 'in-tank' ? 'in the tank' : 'outside the tank'}`,
+      numbers: {},
+    });
+  }
+  if (reasons.length === 0) {
+    reasons.push({ verdict: 'fits', text: 'margin {margin} at peak', numbers });
+  }
+  return reasons;
+}
+
+/** Every catalogue pump put into the circuit and solved with its wiring, best first. */
+export function pumpCandidates(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  elementId: string,
+): PumpCandidate[] {
+  const index = circuit.circuit.elements.findIndex((e) => e.id === elementId);
+  const current = circuit.circuit.elements[index];
+  if (current?.kind !== 'pump') return [];
+  const pumps = newestOf(design.catalogue, 'pump');
+  const { mounting } = current;
+  const point = namedCases(design.document, design.demand).peakPower;
+  return pumps
+    .map((item): PumpCandidate => {
+      const swapped: CircuitDesign = {
+        ...circuit,
+        circuit: withValueAt(circuit.circuit, `elements.${index}.item`, refOf(item)),
+      };
+      const flow = deliverable(design, swapped, point);
+      const state = flow?.solution.pumps[elementId];
+      const reasons = pumpReasons(design, item, flow?.margin, mounting);
+      return {
+        item,
+        verdict: worstVerdict(reasons),
+        reasons,
+        available: flow?.available,
+        margin: flow?.margin,
+        voltage: state?.voltage,
+        current: state?.current,
+      };
+    })
+    .sort(
+      (a, b) => rank[a.verdict] - rank[b.verdict] || (a.margin ?? 99) - (b.margin ?? 99),
+    );
+}

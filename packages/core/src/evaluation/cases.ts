@@ -1,0 +1,89 @@
+import type { BuildDocument } from '../build/index.ts';
+import { type Demand, airPoint } from '../demand/index.ts';
+import { type RunningPoint, demandPoint } from './runningPoint.ts';
+
+export const caseNames = [
+  'keyOnPrime',
+  'crankingCold',
+  'hotIdle',
+  'cruise',
+  'overrun',
+  'peakTorque',
+  'peakPower',
+] as const;
+export type CaseName = (typeof caseNames)[number];
+
+const CRANKING_SPEED = 250 / 60;
+const CRANKING_ENRICHMENT = 3;
+/** absolute manifold pressure Pa on a closed throttle at speed */
+const OVERRUN_MANIFOLD = 25e3;
+
+/** The named cases of a build. Each fixes its system voltage; peak power is the design point. */
+export function namedCases(document: BuildDocument, demand: Demand): Record<CaseName, RunningPoint> {
+  const { brief, limits } = document;
+  const { engine, map } = demand;
+  const standing = { speed: 0, manifoldGauge: 0, massFlow: 0 };
+  const fullLoad = map.speeds.map((speed) => airPoint(engine, speed, 1).airFlow / speed);
+  const torqueSpeed = map.speeds[fullLoad.indexOf(Math.max(...fullLoad))]!;
+  const cranking = airPoint(engine, CRANKING_SPEED, 0);
+  const running = limits.voltageRunning.value;
+  return {
+    keyOnPrime: {
+      name: 'keyOnPrime',
+      label: 'Key-on prime',
+      ...standing,
+      systemVoltage: limits.voltageLow.value,
+    },
+    crankingCold: {
+      name: 'crankingCold',
+      label: 'Cranking, cold',
+      speed: CRANKING_SPEED,
+      manifoldGauge: 0,
+      massFlow:
+        (CRANKING_ENRICHMENT *
+          demand.scale *
+          cranking.massFlow *
+          engine.ambientPressure) /
+        cranking.manifoldAbsolute,
+      systemVoltage: limits.voltageCranking.value,
+    },
+    hotIdle: {
+      name: 'hotIdle',
+      label: 'Hot idle',
+      speed: brief.idleSpeed.value,
+      ...demandPoint(demand, brief.idleSpeed.value, 0),
+      systemVoltage: running,
+    },
+    cruise: {
+      name: 'cruise',
+      label: 'Cruise',
+      speed: 0.45 * brief.limiterSpeed.value,
+      ...demandPoint(demand, 0.45 * brief.limiterSpeed.value, 0.35),
+      systemVoltage: running,
+    },
+    overrun: {
+      name: 'overrun',
+      label: 'Overrun, fuel cut',
+      speed: 0.6 * brief.limiterSpeed.value,
+      manifoldGauge:
+        Math.min(OVERRUN_MANIFOLD, brief.idleManifoldAbsolute.value) - engine.ambientPressure,
+      massFlow: 0,
+      systemVoltage: running,
+    },
+    peakTorque: {
+      name: 'peakTorque',
+      label: 'Peak torque',
+      speed: torqueSpeed,
+      ...demandPoint(demand, torqueSpeed, 1),
+      systemVoltage: running,
+    },
+    peakPower: {
+      name: 'peakPower',
+      label: 'Peak power, worst case',
+      speed: demand.peak.speed,
+      manifoldGauge: demand.peak.manifoldGauge,
+      massFlow: demand.peak.designMassFlow,
+      systemVoltage: limits.voltageLow.value,
+    },
+  };
+}

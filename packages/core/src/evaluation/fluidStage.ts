@@ -1,0 +1,102 @@
+import { highestPoint } from '../demand/index.ts';
+import type { CircuitSolution, WarmStart } from '../hydraulics/index.ts';
+import type { CaseName } from './cases.ts';
+import { caseNames, namedCases } from './cases.ts';
+import { type Deliverable, deliverable } from './deliverable.ts';
+import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
+import type { RunningPoint } from './runningPoint.ts';
+import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
+
+/** A named case of one circuit: solved, or the reason why not. */
+export interface SolvedCase {
+  readonly point: RunningPoint;
+  readonly solution: CircuitSolution;
+}
+
+/** Tables over the demand map, [speed][load]; null where there was no solution. */
+export interface FluidTables {
+  readonly pressureDifference: readonly (readonly (number | null)[])[];
+  readonly duty: readonly (readonly (number | null)[])[];
+}
+
+export interface FluidResult {
+  readonly design: CircuitDesign;
+  readonly cases: Readonly<Record<CaseName, SolvedCase>>;
+  readonly peak: Deliverable | undefined;
+  readonly tables: FluidTables;
+  /** highest duty over the map, with its row */
+  readonly worstDuty: { readonly row: RowDesign; readonly duty: number; readonly point: RunningPoint } | undefined;
+}
+
+/** Running point of a cell of the map, as every check judges it: design flow, low voltage. */
+export function mapPoint(design: FluidDesign, speedIndex: number, loadIndex: number): RunningPoint {
+  const { map } = design.demand;
+  const { limits } = design.document;
+  return {
+    name: 'map',
+    label: 'Map point',
+    speed: map.speeds[speedIndex]!,
+    manifoldGauge: map.manifoldGauge[speedIndex]![loadIndex]!,
+    massFlow: map.massFlow[speedIndex]![loadIndex]! * limits.designFactor.value,
+    systemVoltage: limits.voltageLow.value,
+  };
+}
+
+/** Solves the map in a fixed order, each point started from its neighbour. */
+export function sweepMap(design: FluidDesign, circuit: CircuitDesign): FluidTables {
+  const { map } = design.demand;
+  const row = circuit.rows[0];
+  let rowStart: WarmStart | undefined;
+  const pressureDifference: (number | null)[][] = [];
+  const duty: (number | null)[][] = [];
+  map.speeds.forEach((_, speedIndex) => {
+    let warm = rowStart;
+    const differences: (number | null)[] = [];
+    const duties: (number | null)[] = [];
+    map.loads.forEach((__, loadIndex) => {
+      const point = mapPoint(design, speedIndex, loadIndex);
+      const solution = solvePoint(design, circuit, point, { warm });
+      if (solution.state === 'failed' || !row) {
+        differences.push(null);
+        duties.push(null);
+        return;
+      }
+      warm = solution.warm;
+      if (loadIndex === 0) rowStart = warm;
+      const difference = rowDifference(circuit, row, solution);
+      differences.push(difference);
+      duties.push(injectionOf(design, circuit, row, point, difference).duty);
+    });
+    pressureDifference.push(differences);
+    duty.push(duties);
+  });
+  return { pressureDifference, duty };
+}
+
+/** Every named case, the map and the deliverable flow of each circuit. */
+export function fluidStage(design: FluidDesign): FluidResult[] {
+  const points = namedCases(design.document, design.demand);
+  return design.circuits.map((circuit) => {
+    const solved = caseNames.map((name) => {
+      const point = points[name];
+      return [name, { point, solution: solvePoint(design, circuit, point) }] as const;
+    });
+    const tables = sweepMap(design, circuit);
+    const row = circuit.rows[0];
+    const flat = tables.duty.map((r) => r.map((d) => d ?? 0));
+    const at = highestPoint(flat);
+    return {
+      design: circuit,
+      cases: Object.fromEntries(solved) as Record<CaseName, SolvedCase>,
+      peak: deliverable(design, circuit, points.peakPower),
+      tables,
+      worstDuty: row && {
+        row,
+        duty: flat[at.speedIndex]![at.loadIndex]!,
+        point: mapPoint(design, at.speedIndex, at.loadIndex),
+      },
+    };
+  });
+}
+
+export { assumedDifference };

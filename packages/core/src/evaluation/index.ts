@@ -1,0 +1,13 @@
+export * from './candidates.ts';
+export * from './cases.ts';
+export type * from './checked.ts';
+export type * from './design.ts';
+export * from './evaluate.ts';
+export * from './figures.ts';
+export type * from './fluidStage.ts';
+export * from './formulas.ts';
+export * from './ladder.ts';
+export * from './memo.ts';
+export * from './ripple.ts';
+export * from './runPath.ts';
+export { rules } from './rules/index.ts';

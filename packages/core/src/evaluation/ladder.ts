@@ -1,0 +1,227 @@
+import { bisect } from '../numerics/index.ts';
+import type { SolvedCircuit } from '../hydraulics/index.ts';
+import type { Measure } from '../results/index.ts';
+import { namedCases } from './cases.ts';
+import type { Checked } from './checked.ts';
+import { deliverable } from './deliverable.ts';
+import type { FluidResult } from './fluidStage.ts';
+import type { RunningPoint } from './runningPoint.ts';
+import { FEED_VELOCITY_STOP, SAG_STOP } from './rules/fluidRules.ts';
+import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
+
+/** One check on the ladder and the power W at which it first fails. */
+export interface Rung {
+  readonly check: string;
+  readonly label: string;
+  /** W; null when it holds over the whole range that was tried */
+  readonly power: number | null;
+  /** it fails whatever the power is */
+  readonly always: boolean;
+  readonly limit: Measure;
+}
+
+export interface Ladder {
+  readonly targetPower: number;
+  /** highest power tried, W */
+  readonly triedTo: number;
+  readonly rungs: readonly Rung[];
+}
+
+/** Factors on power that are tried, and how finely the failing one is found. */
+const LOWEST = 0.1;
+const HIGHEST = 4;
+const STEPS = 40;
+const TOLERANCE = 1e-4;
+
+/** A running point with the power multiplied: boosted engines raise manifold pressure with it. */
+function scalePoint(checked: Checked, point: RunningPoint, factor: number): RunningPoint {
+  const { brief } = checked.document;
+  const ambient = checked.design.demand.engine.ambientPressure;
+  const boosted = brief.aspiration !== 'natural';
+  return {
+    ...point,
+    massFlow: point.massFlow * factor,
+    manifoldGauge: boosted
+      ? (point.manifoldGauge + ambient) * factor - ambient
+      : point.manifoldGauge,
+  };
+}
+
+interface Check {
+  readonly check: string;
+  readonly label: string;
+  readonly limit: Measure;
+  readonly fails: (factor: number) => boolean;
+}
+
+/** Remembers solves by factor, so that checks on one point share them. */
+function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
+  const known = new Map<number, { point: RunningPoint; solved: SolvedCircuit | undefined }>();
+  return (factor: number) => {
+    let entry = known.get(factor);
+    if (!entry) {
+      const point = scalePoint(checked, base, factor);
+      const solution = solvePoint(checked.design, fluid.design, point);
+      entry = { point, solved: solution.state === 'converged' ? solution : undefined };
+      known.set(factor, entry);
+    }
+    return entry;
+  };
+}
+
+function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
+  const { design } = checked;
+  const peak = namedCases(checked.document, design.demand).peakPower;
+  const at = solverOf(checked, fluid, peak);
+  const ambient = design.demand.engine.ambientPressure;
+  const vapour = fluid.design.fuel.hot.vapourPressureAbsolute;
+  const { limits } = checked.document;
+  const unsolvedFails = (test: (s: SolvedCircuit, p: RunningPoint) => boolean) => (x: number) => {
+    const { point, solved } = at(x);
+    return solved === undefined || test(solved, point);
+  };
+  // Duty has its own worst point of the map: the peak may not be where it is highest.
+  const worstDutyAt = solverOf(checked, fluid, fluid.worstDuty?.point ?? peak);
+  const pumps = fluid.design.circuit.elements.filter((e) => e.kind === 'pump');
+  const feeds = fluid.design.circuit.elements.filter((e) => e.kind === 'line' && e.role === 'feed');
+  return [
+    {
+      check: 'injector-duty',
+      label: 'Injector duty',
+      limit: { value: limits.injectorDuty.value, kind: 'ratio' },
+      fails: (x) => {
+        const { point, solved } = worstDutyAt(x);
+        return (
+          solved === undefined ||
+          fluid.design.rows.some(
+            (row) =>
+              injectionOf(design, fluid.design, row, point, rowDifference(fluid.design, row, solved))
+                .duty > limits.injectorDuty.value,
+          )
+        );
+      },
+    },
+    {
+      check: 'pump-flow',
+      label: 'Pump flow',
+      limit: { value: 0, kind: 'ratio' },
+      fails: (x) => (deliverable(design, fluid.design, at(x).point)?.margin ?? -1) < 0,
+    },
+    {
+      check: 'sag',
+      label: 'Rail pressure sag',
+      limit: { value: SAG_STOP, kind: 'ratio' },
+      fails: unsolvedFails((s, point) =>
+        fluid.design.rows.some(
+          (row) =>
+            1 -
+              rowDifference(fluid.design, row, s) /
+                assumedDifference(design, fluid.design, point) >
+            SAG_STOP,
+        ),
+      ),
+    },
+    {
+      check: 'suction',
+      label: 'Fuel boils at the pump inlet',
+      limit: { value: 0, kind: 'pressure' },
+      fails: unsolvedFails((s) =>
+        pumps.some((p) => s.elements[p.id]!.inletPressure + ambient - vapour < 0),
+      ),
+    },
+    {
+      check: 'feed-velocity',
+      label: 'Feed velocity',
+      limit: { value: FEED_VELOCITY_STOP, kind: 'velocity' },
+      fails: unsolvedFails((s) =>
+        feeds.some((f) => s.elements[f.id]!.velocity! > FEED_VELOCITY_STOP),
+      ),
+    },
+  ];
+}
+
+/** The return does not depend on power: it fails always or never. */
+function returnCheck(checked: Checked): Check {
+  const failing = ['return.idle.reserve', 'return.overrun.reserve'].some((key) =>
+    [...checked.results.values()].some(
+      (r) => (r.key === key || r.key.startsWith(`${key.replace('.reserve', '')}.`)) && r.key.endsWith('.reserve') && r.value < 0,
+    ),
+  );
+  return {
+    check: 'return',
+    label: 'Return at idle and overrun',
+    limit: { value: 0, kind: 'pressure' },
+    fails: () => failing,
+  };
+}
+
+/** Wire and fuse against the solved pump current at running voltage, where it is highest. */
+function electricalChecks(checked: Checked): Check[] {
+  return checked.feeds.flatMap((feed) => {
+    const fluid = checked.fluids.find((f) => f.design.circuit.id === feed.feed.circuitId);
+    if (!fluid) return [];
+    const running = checked.document.limits.voltageRunning.value;
+    const base = namedCases(checked.document, checked.design.demand).peakPower;
+    const at = solverOf(checked, fluid, { ...base, systemVoltage: running });
+    const current = (x: number) => at(x).solved?.pumps[feed.feed.elementId]?.current ?? Infinity;
+    const ampacity = Math.min(...feed.pumpGroup.wires.map((w) => w.ampacity));
+    return [
+      {
+        check: 'wire',
+        label: 'Pump feed wire',
+        limit: { value: ampacity, kind: 'current' },
+        fails: (x) => current(x) > ampacity,
+      },
+      {
+        check: 'fuse',
+        label: 'Pump fuse',
+        limit: { value: feed.fuse.whenHot / 1.25, kind: 'current' },
+        fails: (x) => 1.25 * current(x) > feed.fuse.whenHot,
+      },
+    ] as Check[];
+  });
+}
+
+/** First factor at which a check fails: coarse steps upward, then bisection. */
+function firstFailure(check: Check): number | null {
+  let low = LOWEST;
+  if (check.fails(low)) return LOWEST;
+  for (let k = 1; k <= STEPS; k++) {
+    const high = LOWEST * (HIGHEST / LOWEST) ** (k / STEPS);
+    if (check.fails(high)) {
+      return bisect({ low, high, tolerance: TOLERANCE, test: check.fails });
+    }
+    low = high;
+  }
+  return null;
+}
+
+/**
+ * The limit ladder: each check with the power at which it first fails as the target rises with
+ * everything else fixed, lowest first. Checks on the peak use the design point; duty uses the
+ * worst point of the map. Stop limits count.
+ */
+export function limitLadder(checked: Checked): Ladder {
+  const targetPower = checked.document.brief.power.value;
+  const checks = [
+    ...checked.fluids.flatMap((fluid) => fluidChecks(checked, fluid)),
+    returnCheck(checked),
+    ...electricalChecks(checked),
+  ];
+  const rungs = checks.map((check): Rung => {
+    const factor = firstFailure(check);
+    const always = factor === LOWEST;
+    return {
+      check: check.check,
+      label: check.label,
+      limit: check.limit,
+      always,
+      power: factor === null ? null : always ? 0 : factor * targetPower,
+    };
+  });
+  return {
+    targetPower,
+    triedTo: HIGHEST * targetPower,
+    rungs: rungs.sort((a, b) => (a.power ?? Infinity) - (b.power ?? Infinity)),
+  };
+}

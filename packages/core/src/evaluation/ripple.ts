@@ -1,0 +1,79 @@
+import type { UnitKind } from '../quantities/index.ts';
+import type { Severity } from '../results/index.ts';
+import type { Evaluation } from './evaluate.ts';
+
+/** One thing that moved downstream of an edit. */
+export type RippleEntry =
+  | {
+      readonly type: 'finding';
+      readonly id: string;
+      readonly title: string;
+      readonly before: Severity | null;
+      readonly after: Severity | null;
+    }
+  | {
+      readonly type: 'figure';
+      readonly key: string;
+      readonly label: string;
+      readonly kind: UnitKind;
+      readonly before: number;
+      readonly after: number;
+      /** |after − before| over the larger magnitude */
+      readonly change: number;
+    };
+
+/** Figures worth telling when they move. */
+const told = [
+  'demand.design.massFlow',
+  'demand.disagreement',
+  'fuel.vapourPressureAbsolute',
+  'injector.peak.duty',
+  'injector.peak.sag',
+  'injector.idle.pulse',
+  'pump.peak.flowAvailable',
+  'pump.peak.margin',
+  'pump.peak.voltage',
+  'pump.peak.current',
+  'rail.peak.pressure',
+  'return.idle.reserve',
+  'wire.pumpFeed.area',
+  'wire.pumpFeed.drop',
+  'fuse.pumpFeed.rating',
+];
+const NOTABLE = 0.005;
+
+const weight: Record<Severity, number> = { stop: 3, warn: 2, note: 1 };
+const weightOf = (severity: Severity | null): number => (severity ? weight[severity] : 0);
+
+/** What changed from one evaluation to the next, worst first. Empty when nothing of note did. */
+export function ripple(before: Evaluation, after: Evaluation): RippleEntry[] {
+  const severityBefore = new Map(before.findings.map((f) => [f.id, f]));
+  const severityAfter = new Map(after.findings.map((f) => [f.id, f]));
+  const ids = new Set([...severityBefore.keys(), ...severityAfter.keys()]);
+  const findings: Extract<RippleEntry, { type: 'finding' }>[] = [];
+  for (const id of ids) {
+    const was = severityBefore.get(id)?.severity ?? null;
+    const is = severityAfter.get(id)?.severity ?? null;
+    if (was === is) continue;
+    const { title } = (severityAfter.get(id) ?? severityBefore.get(id))!;
+    findings.push({ type: 'finding', id, title, before: was, after: is });
+  }
+  const worsening = (f: (typeof findings)[number]) => weightOf(f.after) - weightOf(f.before);
+  findings.sort((a, b) => worsening(b) - worsening(a));
+
+  const valuesBefore = new Map(before.results.map((r) => [r.key, r.value]));
+  const figures = after.results
+    .filter((r) => told.includes(r.key))
+    .flatMap((r): Extract<RippleEntry, { type: 'figure' }>[] => {
+      const was = valuesBefore.get(r.key);
+      if (was === undefined || was === r.value) return [];
+      const change = Math.abs(r.value - was) / Math.max(Math.abs(r.value), Math.abs(was));
+      if (change < NOTABLE) return [];
+      const { key, label, kind } = r;
+      return [{ type: 'figure', key, label, kind, before: was, after: r.value, change }];
+    })
+    .sort((a, b) => b.change - a.change);
+  const worse = findings.filter((f) => worsening(f) > 0);
+  const better = findings.filter((f) => worsening(f) <= 0);
+  return [...worse, ...figures, ...better];
+}

@@ -1,0 +1,182 @@
+import type { BuildCommand } from '../../build/index.ts';
+import { refOf } from '../../build/index.ts';
+import type { Cure } from '../../results/index.ts';
+import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
+import type { RowDesign } from '../design.ts';
+
+const rowsOf = (checked: Checked) =>
+  checked.fluids.flatMap((fluid) =>
+    fluid.design.rows.map((row) => ({ fluid, row, key: rowKey(checked, row) })),
+  );
+
+const rowKey = (checked: Checked, row: RowDesign): string =>
+  checked.document.injectorRows.length === 1 ? 'injector' : `injector.${row.row.id}`;
+
+/** The best other injector that fits, as a cure. */
+function betterInjector(checked: Checked, row: RowDesign): Cure<BuildCommand>[] {
+  const better = checked.injectorCandidates[row.row.id]?.find(
+    (c) => c.verdict === 'fits' && c.item.id !== row.injector.id,
+  );
+  return better
+    ? [
+        {
+          text: `Fit ${better.item.designation} instead`,
+          command: { name: 'choose-injector', rowId: row.row.id, item: refOf(better.item) },
+        },
+      ]
+    : [{ text: 'No injector in the catalogue fits; add one or change the target' }];
+}
+
+const duty: BuildRule = {
+  id: 'injector.duty',
+  source: 'duty limit of the chosen school; above 95 % an injector is static',
+  check: (checked) =>
+    checked.fluids.flatMap((fluid): BuildFinding[] => {
+      const worst = fluid.worstDuty;
+      const limit = checked.document.limits.injectorDuty.value;
+      if (!worst || worst.duty <= limit - 0.05) return [];
+      const over = worst.duty > limit;
+      return [
+        {
+          id: `injector.duty:${worst.row.row.id}`,
+          rule: 'injector.duty',
+          severity: over ? 'stop' : 'warn',
+          where: `injectors:${worst.row.row.id}`,
+          title: over ? 'Injector duty is above the limit' : 'Injector duty is close to the limit',
+          because:
+            'at {speed} and full design flow {item} stays open {duty} of the time; the limit is {limit}',
+          numbers: {
+            speed: { value: worst.point.speed, kind: 'rotation' },
+            duty: { value: worst.duty, kind: 'ratio' },
+            limit: { value: limit, kind: 'ratio' },
+          },
+          measured: { value: worst.duty, kind: 'ratio' },
+          limit: { value: limit, kind: 'ratio' },
+          rung: 'injector-duty',
+          cures: betterInjector(checked, worst.row),
+        },
+      ].map((f) => ({ ...f, because: f.because.replace('{item}', worst.row.injector.designation) })) as BuildFinding[];
+    }),
+};
+
+const idlePulse: BuildRule = {
+  id: 'injector.idle-pulse',
+  source: 'smallest repeatable pulse: data sheet, default 0.4 ms effective and 1.3 ms total',
+  check: (checked) =>
+    rowsOf(checked).flatMap(({ row, key }): BuildFinding[] => {
+      const pulse = checked.results.get(`${key}.idle.pulse`);
+      const effective = checked.results.get(`${key}.idle.effectivePulse`);
+      if (!pulse || !effective) return [];
+      const { smallestPulse, smallestEffectivePulse } = row.injector;
+      if (pulse.value >= smallestPulse && effective.value >= smallestEffectivePulse) return [];
+      return [
+        {
+          id: `injector.idle-pulse:${row.row.id}`,
+          rule: 'injector.idle-pulse',
+          severity: 'warn',
+          where: `injectors:${row.row.id}`,
+          title: 'Injector is too large for idle',
+          because:
+            'the idle pulse is {pulse}, of which {effective} meters fuel; it repeats only above {least} and {leastEffective}',
+          numbers: {
+            pulse: { value: pulse.value, kind: 'time' },
+            effective: { value: effective.value, kind: 'time' },
+            least: { value: smallestPulse, kind: 'time' },
+            leastEffective: { value: smallestEffectivePulse, kind: 'time' },
+          },
+          measured: { value: effective.value, kind: 'time' },
+          limit: { value: smallestEffectivePulse, kind: 'time' },
+          cures: betterInjector(checked, row),
+        },
+      ];
+    }),
+};
+
+const driver: BuildRule = {
+  id: 'injector.driver',
+  source: 'the ECU driver must match the injector impedance',
+  check: (checked) =>
+    rowsOf(checked).flatMap(({ row }): BuildFinding[] => {
+      if (row.injector.driver !== 'peak-hold' || checked.ecu.injectorDriver === 'peak-hold') {
+        return [];
+      }
+      return [
+        {
+          id: `injector.driver:${row.row.id}`,
+          rule: 'injector.driver',
+          severity: 'stop',
+          where: `injectors:${row.row.id}`,
+          title: 'The ECU cannot drive these injectors',
+          because: `${row.injector.designation} has {resistance} and needs peak-and-hold; ${checked.ecu.designation} has saturated switches`,
+          numbers: { resistance: { value: row.injector.resistance, kind: 'resistance' } },
+          cures: betterInjector(checked, row),
+        },
+      ];
+    }),
+};
+
+const outputs: BuildRule = {
+  id: 'injector.outputs',
+  source: 'sequential injection needs one output per injector',
+  check(checked) {
+    const needed = checked.document.injectorRows.reduce(
+      (sum, row) => sum + (row.shotsPerCycle === 1 ? row.count : 1),
+      0,
+    );
+    const { cylinders } = checked.document.brief;
+    const findings: BuildFinding[] = [];
+    if (needed > checked.ecu.injectorOutputs) {
+      findings.push({
+        id: 'injector.outputs',
+        rule: 'injector.outputs',
+        severity: 'stop',
+        where: 'injectors',
+        title: 'Not enough injector outputs',
+        because: `sequential injection needs {needed} outputs, ${checked.ecu.designation} has {present}`,
+        numbers: {
+          needed: { value: needed, kind: 'count' },
+          present: { value: checked.ecu.injectorOutputs, kind: 'count' },
+        },
+        measured: { value: needed, kind: 'count' },
+        limit: { value: checked.ecu.injectorOutputs, kind: 'count' },
+        cures: [
+          {
+            text: 'Fire in batches, twice a cycle',
+            command: {
+              name: 'set-several',
+              label: 'Fire injectors in batches',
+              changes: checked.document.injectorRows.map((_, i) => ({
+                path: `injectorRows.${i}.shotsPerCycle`,
+                value: 2,
+              })),
+            },
+          },
+        ],
+      });
+    }
+    checked.document.injectorRows.forEach((row, i) => {
+      if (row.count % cylinders === 0) return;
+      findings.push({
+        id: `injector.count:${row.id}`,
+        rule: 'injector.outputs',
+        severity: 'note',
+        where: `injectors:${row.id}`,
+        title: 'Injectors do not divide over the cylinders',
+        because: '{count} injectors for {cylinders} cylinders: right only for throttle bodies',
+        numbers: {
+          count: { value: row.count, kind: 'count' },
+          cylinders: { value: cylinders, kind: 'count' },
+        },
+        cures: [
+          {
+            text: 'One injector per cylinder',
+            command: { name: 'set', path: `injectorRows.${i}.count`, value: cylinders },
+          },
+        ],
+      });
+    });
+    return findings;
+  },
+};
+
+export const injectorRules = [duty, idlePulse, driver, outputs];

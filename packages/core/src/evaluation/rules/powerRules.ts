@@ -1,0 +1,359 @@
+import type { BuildCommand } from '../../build/index.ts';
+import { lookUp } from '../../build/index.ts';
+import type { Criterion, SizedPumpFeed, SizedWire } from '../../power/index.ts';
+import type { Cure, Severity } from '../../results/index.ts';
+import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
+
+const titles: Record<Criterion['name'], string> = {
+  current: 'Wire is too thin for its current or fuse',
+  'voltage drop': 'Wire loses too much voltage',
+  'mechanical minimum': 'Wire is too thin to last there',
+  'short circuit': 'Fuse does not protect this wire in a short circuit',
+  'terminal fit': 'Wire does not fit its terminals',
+};
+const severities: Record<Criterion['name'], Severity> = {
+  current: 'stop',
+  'voltage drop': 'warn',
+  'mechanical minimum': 'warn',
+  'short circuit': 'stop',
+  'terminal fit': 'warn',
+};
+const reasons: Record<Criterion['name'], string> = {
+  current: 'it may carry {measured}, its load or fuse asks {limit}',
+  'voltage drop': 'the run loses {measured} out and back; the limit is {limit}',
+  'mechanical minimum': 'it has {measured}; this place asks for {limit}',
+  'short circuit': 'the fuse lets through {measured}, the insulation stands {limit}',
+  'terminal fit': 'it has {measured}; the terminals take up to {limit}',
+};
+
+function wireFinding(checked: Checked, sized: SizedWire, criterion: Criterion): BuildFinding {
+  const unjudged = criterion.verdict === 'cannot judge';
+  const cures: Cure<BuildCommand>[] = sized.chosenByHand
+    ? [
+        {
+          text: 'Let the rules size this wire',
+          command: { name: 'choose-wire', wireId: sized.wire.id, size: null },
+        },
+      ]
+    : [{ text: 'No size passes all criteria: shorten the run, move it out of the heat, or change the fuse' }];
+  void checked;
+  return {
+    id: `wire.${criterion.name.replaceAll(' ', '-')}:${sized.wire.id}`,
+    rule: 'wire.size',
+    severity: unjudged ? 'note' : severities[criterion.name],
+    where: `wiring:${sized.wire.id}`,
+    title: unjudged ? 'Short circuit cannot be judged' : titles[criterion.name],
+    because: unjudged
+      ? `${sized.wire.name}: this fuse has no time-current curve on record`
+      : `${sized.wire.name}, ${sized.size.designation}: ${reasons[criterion.name]}`,
+    numbers: {
+      measured: { value: criterion.measured, kind: criterion.kind },
+      limit: { value: criterion.limit, kind: criterion.kind },
+    },
+    ...(unjudged
+      ? {}
+      : {
+          measured: { value: criterion.measured, kind: criterion.kind },
+          limit: { value: criterion.limit, kind: criterion.kind },
+        }),
+    rung: 'wire',
+    cures: unjudged ? [{ text: 'Add the curve of this fuse to the catalogue' }] : cures,
+  };
+}
+
+const wires: BuildRule = {
+  id: 'wire.size',
+  source: 'the five criteria of wire size',
+  check: (checked) =>
+    checked.feeds.flatMap((feed) =>
+      [feed.main, feed.pumpGroup, feed.trigger].flatMap((group) =>
+        group.wires.flatMap((sized, index) =>
+          sized.criteria
+            .filter((c) => c.verdict !== 'passes')
+            // the drop belongs to the whole group: say it once
+            .filter((c) => c.name !== 'voltage drop' || index === 0)
+            .map((c) => {
+              const finding = wireFinding(checked, sized, c);
+              if (c.name !== 'voltage drop') return finding;
+              const byHand = group.wires.filter((w) => w.chosenByHand);
+              return {
+                ...finding,
+                cures: byHand.length
+                  ? [
+                      {
+                        text: 'Let the rules size these wires',
+                        command: {
+                          name: 'set' as const,
+                          path: 'power.wireDecisions',
+                          value: checked.document.power.wireDecisions.map((d) =>
+                            byHand.some((w) => w.wire.id === d.wireId) ? { ...d, size: null } : d,
+                          ),
+                        },
+                      },
+                    ]
+                  : finding.cures,
+              };
+            }),
+        ),
+      ),
+    ),
+};
+
+/** Runs a check on every pump feed. */
+const onFeeds =
+  (check: (checked: Checked, feed: SizedPumpFeed, index: number) => BuildFinding[]) =>
+  (checked: Checked) =>
+    checked.feeds.flatMap((feed, index) => check(checked, feed, index));
+
+const fuse: BuildRule = {
+  id: 'fuse.load',
+  source: 'rating when hot ≥ 1.25 × continuous load; the fast edge rides through the inrush',
+  check: onFeeds((_checked, feed) => {
+    const { fuse: judged } = feed;
+    const cures: Cure<BuildCommand>[] = feed.fuseChosenByHand
+      ? [
+          {
+            text: 'Let the rules choose the fuse',
+            command: { name: 'choose-fuse', feedId: feed.feed.id, item: null },
+          },
+        ]
+      : [{ text: 'No fuse in the catalogue is large enough' }];
+    const findings: BuildFinding[] = [];
+    if (!judged.carriesLoad) {
+      findings.push({
+        id: `fuse.load:${feed.feed.id}`,
+        rule: 'fuse.load',
+        severity: 'warn',
+        where: `wiring:${feed.feed.id}/fuse`,
+        title: 'Pump fuse is too small for the load',
+        because: 'hot it carries {hot}; 1.25 times the pump current is {needed}',
+        numbers: {
+          hot: { value: judged.whenHot, kind: 'current' },
+          needed: { value: judged.needed, kind: 'current' },
+        },
+        measured: { value: judged.whenHot, kind: 'current' },
+        limit: { value: judged.needed, kind: 'current' },
+        rung: 'fuse',
+        cures,
+      });
+    }
+    if (!judged.ridesThrough) {
+      findings.push({
+        id: `fuse.inrush:${feed.feed.id}`,
+        rule: 'fuse.load',
+        severity: 'warn',
+        where: `wiring:${feed.feed.id}/fuse`,
+        title: 'Pump fuse may blow on switching on',
+        because: 'the inrush uses {share} of the fuse’s fast edge',
+        numbers: { share: { value: judged.inrushDamage, kind: 'ratio' } },
+        measured: { value: judged.inrushDamage, kind: 'ratio' },
+        limit: { value: 1, kind: 'ratio' },
+        rung: 'fuse',
+        cures,
+      });
+    }
+    return findings;
+  }),
+};
+
+const MAIN_FUSE_DISTANCE = 0.18;
+
+const mainFuse: BuildRule = {
+  id: 'main-fuse',
+  source: 'battery positive fused within 180 mm of cable; main fuse above the load',
+  check: onFeeds((checked, feed) => {
+    const findings: BuildFinding[] = [];
+    const first = feed.main.wires[0]!;
+    if (first.task.length > MAIN_FUSE_DISTANCE + 1e-9) {
+      findings.push({
+        id: `main-fuse.distance:${first.wire.id}`,
+        rule: 'main-fuse',
+        severity: 'stop',
+        where: `wiring:${first.wire.id}`,
+        title: 'Main fuse is too far from the battery',
+        because: '{length} of cable are unprotected; at most {limit}',
+        numbers: {
+          length: { value: first.task.length, kind: 'length' },
+          limit: { value: MAIN_FUSE_DISTANCE, kind: 'length' },
+        },
+        measured: { value: first.task.length, kind: 'length' },
+        limit: { value: MAIN_FUSE_DISTANCE, kind: 'length' },
+        cures: [
+          {
+            text: 'Plan 150 mm of cable to the main fuse',
+            command: {
+              name: 'set-wire-length',
+              wireId: first.wire.id,
+              length: { typed: { value: 0.15, unit: 'mm' }, measured: null },
+            },
+          },
+        ],
+      });
+    }
+    const needed = 1.25 * first.task.load;
+    if (feed.mainFuse.rating < needed) {
+      const larger = checked.catalogue.items
+        .filter((i) => i.category === 'fuse' && i.style === 'bolt' && i.rating >= needed)
+        .sort((a, b) => ('rating' in a && 'rating' in b ? a.rating - b.rating : 0))[0];
+      findings.push({
+        id: 'main-fuse.load',
+        rule: 'main-fuse',
+        severity: 'warn',
+        where: 'wiring:main-fuse',
+        title: 'Main fuse is too small for its load',
+        because: 'it is rated {rating}; 1.25 times the load is {needed}',
+        numbers: {
+          rating: { value: feed.mainFuse.rating, kind: 'current' },
+          needed: { value: needed, kind: 'current' },
+        },
+        measured: { value: feed.mainFuse.rating, kind: 'current' },
+        limit: { value: needed, kind: 'current' },
+        cures: larger
+          ? [
+              {
+                text: `Fit ${larger.designation}`,
+                command: {
+                  name: 'set',
+                  path: 'power.mainFuse',
+                  value: { id: larger.id, revision: larger.revision },
+                },
+              },
+            ]
+          : [],
+      });
+    }
+    return findings;
+  }),
+};
+
+const trigger: BuildRule = {
+  id: 'pump.trigger',
+  source: 'what the ECU pin switches, and how much; relay contact ≥ 1.25 × load',
+  check: onFeeds((checked, feed, index) => {
+    const findings: BuildFinding[] = [];
+    const { ecu } = checked;
+    if (feed.feed.trigger !== ecu.pumpPinSide) {
+      findings.push({
+        id: `pump.trigger-side:${feed.feed.id}`,
+        rule: 'pump.trigger',
+        severity: 'stop',
+        where: `wiring:${feed.feed.id}/relay`,
+        title: 'The ECU pin switches the other side',
+        because: `${ecu.designation} pin ${ecu.pumpPin} is ${ecu.pumpPinSide === 'low-side' ? 'a sink (low side)' : 'a source (high side)'}; the coil is planned ${feed.feed.trigger}`,
+        numbers: {},
+        cures: [
+          {
+            text: `Wire the coil ${ecu.pumpPinSide}`,
+            command: { name: 'set', path: `power.pumpFeeds.${index}.trigger`, value: ecu.pumpPinSide },
+          },
+        ],
+      });
+    }
+    if (feed.coilCurrent > ecu.pumpPinCurrent) {
+      findings.push({
+        id: `pump.trigger-current:${feed.feed.id}`,
+        rule: 'pump.trigger',
+        severity: 'stop',
+        where: `wiring:${feed.feed.id}/relay`,
+        title: 'Relay coil draws more than the ECU pin carries',
+        because: 'the coil takes {coil}, the pin carries {pin}',
+        numbers: {
+          coil: { value: feed.coilCurrent, kind: 'current' },
+          pin: { value: ecu.pumpPinCurrent, kind: 'current' },
+        },
+        measured: { value: feed.coilCurrent, kind: 'current' },
+        limit: { value: ecu.pumpPinCurrent, kind: 'current' },
+        cures: [{ text: 'Use a relay with a weaker coil' }],
+      });
+    }
+    const relay = lookUp(checked.catalogue, 'relay', feed.feed.relay, feed.feed.id);
+    const load = 1.25 * feed.pumpGroup.wires[0]!.task.load;
+    if (relay.contactRating < load) {
+      const larger = checked.catalogue.items
+        .filter((i) => i.category === 'relay')
+        .find((i) => i.category === 'relay' && i.contactRating >= load);
+      findings.push({
+        id: `relay.contact:${feed.feed.id}`,
+        rule: 'pump.trigger',
+        severity: 'stop',
+        where: `wiring:${feed.feed.id}/relay`,
+        title: 'Relay contact is too small',
+        because: 'the contact is rated {rating}; 1.25 times the pump current is {needed}',
+        numbers: {
+          rating: { value: relay.contactRating, kind: 'current' },
+          needed: { value: load, kind: 'current' },
+        },
+        measured: { value: relay.contactRating, kind: 'current' },
+        limit: { value: load, kind: 'current' },
+        cures: larger
+          ? [
+              {
+                text: `Fit ${larger.designation}`,
+                command: {
+                  name: 'set',
+                  path: `power.pumpFeeds.${index}.relay`,
+                  value: { id: larger.id, revision: larger.revision },
+                },
+              },
+            ]
+          : [],
+      });
+    }
+    return findings;
+  }),
+};
+
+const inertia: BuildRule = {
+  id: 'pump.inertia-switch',
+  source: 'inertia or tip-over switch in the pump circuit',
+  check: onFeeds((checked, feed, index) => {
+    if (feed.feed.inertiaSwitch) return [];
+    const { use } = checked.document.brief;
+    const must = use === 'road' || use === 'two-or-three-wheeler';
+    return [
+      {
+        id: `pump.inertia-switch:${feed.feed.id}`,
+        rule: 'pump.inertia-switch',
+        severity: must ? 'stop' : 'warn',
+        where: `wiring:${feed.feed.id}/relay`,
+        title: 'No inertia or tip-over switch in the pump circuit',
+        because: 'after a crash the pump could go on running',
+        numbers: {},
+        cures: [
+          {
+            text: 'Put an inertia switch in the coil feed',
+            command: { name: 'set', path: `power.pumpFeeds.${index}.inertiaSwitch`, value: true },
+          },
+        ],
+      },
+    ];
+  }),
+};
+
+const unpowered: BuildRule = {
+  id: 'pump.unpowered',
+  source: 'every pump has a feed of its own',
+  check: (checked) =>
+    checked.document.fuelCircuits.flatMap((circuit) =>
+      circuit.elements
+        .filter(
+          (e) =>
+            e.kind === 'pump' &&
+            !checked.document.power.pumpFeeds.some(
+              (f) => f.circuitId === circuit.id && f.elementId === e.id,
+            ),
+        )
+        .map((e) => ({
+          id: `pump.unpowered:${e.id}`,
+          rule: 'pump.unpowered',
+          severity: 'stop' as const,
+          where: `wiring:${e.id}`,
+          title: 'Pump has no feed',
+          because: `${e.name} is not wired`,
+          numbers: {},
+          cures: [{ text: 'Add a pump feed' }],
+        })),
+    ),
+};
+
+export const powerRules = [wires, fuse, mainFuse, trigger, inertia, unpowered];

@@ -1,0 +1,19 @@
+import { type Demand, airPoint } from '../demand/index.ts';
+
+/** What the engine and the supply do at one instant: the input of a fluid solve. SI. */
+export interface RunningPoint {
+  readonly name: string;
+  readonly label: string;
+  /** rev/s; 0 with the engine standing */
+  readonly speed: number;
+  readonly manifoldGauge: number;
+  /** total fuel mass flow of the engine kg/s */
+  readonly massFlow: number;
+  readonly systemVoltage: number;
+}
+
+/** Fuel and manifold pressure of the carried demand at a speed and load. */
+export function demandPoint(demand: Demand, speed: number, load: number) {
+  const point = airPoint(demand.engine, speed, load);
+  return { manifoldGauge: point.manifoldGauge, massFlow: point.massFlow * demand.scale };
+}

@@ -1,0 +1,120 @@
+import type { InjectorsElement, RegulatorElement } from '../build/index.ts';
+import { revolutionsPerCycle } from '../demand/index.ts';
+import {
+  type CircuitConditions,
+  type CircuitSolution,
+  type SolvedCircuit,
+  type WarmStart,
+  heldPressure,
+  regulatorSetting,
+  solveCircuit,
+} from '../hydraulics/index.ts';
+import { type InjectionPoint, injectionAt, staticFlow } from '../injectors/index.ts';
+import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
+import type { RunningPoint } from './runningPoint.ts';
+
+/** Fuel mass flow of a row at a running point, kg/s. */
+export const rowMassFlow = (row: RowDesign, point: RunningPoint): number =>
+  point.massFlow * row.massShare;
+
+/** Network conditions of a circuit at a running point. */
+export function conditionsAt(
+  circuit: CircuitDesign,
+  point: RunningPoint,
+  regulators: CircuitConditions['regulators'],
+): CircuitConditions {
+  const fluid = circuit.fuel.hot;
+  const draws: Record<string, { demand: number; staticCoefficient: number }> = {};
+  for (const element of circuit.circuit.elements) {
+    if (element.kind !== 'injectors') continue;
+    const row = circuit.rows.find((r) => r.row.id === element.rowId);
+    if (!row) continue;
+    draws[element.id] = {
+      demand: rowMassFlow(row, point),
+      staticCoefficient: row.row.count * staticFlow(row.injector, fluid.density, 1),
+    };
+  }
+  const supplies = Object.fromEntries(
+    Object.entries(circuit.seriesResistances).map(([id, seriesResistanceOhm]) => [
+      id,
+      { openCircuitV: point.systemVoltage, seriesResistanceOhm },
+    ]),
+  );
+  return {
+    fluid,
+    manifoldGauge: point.manifoldGauge,
+    draws,
+    supplies,
+    heights: circuit.heights,
+    lengths: circuit.lengths,
+    regulators,
+  };
+}
+
+/** Solves a circuit at a running point. */
+export function solvePoint(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  point: RunningPoint,
+  options: { regulators?: CircuitConditions['regulators']; warm?: WarmStart | undefined } = {},
+): CircuitSolution {
+  return solveCircuit(
+    circuit.circuit,
+    design.catalogue,
+    conditionsAt(circuit, point, options.regulators ?? 'regulating'),
+    options.warm,
+  );
+}
+
+export const regulatorOf = (circuit: CircuitDesign): RegulatorElement | undefined =>
+  circuit.circuit.elements.find((e): e is RegulatorElement => e.kind === 'regulator');
+
+export const injectorsOf = (
+  circuit: CircuitDesign,
+  row: RowDesign,
+): InjectorsElement | undefined =>
+  circuit.circuit.elements.find(
+    (e): e is InjectorsElement => e.kind === 'injectors' && e.rowId === row.row.id,
+  );
+
+/** Δp the ECU calibration assumes: an ideal regulator at its set point. */
+export function assumedDifference(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  point: RunningPoint,
+): number {
+  const regulator = regulatorOf(circuit);
+  if (!regulator) return 3e5;
+  const held = heldPressure(regulatorSetting(regulator, design.catalogue), point.manifoldGauge);
+  return held - point.manifoldGauge;
+}
+
+/** Pulse and duty of a row on a solved circuit, or at an assumed pressure difference. */
+export function injectionOf(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  row: RowDesign,
+  point: RunningPoint,
+  pressureDifference: number,
+): InjectionPoint {
+  return injectionAt({
+    injector: row.injector,
+    row: row.row,
+    rowMassFlow: rowMassFlow(row, point),
+    speed: point.speed,
+    revolutionsPerCycle: revolutionsPerCycle[design.document.brief.cycle],
+    pressureDifference,
+    fuelDensity: circuit.fuel.hot.density,
+    voltage: point.systemVoltage,
+  });
+}
+
+/** Δp at a row's injectors in a solved circuit. */
+export function rowDifference(
+  circuit: CircuitDesign,
+  row: RowDesign,
+  solution: SolvedCircuit,
+): number {
+  const element = injectorsOf(circuit, row);
+  return element ? solution.elements[element.id]!.pressureDrop : 0;
+}

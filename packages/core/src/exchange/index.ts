@@ -1,0 +1,2 @@
+export * from './buildFile.ts';
+export * from './samples/index.ts';

@@ -1,0 +1,2 @@
+export * from './lantern.ts';
+export * from './sampleCatalogue.ts';

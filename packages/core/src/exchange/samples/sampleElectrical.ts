@@ -1,0 +1,135 @@
+import type { BatteryItem, EcuItem, FuseItem, RelayItem, WireItem } from '../../build/index.ts';
+import { awgArea, awgResistance, bladeBand, metricSizes } from '../../power/index.ts';
+
+const MM2 = 1e-6;
+
+export const sampleBatteries: readonly BatteryItem[] = [
+  { category: 'battery', id: 'BT70', revision: 1, designation: 'BT70 sealed lead-acid', family: 'lead-acid', mass: 17.5, price: 118, interchange: 'starter battery', openCircuitVoltage: 12.6, internalResistance: 6e-3, wireAreaMin: 2.5 * MM2, wireAreaMax: 70 * MM2 },
+];
+
+const blade = (rating: number): FuseItem => ({
+  category: 'fuse',
+  id: `FB${String(rating).replace('.', '')}`,
+  revision: 1,
+  designation: `Blade fuse ${rating} A`,
+  family: 'blade',
+  mass: 0.002,
+  price: 0.6,
+  interchange: `blade ${rating} A`,
+  style: 'blade',
+  rating,
+  band: bladeBand,
+  wireAreaMin: 0.3 * MM2,
+  wireAreaMax: 6 * MM2,
+});
+
+const boltBand = [
+  { multiple: 1.1, fastest: 14400, slowest: 360000 },
+  { multiple: 1.35, fastest: 120, slowest: 1800 },
+  { multiple: 2, fastest: 2, slowest: 60 },
+  { multiple: 3.5, fastest: 0.3, slowest: 5 },
+  { multiple: 6, fastest: 0.1, slowest: 1 },
+];
+
+const bolt = (rating: number): FuseItem => ({
+  ...blade(rating),
+  id: `FM${rating}`,
+  designation: `Bolt-down fuse ${rating} A`,
+  family: 'bolt-down',
+  interchange: `bolt ${rating} A`,
+  style: 'bolt',
+  band: boltBand,
+  price: 4.5,
+  wireAreaMin: 2.5 * MM2,
+  wireAreaMax: 35 * MM2,
+});
+
+export const sampleFuses: readonly FuseItem[] = [
+  ...[1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 35, 40].map(blade),
+  ...[40, 50, 60, 80, 100, 125, 150].map(bolt),
+];
+
+const relay = (rating: number, coilResistance: number): RelayItem => ({
+  category: 'relay',
+  id: `RL${rating}`,
+  revision: 1,
+  designation: `Relay ${rating} A, with diode`,
+  family: 'plug-in',
+  mass: 0.035,
+  price: 4 + rating / 10,
+  interchange: `relay ${rating} A`,
+  contactRating: rating,
+  contactResistance: 5e-3,
+  coilResistance,
+  wireAreaMin: 0.3 * MM2,
+  wireAreaMax: (rating > 40 ? 10 : 6) * MM2,
+});
+
+export const sampleRelays: readonly RelayItem[] = [relay(30, 90), relay(40, 85), relay(70, 75)];
+
+const wire = (
+  id: string,
+  system: WireItem['system'],
+  size: string,
+  area: number,
+  outsideDiameter: number,
+  resistancePerMetre: number,
+): WireItem => ({
+  category: 'wire',
+  id,
+  revision: 1,
+  designation: `${size} thin-wall 125 °C`,
+  family: 'thin-wall cross-linked',
+  mass: Number((area * 8960 * 1.3).toFixed(5)),
+  price: Number((0.25 + area * 0.55e6).toFixed(2)),
+  interchange: size,
+  system,
+  size,
+  area,
+  outsideDiameter,
+  resistancePerMetre,
+  insulationClass: 125 + 273.15,
+  insulation: 'cross-linked',
+});
+
+const gauges: [gauge: number, diameterMm: number][] = [[22, 1.5], [20, 1.8], [18, 2.1], [16, 2.4], [14, 2.8], [12, 3.4], [10, 4.2], [8, 5.6]];
+
+export const sampleWires: readonly WireItem[] = [
+  ...metricSizes.map((s) =>
+    wire(`W${s.area}`.replace('.', '_'), 'metric', `${s.area} mm²`, s.area * MM2, s.diameter / 1e3, s.milliohmPerMetre / 1e3),
+  ),
+  ...gauges.map(([g, d]) =>
+    wire(`A${g}`, 'awg', `${g} AWG`, awgArea(g), d / 1e3, awgResistance(g, 'stranded')),
+  ),
+];
+
+const ecu = (
+  id: string,
+  designation: string,
+  pumpPin: string,
+  injectorOutputs: number,
+  injectorDriver: EcuItem['injectorDriver'],
+  price: number,
+): EcuItem => ({
+  category: 'ecu',
+  id,
+  revision: 1,
+  designation,
+  family: 'standalone ECU',
+  mass: 0.45,
+  price,
+  interchange: id,
+  pumpPin,
+  pumpPinSide: 'low-side',
+  pumpPinCurrent: 1,
+  injectorDriver,
+  injectorOutputs,
+  wireAreaMin: 0.3 * MM2,
+  wireAreaMax: 1.5 * MM2,
+});
+
+export const sampleEcus: readonly EcuItem[] = [
+  ecu('RILL18', 'Rill 18', 'A11', 3, 'saturated', 420),
+  ecu('LEAT34', 'Leat 34', 'B07', 4, 'saturated', 760),
+  ecu('WEIR60', 'Weir 60', 'C14', 12, 'peak-hold', 1840),
+];

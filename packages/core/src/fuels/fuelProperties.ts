@@ -1,0 +1,207 @@
+import type { Fuel } from '../build/index.ts';
+import { derive, given, type Result } from '../results/index.ts';
+import {
+  blendByMass,
+  blendDensity,
+  blendViscosity,
+  densityAtTemperature,
+  ethanolMassFraction,
+  methanolViscosity,
+  tabulatedStoich,
+  tabulatedDensity,
+  tabulatedHeatingValue,
+  vapourPressureOfBlend,
+  vapourPressureOfMethanol,
+} from './formulas.ts';
+import { ethanol, methanol, petrolE0 } from './pureFuels.ts';
+
+/** What later stages need of a fuel. Density at 15 °C unless named otherwise. */
+export interface FuelProperties {
+  readonly fuel: Fuel;
+  readonly density15: number;
+  readonly stoichAirFuelRatio: number;
+  readonly lowerHeatingValue: number;
+  readonly hot: FluidState;
+  readonly results: readonly Result[];
+}
+
+/** A fuel at one temperature: kg/m³, Pa·s, absolute Pa. */
+export interface FluidState {
+  readonly temperature: number;
+  readonly density: number;
+  readonly viscosity: number;
+  readonly vapourPressureAbsolute: number;
+}
+
+const TABLE = 'default: pure-fuel table';
+
+function blendResults(fuel: Extract<Fuel, { kind: 'petrol-ethanol' }>, prefix: string, at: string) {
+  const ethanolShare = given(fuel.ethanol.value, `document:${at}.ethanol`);
+  const density = derive({
+    key: `${prefix}.density`,
+    label: 'Fuel density at 15 °C',
+    formula: blendDensity,
+    inputs: {
+      ethanolShare,
+      ethanolDensity: given(ethanol.density, TABLE),
+      petrolDensity: given(petrolE0.density, TABLE),
+    },
+  });
+  const fraction = derive({
+    key: `${prefix}.ethanolMassFraction`,
+    label: 'Ethanol mass fraction',
+    formula: ethanolMassFraction,
+    inputs: {
+      ethanolShare,
+      ethanolDensity: given(ethanol.density, TABLE),
+      blendDensity: density,
+    },
+  });
+  const stoich = derive({
+    key: `${prefix}.stoichAirFuelRatio`,
+    label: 'Stoichiometric air-fuel ratio',
+    formula: blendByMass.stoich,
+    inputs: {
+      ethanolMassFraction: fraction,
+      ofEthanol: given(ethanol.stoichAirFuelRatio, TABLE),
+      ofPetrol: given(petrolE0.stoichAirFuelRatio, TABLE),
+    },
+  });
+  const heatingValue = derive({
+    key: `${prefix}.lowerHeatingValue`,
+    label: 'Lower heating value',
+    formula: blendByMass.heatingValue,
+    inputs: {
+      ethanolMassFraction: fraction,
+      ofEthanol: given(ethanol.lowerHeatingValue, TABLE),
+      ofPetrol: given(petrolE0.lowerHeatingValue, TABLE),
+    },
+  });
+  return { density, fraction, stoich, heatingValue, ethanolShare };
+}
+
+/** Properties of a petrol-ethanol blend at 15 °C and at the hottest fuel. */
+function blendProperties(
+  fuel: Extract<Fuel, { kind: 'petrol-ethanol' }>,
+  prefix: string,
+  at: string,
+  hottest: Result,
+): FuelProperties {
+  const { density, fraction, stoich, heatingValue, ethanolShare } = blendResults(fuel, prefix, at);
+  const e = fuel.ethanol.value;
+  const hotDensity = derive({
+    key: `${prefix}.hot.density`,
+    label: 'Fuel density, hottest fuel',
+    formula: densityAtTemperature,
+    inputs: {
+      density15: density,
+      expansion: given(e * ethanol.expansion + (1 - e) * petrolE0.expansion, TABLE),
+      temperature: hottest,
+    },
+  });
+  const viscosity = derive({
+    key: `${prefix}.hot.viscosity`,
+    label: 'Fuel viscosity, hottest fuel',
+    formula: blendViscosity,
+    inputs: { ethanolMassFraction: fraction, temperature: hottest },
+  });
+  const vapour = derive({
+    key: `${prefix}.vapourPressureAbsolute`,
+    label: 'Vapour pressure, hottest fuel',
+    formula: vapourPressureOfBlend,
+    inputs: {
+      temperature: hottest,
+      reidVapourPressure: given(
+        fuel.reidVapourPressure.value,
+        `document:${at}.reidVapourPressure`,
+      ),
+      ethanolShare,
+      ethanolMassFraction: fraction,
+    },
+  });
+  return {
+    fuel,
+    density15: density.value,
+    stoichAirFuelRatio: stoich.value,
+    lowerHeatingValue: heatingValue.value,
+    hot: {
+      temperature: hottest.value,
+      density: hotDensity.value,
+      viscosity: viscosity.value,
+      vapourPressureAbsolute: vapour.value,
+    },
+    results: [density, fraction, stoich, heatingValue, hotDensity, viscosity, vapour],
+  };
+}
+
+function methanolProperties(fuel: Fuel, prefix: string, hottest: Result): FuelProperties {
+  const density = derive({
+    key: `${prefix}.density`,
+    label: 'Fuel density at 15 °C',
+    formula: tabulatedDensity,
+    inputs: { tabulated: given(methanol.density, TABLE) },
+  });
+  const stoich = derive({
+    key: `${prefix}.stoichAirFuelRatio`,
+    label: 'Stoichiometric air-fuel ratio',
+    formula: tabulatedStoich,
+    inputs: { tabulated: given(methanol.stoichAirFuelRatio, TABLE) },
+  });
+  const heatingValue = derive({
+    key: `${prefix}.lowerHeatingValue`,
+    label: 'Lower heating value',
+    formula: tabulatedHeatingValue,
+    inputs: { tabulated: given(methanol.lowerHeatingValue, TABLE) },
+  });
+  const hotDensity = derive({
+    key: `${prefix}.hot.density`,
+    label: 'Fuel density, hottest fuel',
+    formula: densityAtTemperature,
+    inputs: {
+      density15: density,
+      expansion: given(methanol.expansion, TABLE),
+      temperature: hottest,
+    },
+  });
+  const viscosity = derive({
+    key: `${prefix}.hot.viscosity`,
+    label: 'Fuel viscosity, hottest fuel',
+    formula: methanolViscosity,
+    inputs: { temperature: hottest },
+  });
+  const vapour = derive({
+    key: `${prefix}.vapourPressureAbsolute`,
+    label: 'Vapour pressure, hottest fuel',
+    formula: vapourPressureOfMethanol,
+    inputs: { temperature: hottest },
+  });
+  return {
+    fuel,
+    density15: density.value,
+    stoichAirFuelRatio: stoich.value,
+    lowerHeatingValue: heatingValue.value,
+    hot: {
+      temperature: hottest.value,
+      density: hotDensity.value,
+      viscosity: viscosity.value,
+      vapourPressureAbsolute: vapour.value,
+    },
+    results: [density, stoich, heatingValue, hotDensity, viscosity, vapour],
+  };
+}
+
+/**
+ * Properties of a fuel with their working, keys under `prefix` ("fuel" for the first fuel).
+ * `at` is the fuel's place in the document.
+ */
+export function fuelProperties(input: {
+  fuel: Fuel;
+  prefix: string;
+  at: string;
+  hottest: Result;
+}): FuelProperties {
+  const { fuel, prefix, at, hottest } = input;
+  return fuel.kind === 'methanol'
+    ? methanolProperties(fuel, prefix, hottest)
+    : blendProperties(fuel, prefix, at, hottest);
+}

@@ -1,0 +1,6 @@
+export * from './atmosphere.ts';
+export * from './formulas.ts';
+export * from './fuelProperties.ts';
+export * from './pureFuels.ts';
+export * from './vapourPressure.ts';
+export * from './viscosity.ts';

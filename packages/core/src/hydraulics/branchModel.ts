@@ -1,0 +1,52 @@
+/**
+ * One element between two nodes. `residual` writes [r, ∂r/∂m, ∂r/∂p_from, ∂r/∂p_to] for a mass
+ * flow m kg/s (positive from → to) and gauge pressures Pa; r is 0 when the law holds. Rows that
+ * speak of flow are scaled by FLOW_SCALE so that every r is of the size of a pressure.
+ */
+export interface BranchModel {
+  readonly initialFlow: number;
+  residual(massFlow: number, pressureFrom: number, pressureTo: number, out: Float64Array): void;
+}
+
+/** Pa per kg/s: brings flow rows to the size of pressure rows. */
+export const FLOW_SCALE = 1e7;
+
+/** Softens |m| near zero so that pure square laws keep a slope there, kg/s. */
+export const SMALL_FLOW = 1e-7;
+
+/** m·|m| with the softened corner. */
+export const signedSquare = (m: number): number => m * Math.sqrt(m * m + SMALL_FLOW * SMALL_FLOW);
+
+/** Slope of signedSquare. */
+export function signedSquareSlope(m: number): number {
+  const s = SMALL_FLOW * SMALL_FLOW;
+  return (2 * m * m + s) / Math.sqrt(m * m + s);
+}
+
+/**
+ * Writes the complementarity m ≥ 0 ⊥ gap ≥ 0 as one row: the smaller of the two is zero. With
+ * `smoothing` Pa above 0 the corner is rounded (Fischer and Burmeister).
+ */
+export function complementarity(
+  out: Float64Array,
+  massFlow: number,
+  gap: { value: number; perFlow: number; perFrom: number; perTo: number },
+  smoothing: number,
+): void {
+  const flow = massFlow * FLOW_SCALE;
+  let byFlow = flow < gap.value ? 1 : 0;
+  let byGap = 1 - byFlow;
+  if (smoothing > 0) {
+    const root = Math.sqrt(
+      flow * flow + gap.value * gap.value + 2 * smoothing * smoothing,
+    );
+    byFlow = 1 - flow / root;
+    byGap = 1 - gap.value / root;
+    out[0] = flow + gap.value - root;
+  } else {
+    out[0] = byFlow ? flow : gap.value;
+  }
+  out[1] = byFlow * FLOW_SCALE + byGap * gap.perFlow;
+  out[2] = byGap * gap.perFrom;
+  out[3] = byGap * gap.perTo;
+}

@@ -1,0 +1,118 @@
+import type { Catalogue, CircuitElement, FuelCircuit } from '../build/index.ts';
+import { lookUp } from '../build/index.ts';
+import { type CircuitConditions, circuitNetwork, pumpOfElement } from './circuitNetwork.ts';
+import { GRAVITY, boreArea } from './fluid.ts';
+import { reynoldsNumber } from './pipeBranch.ts';
+import type { WarmStart } from './network.ts';
+import { solveNetwork } from './solveNetwork.ts';
+
+/** State of one element in a solved circuit. SI, gauge pressures. */
+export interface ElementState {
+  readonly id: string;
+  readonly massFlow: number;
+  readonly inletPressure: number;
+  readonly outletPressure: number;
+  /** loss across, without height; negative for a pump's rise */
+  readonly pressureDrop: number;
+  readonly velocity?: number;
+  readonly reynolds?: number;
+}
+
+export interface PumpState {
+  readonly elementId: string;
+  readonly flow: number;
+  readonly pressureRise: number;
+  readonly voltage: number;
+  readonly current: number;
+  readonly outsideData: boolean;
+}
+
+export interface SolvedCircuit {
+  readonly state: 'converged';
+  readonly pressures: Readonly<Record<string, number>>;
+  readonly elements: Readonly<Record<string, ElementState>>;
+  readonly pumps: Readonly<Record<string, PumpState>>;
+  readonly iterations: number;
+  readonly warm: WarmStart;
+}
+
+export type CircuitSolution =
+  | SolvedCircuit
+  | { readonly state: 'failed'; readonly reason: string; readonly where: string };
+
+function boreOf(element: CircuitElement, catalogue: Catalogue): number | undefined {
+  if (element.kind === 'line') return lookUp(catalogue, 'hose', element.item, element.id).bore;
+  if (element.kind === 'fitting') {
+    return lookUp(catalogue, 'fitting', element.item, element.id).bore;
+  }
+  return undefined;
+}
+
+/** Solves one circuit at a running point and reads off every element. */
+export function solveCircuit(
+  circuit: FuelCircuit,
+  catalogue: Catalogue,
+  conditions: CircuitConditions,
+  warm?: WarmStart,
+): CircuitSolution {
+  const solution = solveNetwork(circuitNetwork(circuit, catalogue, conditions), warm);
+  if (solution.state === 'failed') return solution;
+  const { fluid, heights } = conditions;
+  const elements: Record<string, ElementState> = {};
+  const pumps: Record<string, PumpState> = {};
+  for (const element of circuit.elements) {
+    if (element.kind === 'tank') continue;
+    const massFlow = solution.flows[element.id]!;
+    if (element.kind === 'injectors') {
+      const pressure = solution.pressures[element.node]!;
+      elements[element.id] = {
+        id: element.id,
+        massFlow,
+        inletPressure: pressure,
+        outletPressure: conditions.manifoldGauge,
+        pressureDrop: pressure - conditions.manifoldGauge,
+      };
+      continue;
+    }
+    const inletPressure = solution.pressures[element.from]!;
+    const outletPressure = solution.pressures[element.to]!;
+    const rise = (heights[element.to] ?? 0) - (heights[element.from] ?? 0);
+    const bore = boreOf(element, catalogue);
+    elements[element.id] = {
+      id: element.id,
+      massFlow,
+      inletPressure,
+      outletPressure,
+      pressureDrop: inletPressure - outletPressure - fluid.density * GRAVITY * rise,
+      ...(bore === undefined
+        ? {}
+        : {
+            velocity: Math.abs(massFlow) / (fluid.density * boreArea(bore)),
+            reynolds: reynoldsNumber(massFlow, bore, fluid.viscosity),
+          }),
+    };
+    if (element.kind === 'pump') {
+      const supply = conditions.supplies[element.id] ?? {
+        openCircuitV: 0,
+        seriesResistanceOhm: 0,
+      };
+      const point = pumpOfElement(element, catalogue, supply).operate(massFlow / fluid.density);
+      pumps[element.id] = {
+        elementId: element.id,
+        flow: massFlow / fluid.density,
+        pressureRise: point.pressureRise,
+        voltage: point.voltage,
+        current: point.current,
+        outsideData: point.outsideData,
+      };
+    }
+  }
+  return {
+    state: 'converged',
+    pressures: solution.pressures,
+    elements,
+    pumps,
+    iterations: solution.iterations,
+    warm: solution.warm,
+  };
+}

@@ -1,0 +1,269 @@
+import { solveDense } from '../numerics/index.ts';
+import type { BranchModel } from './branchModel.ts';
+import { FLOW_SCALE } from './branchModel.ts';
+import type { Network, NetworkSolution, WarmStart } from './network.ts';
+
+/** A solve is accepted when every law holds to this, Pa, and every node to MASS_TOLERANCE kg/s. */
+const PRESSURE_TOLERANCE = 1e-5;
+const MASS_TOLERANCE = 1e-12;
+const MOST_ITERATIONS = 80;
+/** Weak tie of each free pressure to its last value, kg/s per Pa: keeps shut-in parts solvable. */
+const TIE = 1e-15;
+
+interface Topology {
+  readonly free: readonly string[];
+  readonly fixed: ReadonlyMap<string, number>;
+  /** index of the free node at each end, −1 where fixed or outside */
+  readonly from: Int32Array;
+  readonly to: Int32Array;
+  readonly fromFixed: Float64Array;
+  readonly toFixed: Float64Array;
+}
+
+function readTopology(network: Network): Topology | { reason: string; where: string } {
+  const free: string[] = [];
+  const fixed = new Map<string, number>();
+  const indexOf = new Map<string, number>();
+  for (const node of network.nodes) {
+    if (indexOf.has(node.id) || fixed.has(node.id)) {
+      return { reason: `node "${node.id}" is named twice`, where: node.id };
+    }
+    if (node.fixedPressure === undefined) {
+      indexOf.set(node.id, free.length);
+      free.push(node.id);
+    } else fixed.set(node.id, node.fixedPressure);
+  }
+  const count = network.branches.length;
+  const from = new Int32Array(count).fill(-1);
+  const to = new Int32Array(count).fill(-1);
+  const fromFixed = new Float64Array(count);
+  const toFixed = new Float64Array(count);
+  for (let b = 0; b < count; b++) {
+    const branch = network.branches[b]!;
+    for (const end of [branch.from, branch.to]) {
+      if (end !== null && !indexOf.has(end) && !fixed.has(end)) {
+        return { reason: `"${branch.id}" is joined to nothing at "${end}"`, where: branch.id };
+      }
+    }
+    from[b] = indexOf.get(branch.from) ?? -1;
+    fromFixed[b] = fixed.get(branch.from) ?? 0;
+    if (branch.to !== null) {
+      to[b] = indexOf.get(branch.to) ?? -1;
+      toFixed[b] = fixed.get(branch.to) ?? 0;
+    }
+  }
+  return { free, fixed, from, to, fromFixed, toFixed };
+}
+
+interface Work {
+  readonly pressures: Float64Array;
+  readonly flows: Float64Array;
+  readonly rows: Float64Array;
+  readonly balance: Float64Array;
+}
+
+/** Evaluates every law and node balance; returns the merit (sum of squares, Pa²). */
+function evaluate(models: readonly BranchModel[], topology: Topology, work: Work): number {
+  const { from, to, fromFixed, toFixed } = topology;
+  const row = new Float64Array(4);
+  let merit = 0;
+  work.balance.fill(0);
+  for (let b = 0; b < models.length; b++) {
+    const i = from[b]!;
+    const j = to[b]!;
+    const m = work.flows[b]!;
+    models[b]!.residual(
+      m,
+      i < 0 ? fromFixed[b]! : work.pressures[i]!,
+      j < 0 ? toFixed[b]! : work.pressures[j]!,
+      row,
+    );
+    work.rows.set(row, b * 4);
+    merit += row[0]! * row[0]!;
+    if (i >= 0) work.balance[i]! -= m;
+    if (j >= 0) work.balance[j]! += m;
+  }
+  for (const sum of work.balance) merit += (sum * FLOW_SCALE) ** 2;
+  return merit;
+}
+
+/** Largest law residual, Pa, and node imbalance, kg/s. */
+function worst(work: Work): { law: number; at: number; balance: number } {
+  let law = 0;
+  let at = 0;
+  for (let b = 0; b < work.flows.length; b++) {
+    const size = Math.abs(work.rows[b * 4]!);
+    if (!(size <= law)) {
+      law = size;
+      at = b;
+    }
+  }
+  let balance = 0;
+  for (const sum of work.balance) balance = Math.max(balance, Math.abs(sum));
+  return { law, at, balance };
+}
+
+/** Newton step for pressures and flows: flows are eliminated branch by branch. */
+function newtonStep(topology: Topology, work: Work, stepP: Float64Array, stepM: Float64Array) {
+  const n = topology.free.length;
+  const matrix = new Float64Array(n * n);
+  for (let i = 0; i < n; i++) {
+    matrix[i * n + i] = TIE;
+    stepP[i] = work.balance[i]!;
+  }
+  const { from, to } = topology;
+  for (let b = 0; b < work.flows.length; b++) {
+    const inverse = 1 / work.rows[b * 4 + 1]!;
+    const gFrom = -work.rows[b * 4 + 2]! * inverse;
+    const gTo = -work.rows[b * 4 + 3]! * inverse;
+    const direct = -work.rows[b * 4]! * inverse;
+    const i = from[b]!;
+    const j = to[b]!;
+    if (i >= 0) {
+      matrix[i * n + i]! += gFrom;
+      if (j >= 0) matrix[i * n + j]! += gTo;
+      stepP[i]! -= direct;
+    }
+    if (j >= 0) {
+      matrix[j * n + j]! -= gTo;
+      if (i >= 0) matrix[j * n + i]! -= gFrom;
+      stepP[j]! += direct;
+    }
+  }
+  if (!solveDense(matrix, stepP, n)) return false;
+  for (let b = 0; b < work.flows.length; b++) {
+    const i = from[b]!;
+    const j = to[b]!;
+    stepM[b] =
+      -(
+        work.rows[b * 4]! +
+        (i >= 0 ? work.rows[b * 4 + 2]! * stepP[i]! : 0) +
+        (j >= 0 ? work.rows[b * 4 + 3]! * stepP[j]! : 0)
+      ) / work.rows[b * 4 + 1]!;
+  }
+  return true;
+}
+
+type Attempt =
+  | { readonly done: true; readonly iterations: number }
+  | { readonly done: false; readonly reason: string; readonly at: number };
+
+/** Damped Newton from where `work` stands until the laws hold to `tolerance` Pa. */
+function iterate(
+  models: readonly BranchModel[],
+  topology: Topology,
+  work: Work,
+  tolerance: number,
+): Attempt {
+  const n = topology.free.length;
+  const stepP = new Float64Array(n);
+  const stepM = new Float64Array(work.flows.length);
+  const trial: Work = {
+    pressures: new Float64Array(n),
+    flows: new Float64Array(work.flows.length),
+    rows: new Float64Array(work.rows.length),
+    balance: new Float64Array(n),
+  };
+  let merit = evaluate(models, topology, work);
+  for (let k = 0; k < MOST_ITERATIONS; k++) {
+    const state = worst(work);
+    if (state.law < tolerance && state.balance < MASS_TOLERANCE) {
+      return { done: true, iterations: k };
+    }
+    if (!newtonStep(topology, work, stepP, stepM)) {
+      return { done: false, reason: 'the equations have no single solution', at: state.at };
+    }
+    let damping = 1;
+    let accepted = false;
+    for (let cut = 0; cut < 14; cut++) {
+      for (let i = 0; i < n; i++) trial.pressures[i] = work.pressures[i]! + damping * stepP[i]!;
+      for (let b = 0; b < stepM.length; b++) {
+        trial.flows[b] = work.flows[b]! + damping * stepM[b]!;
+      }
+      const next = evaluate(models, topology, trial);
+      const progress = next < merit * (1 - 1e-4 * damping);
+      // At the floor of rounding a full step can neither gain nor harm.
+      if (progress || (cut === 0 && next < 1e-8) || (cut === 13 && Number.isFinite(next))) {
+        work.pressures.set(trial.pressures);
+        work.flows.set(trial.flows);
+        work.rows.set(trial.rows);
+        work.balance.set(trial.balance);
+        merit = next;
+        accepted = true;
+        break;
+      }
+      damping /= 2;
+    }
+    if (!accepted) return { done: false, reason: 'no step brings it nearer', at: state.at };
+  }
+  return {
+    done: false,
+    reason: `still off by ${worst(work).law.toExponential(1)} Pa after ${MOST_ITERATIONS} steps`,
+    at: worst(work).at,
+  };
+}
+
+/** Smoothing Pa tried in turn when the plain solve does not converge. */
+const continuation = [3e5, 1e5, 3e4, 1e4, 3e3, 1e3, 100, 10, 0];
+
+/**
+ * Solves pressures and flows of a circuit: Newton on node pressures with branch flows
+ * eliminated (global gradient method of Todini and Pilati 1988, generalised), regulators and
+ * check valves as complementarity. Converges to 1e-5 Pa and 1e-12 kg/s; otherwise it fails with
+ * the reason and the element that is furthest off, and returns no numbers.
+ */
+export function solveNetwork(network: Network, warm?: WarmStart): NetworkSolution {
+  const topology = readTopology(network);
+  if ('reason' in topology) return { state: 'failed', ...topology };
+  const n = topology.free.length;
+  const count = network.branches.length;
+  const modelsAt = (smoothing: number): BranchModel[] =>
+    network.branches.map((branch) => branch.model(smoothing));
+  const models = modelsAt(0);
+  const freshWork = (): Work => ({
+    pressures: new Float64Array(n).fill(network.initialPressure),
+    flows: Float64Array.from(models, (m) => m.initialFlow),
+    rows: new Float64Array(count * 4),
+    balance: new Float64Array(n),
+  });
+  let work = freshWork();
+  if (warm && warm.pressures.length === n && warm.flows.length === count) {
+    work.pressures.set(warm.pressures);
+    work.flows.set(warm.flows);
+  }
+  let attempt = iterate(models, topology, work, PRESSURE_TOLERANCE);
+  if (!attempt.done) {
+    work = freshWork();
+    for (const smoothing of continuation) {
+      const last = smoothing === 0;
+      attempt = iterate(
+        last ? models : modelsAt(smoothing),
+        topology,
+        work,
+        last ? PRESSURE_TOLERANCE : Math.max(1, smoothing * 1e-2),
+      );
+    }
+  }
+  if (!attempt.done) {
+    const branch = network.branches[attempt.at]!;
+    return {
+      state: 'failed',
+      reason: `the circuit could not be solved: ${attempt.reason}, worst at ${branch.id}`,
+      where: branch.id,
+    };
+  }
+  const pressures: Record<string, number> = {};
+  for (const node of network.nodes) {
+    if (node.fixedPressure !== undefined) pressures[node.id] = node.fixedPressure;
+  }
+  topology.free.forEach((id, i) => (pressures[id] = work.pressures[i]!));
+  const flows: Record<string, number> = {};
+  network.branches.forEach((branch, b) => (flows[branch.id] = work.flows[b]!));
+  return {
+    state: 'converged',
+    pressures,
+    flows,
+    iterations: attempt.iterations,
+    warm: { pressures: work.pressures, flows: work.flows },
+  };
+}

@@ -1,0 +1,87 @@
+import { defineFormula } from '../results/index.ts';
+
+export const staticMassFlow = defineFormula({
+  name: 'static injector flow',
+  notation: 'ṁ = q_ref · √(ρ_ref · ρ_fuel) · √(Δp / Δp_ref)',
+  kind: 'massFlow',
+  inputKinds: {
+    ratedFlow: 'volumeFlow',
+    ratedDensity: 'density',
+    fuelDensity: 'density',
+    pressureDifference: 'pressure',
+    ratedPressure: 'pressure',
+  },
+  source: 'orifice law with the density of the test fluid',
+  compute: (i) =>
+    i.ratedFlow *
+    Math.sqrt(i.ratedDensity * i.fuelDensity) *
+    Math.sqrt(Math.max(0, i.pressureDifference) / i.ratedPressure),
+});
+
+export const shotPeriod = defineFormula({
+  name: 'time between shots',
+  notation: 'T = revolutions per cycle / (shots · n)',
+  kind: 'time',
+  inputKinds: { revolutionsPerCycle: 'count', shotsPerCycle: 'count', speed: 'rotation' },
+  source: 'batch firing twice a cycle halves T',
+  compute: (i) => i.revolutionsPerCycle / (i.shotsPerCycle * i.speed),
+});
+
+export const pulseWidth = defineFormula({
+  name: 'pulse width',
+  notation: 't = (ṁ_row · T / N) / ṁ_static + t_dead',
+  kind: 'time',
+  inputKinds: {
+    rowMassFlow: 'massFlow',
+    period: 'time',
+    count: 'count',
+    staticMassFlow: 'massFlow',
+    deadTime: 'time',
+  },
+  source: 'shot mass over static flow plus dead time',
+  compute: (i) => (i.rowMassFlow * i.period) / i.count / i.staticMassFlow + i.deadTime,
+});
+
+export const duty = defineFormula({
+  name: 'injector duty',
+  notation: 'duty = t / T',
+  kind: 'ratio',
+  inputKinds: { pulse: 'time', period: 'time' },
+  source: 'share of the cycle the injector is open',
+  compute: (i) => i.pulse / i.period,
+});
+
+export const effectivePulse = defineFormula({
+  name: 'effective pulse',
+  notation: 't_eff = t − t_dead',
+  kind: 'time',
+  inputKinds: { pulse: 'time', deadTime: 'time' },
+  source: 'what meters fuel',
+  compute: (i) => i.pulse - i.deadTime,
+});
+
+export const turnDown = defineFormula({
+  name: 'turn-down',
+  notation: 'ṁ_peak / (ṁ_static · t_eff,min · N / T_idle)',
+  kind: 'ratio',
+  inputKinds: {
+    peakMassFlow: 'massFlow',
+    staticMassFlow: 'massFlow',
+    smallestEffectivePulse: 'time',
+    count: 'count',
+    idlePeriod: 'time',
+  },
+  source: 'peak flow over the smallest flow that repeats at idle speed',
+  compute: (i) =>
+    i.peakMassFlow /
+    ((i.staticMassFlow * i.smallestEffectivePulse * i.count) / i.idlePeriod),
+});
+
+export const injectorFormulas = [
+  staticMassFlow,
+  shotPeriod,
+  pulseWidth,
+  duty,
+  effectivePulse,
+  turnDown,
+];

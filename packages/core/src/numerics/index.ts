@@ -1,0 +1,4 @@
+export * from './bisect.ts';
+export * from './interpolate.ts';
+export * from './pchip.ts';
+export * from './solveDense.ts';

@@ -1,0 +1,113 @@
+import type {
+  Catalogue,
+  PowerDesign,
+  PumpFeed,
+  PumpItem,
+  WireDecision,
+} from '../build/index.ts';
+import { lookUp } from '../build/index.ts';
+
+/** Where a wire ends: a terminal at a place, with the conductor areas m² it takes. */
+export interface WireEnd {
+  readonly terminal: string;
+  readonly placementId: string;
+  readonly areaMin: number;
+  readonly areaMax: number;
+  /** crimp into a small sealed connector or a bolted lug */
+  readonly joint: 'connector' | 'lug';
+}
+
+export type WireGroup = 'main' | 'pumpFeed' | 'trigger';
+
+/** A wire derived from the design; its id comes from its two ends and stays. */
+export interface DerivedWire {
+  readonly id: string;
+  readonly name: string;
+  readonly group: WireGroup;
+  readonly role: 'supply' | 'keyed' | 'triggered' | 'ground';
+  readonly feedId: string;
+  readonly from: WireEnd;
+  readonly to: WireEnd;
+  readonly decision: WireDecision | undefined;
+}
+
+const anyLug = { areaMin: 0.3e-6, areaMax: 70e-6, joint: 'lug' as const };
+
+type Ranged = { readonly wireAreaMin: number; readonly wireAreaMax: number };
+const range = (item: Ranged) => ({ areaMin: item.wireAreaMin, areaMax: item.wireAreaMax });
+
+/** The wires of one pump feed from battery to pump and ground, with its trigger circuit. */
+export function pumpFeedWires(input: {
+  power: PowerDesign;
+  feed: PumpFeed;
+  pump: PumpItem;
+  fuse: Ranged;
+  catalogue: Catalogue;
+}): DerivedWire[] {
+  const { power, feed, pump, catalogue } = input;
+  const battery = lookUp(catalogue, 'battery', power.battery, 'power.battery');
+  const mainFuse = lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse');
+  const relay = lookUp(catalogue, 'relay', feed.relay, 'power.pumpFeeds.relay');
+  const ecu = lookUp(catalogue, 'ecu', power.ecu, 'power.ecu');
+  const connector = 'connector' as const;
+  const ends = {
+    battery: { terminal: 'battery +', placementId: power.batteryPlacementId, ...range(battery), joint: 'lug' as const },
+    mainFuse: { terminal: 'main fuse', placementId: power.mainFusePlacementId, ...range(mainFuse), joint: 'lug' as const },
+    stud: { terminal: 'power stud', placementId: power.studPlacementId, ...anyLug },
+    fuse: { terminal: `${feed.id} fuse`, placementId: feed.fusePlacementId, ...range(input.fuse), joint: connector },
+    relay: (pin: string): WireEnd => ({
+      terminal: `${feed.id} relay ${pin}`,
+      placementId: feed.relayPlacementId,
+      ...range(relay),
+      joint: connector,
+    }),
+    pumpPlus: { terminal: `${feed.elementId} +`, placementId: feed.pumpPlacementId, ...range(pump), joint: connector },
+    pumpMinus: { terminal: `${feed.elementId} −`, placementId: feed.pumpPlacementId, ...range(pump), joint: connector },
+    ground: { terminal: `${feed.id} ground`, placementId: feed.groundPlacementId, ...anyLug },
+    panelGround: { terminal: 'panel ground', placementId: feed.relayPlacementId, ...anyLug },
+    keyed: { terminal: 'keyed feed', placementId: power.keyedFeedPlacementId, areaMin: 0.3e-6, areaMax: 6e-6, joint: connector },
+    inertia: { terminal: 'inertia switch', placementId: feed.inertiaPlacementId, areaMin: 0.3e-6, areaMax: 2.5e-6, joint: connector },
+    ecu: { terminal: `ECU ${ecu.pumpPin}`, placementId: power.ecuPlacementId, ...range(ecu), joint: connector },
+  };
+  const wire = (
+    name: string,
+    group: WireGroup,
+    role: DerivedWire['role'],
+    from: WireEnd,
+    to: WireEnd,
+  ): DerivedWire => {
+    const id = `${from.terminal}~${to.terminal}`.replaceAll(' ', '-');
+    return {
+      id,
+      name,
+      group,
+      role,
+      feedId: feed.id,
+      from,
+      to,
+      decision: power.wireDecisions.find((d) => d.wireId === id),
+    };
+  };
+  const coilFeed = feed.trigger === 'low-side' ? ends.keyed : ends.ecu;
+  const coilSwitched =
+    feed.trigger === 'low-side'
+      ? wire('Coil to ECU', 'trigger', 'triggered', ends.relay('85'), ends.ecu)
+      : wire('Coil to ground', 'trigger', 'ground', ends.relay('85'), ends.panelGround);
+  const supplyRole = feed.trigger === 'low-side' ? 'keyed' : 'triggered';
+  const coilSupply = feed.inertiaSwitch
+    ? [
+        wire('Coil feed to inertia switch', 'trigger', supplyRole, coilFeed, ends.inertia),
+        wire('Inertia switch to coil', 'trigger', supplyRole, ends.inertia, ends.relay('86')),
+      ]
+    : [wire('Coil feed', 'trigger', supplyRole, coilFeed, ends.relay('86'))];
+  return [
+    wire('Battery to main fuse', 'main', 'supply', ends.battery, ends.mainFuse),
+    wire('Main fuse to stud', 'main', 'supply', ends.mainFuse, ends.stud),
+    wire('Stud to pump fuse', 'main', 'supply', ends.stud, ends.fuse),
+    wire('Fuse to relay', 'pumpFeed', 'supply', ends.fuse, ends.relay('30')),
+    wire('Relay to pump', 'pumpFeed', 'triggered', ends.relay('87'), ends.pumpPlus),
+    wire('Pump to ground', 'pumpFeed', 'ground', ends.pumpMinus, ends.ground),
+    ...coilSupply,
+    coilSwitched,
+  ];
+}

@@ -1,0 +1,2 @@
+export * from './pumpModel.ts';
+export * from './formulas.ts';

@@ -1,0 +1,46 @@
+import { fromSI } from './convert.ts';
+import type { Quantity } from './quantity.ts';
+import type { UnitKind } from './unitKinds.ts';
+
+const MINUS = '\u2212';
+const THIN_SPACE = '\u202f';
+
+/** A figure with so many significant digits, thousands set apart, no trailing zeros kept. */
+export function formatFigure(value: number, digits: number): string {
+  if (!Number.isFinite(value)) return '–';
+  if (value === 0) return '0';
+  const magnitude = Math.floor(Math.log10(Math.abs(value)));
+  const decimals = Math.max(0, Math.min(9, digits - 1 - magnitude));
+  const fixed = Math.abs(value).toFixed(decimals);
+  const [whole, fraction] = fixed.split('.') as [string, string | undefined];
+  const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE) : whole;
+  const trimmed = fraction?.replace(/0+$/, '');
+  const figure = trimmed ? `${grouped}.${trimmed}` : grouped;
+  return value < 0 && figure !== '0' ? MINUS + figure : figure;
+}
+
+export interface FormattedQuantity {
+  readonly figure: string;
+  readonly unit: string;
+}
+
+/** A computed SI value in a display unit, split into figure and unit; default 4 digits. */
+export function formatQuantity(input: {
+  value: number;
+  kind: UnitKind;
+  unit: string;
+  digits?: number;
+}): FormattedQuantity {
+  return {
+    figure: formatFigure(fromSI(input.value, input.kind, input.unit), input.digits ?? 4),
+    unit: input.unit,
+  };
+}
+
+/** What the person typed, echoed in the unit typed (seven digits hide the SI round trip). */
+export function echoQuantity(entered: Quantity, kind: UnitKind): string {
+  const figure = formatFigure(fromSI(entered.value, kind, entered.unit), 7)
+    .replace(MINUS, '-')
+    .replaceAll(THIN_SPACE, '');
+  return entered.unit === '' ? figure : `${figure} ${entered.unit}`;
+}

@@ -1,0 +1,43 @@
+import type { UnitKind } from '../quantities/index.ts';
+
+export type Severity = 'stop' | 'warn' | 'note';
+
+/** A number in a sentence; shown in the reader's unit. */
+export interface Measure {
+  readonly value: number;
+  readonly kind: UnitKind;
+}
+
+/** What would put a finding right; with a command it is applied in one step. */
+export interface Cure<Command = unknown> {
+  readonly text: string;
+  readonly command?: Command;
+}
+
+/**
+ * The outcome of a check. `because` names its numbers as {placeholders} that are filled from
+ * `numbers` in the reader's units.
+ */
+export interface Finding<Command = unknown> {
+  readonly id: string;
+  readonly rule: string;
+  readonly severity: Severity;
+  /** The screen and the thing it concerns, for example `circuit:main/feed`. */
+  readonly where: string;
+  readonly title: string;
+  readonly because: string;
+  readonly numbers: Readonly<Record<string, Measure>>;
+  readonly measured?: Measure;
+  readonly limit?: Measure;
+  /** The rung of the limit ladder it hangs on, if any. */
+  readonly rung?: string;
+  readonly cures: readonly Cure<Command>[];
+}
+
+/** A check: looks at one context and reports what is wrong. */
+export interface Rule<Context, Command = unknown> {
+  readonly id: string;
+  /** Where the limit comes from. */
+  readonly source: string;
+  readonly check: (context: Context) => readonly Finding<Command>[];
+}

@@ -1,0 +1,4 @@
+export * from './finding.ts';
+export * from './formula.ts';
+export * from './result.ts';
+export * from './resultBook.ts';
