@@ -10,6 +10,17 @@ export interface Catalogue {
 export const refKey = (ref: ItemRef): string => `${ref.id}@${ref.revision}`;
 export const refOf = (item: CatalogueItem): ItemRef => ({ id: item.id, revision: item.revision });
 
+const indexes = new WeakMap<Catalogue, ReadonlyMap<string, CatalogueItem>>();
+
+function indexOf(catalogue: Catalogue): ReadonlyMap<string, CatalogueItem> {
+  let index = indexes.get(catalogue);
+  if (!index) {
+    index = new Map(catalogue.items.map((item) => [`${item.id}@${item.revision}`, item]));
+    indexes.set(catalogue, index);
+  }
+  return index;
+}
+
 /** The item of a category that a reference names; throws NotFound with the place. */
 export function lookUp<Category extends CatalogueCategory>(
   catalogue: Catalogue,
@@ -17,7 +28,7 @@ export function lookUp<Category extends CatalogueCategory>(
   ref: ItemRef,
   where: string,
 ): ItemOf<Category> {
-  const item = catalogue.items.find((i) => i.id === ref.id && i.revision === ref.revision);
+  const item = indexOf(catalogue).get(refKey(ref));
   if (!item || item.category !== category) {
     throw new NotFound(`no ${category} "${refKey(ref)}" in the catalogue`, where);
   }

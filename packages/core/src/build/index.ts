@@ -7,3 +7,4 @@ export * from './document.ts';
 export * from './jsonPath.ts';
 export * from './patch.ts';
 export * from './stableJson.ts';
+export * from './references.ts';

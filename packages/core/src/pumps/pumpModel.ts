@@ -39,6 +39,28 @@ const emptyPoint = (): PumpPoint => ({
   outsideData: false,
 });
 
+const knownCurves = new WeakMap<PumpItem, readonly VoltageCurve[]>();
+
+/** The curves of an item by rising voltage; made once for each (immutable) item. */
+function curvesOf(item: PumpItem): readonly VoltageCurve[] {
+  let curves = knownCurves.get(item);
+  if (!curves) {
+    curves = [...item.curves]
+      .sort((a, b) => a.voltage - b.voltage)
+      .map((curve) => {
+        const points = [...curve.points].sort((a, b) => a.flow - b.flow);
+        const flows = points.map((p) => p.flow);
+        return {
+          voltage: curve.voltage,
+          pressure: pchip(flows, points.map((p) => p.pressure)),
+          current: pchip(flows, points.map((p) => p.current)),
+        };
+      });
+    knownCurves.set(item, curves);
+  }
+  return curves;
+}
+
 /**
  * Pump curves: pressure rise over flow by monotone cubics, straight lines in voltage. Wear takes
  * `wear` of the flow at every pressure. Terminal voltage follows from V = V0 − R·I(Q, V), solved
@@ -51,17 +73,7 @@ export function pumpModel(input: {
 }): PumpModel {
   const { item, supply } = input;
   const freshPerWorn = 1 / (1 - input.wear);
-  const curves: VoltageCurve[] = [...item.curves]
-    .sort((a, b) => a.voltage - b.voltage)
-    .map((curve) => {
-      const points = [...curve.points].sort((a, b) => a.flow - b.flow);
-      const flows = points.map((p) => p.flow);
-      return {
-        voltage: curve.voltage,
-        pressure: pchip(flows, points.map((p) => p.pressure)),
-        current: pchip(flows, points.map((p) => p.current)),
-      };
-    });
+  const curves = curvesOf(item);
   const sample: CurveSample = { value: 0, slope: 0, outside: false };
   const at = { value: 0, perFlow: 0, perVoltage: 0, outside: false };
 

@@ -1,0 +1,170 @@
+import {
+  type BuildDocument,
+  type DemandChoiceName,
+  type Quantity,
+  type Zone,
+  demandChoices,
+  zones,
+} from '@brookrain/core';
+import { Equals, IsDefined, IsIn, IsInt, IsString, Length, Max, MaxLength, Min, ValidateIf } from 'class-validator';
+import { QuantityOf } from '../quantityOf.ts';
+import { BriefModel } from './briefModel.ts';
+import { FuelCircuitModel } from './circuitModels.ts';
+import { MethanolModel, PetrolEthanolModel } from './fuelModels.ts';
+import { ItemRefModel } from './itemRefModel.ts';
+import { ListOf, ListOfKinds, Nested } from './nested.ts';
+import { LimitsModel, PowerModel } from './powerModels.ts';
+
+export class DemandChoiceModel {
+  @IsIn(demandChoices)
+  school: DemandChoiceName;
+
+  @IsString()
+  @MaxLength(500)
+  @ValidateIf((choice: DemandChoiceModel) => choice.school !== 'larger')
+  @Length(3, 500, { message: 'say why this school is picked (at least 3 letters)' })
+  reason: string;
+}
+
+export class InjectorRowModel {
+  @IsString()
+  @Length(1, 40)
+  id: string;
+
+  @IsString()
+  @Length(1, 80)
+  name: string;
+
+  @IsString()
+  circuitId: string;
+
+  @Nested(() => ItemRefModel)
+  item: ItemRefModel;
+
+  @IsInt({ message: 'the number of injectors must be a whole number' })
+  @Min(1)
+  @Max(32)
+  count: number;
+
+  @IsInt()
+  @Min(1)
+  @Max(8)
+  shotsPerCycle: number;
+
+  @QuantityOf('ratio', { min: 0, max: 1, above: true, message: 'share of air must be above 0, up to 100 %' })
+  airShare: Quantity;
+}
+
+const position = { min: -30, max: 30, message: 'a place must be within 30 m' };
+
+export class PlacementModel {
+  @IsString()
+  @Length(1, 40)
+  id: string;
+
+  @IsString()
+  @Length(1, 80)
+  name: string;
+
+  @QuantityOf('length', position)
+  x: Quantity;
+
+  @QuantityOf('length', position)
+  y: Quantity;
+
+  @QuantityOf('length', position)
+  z: Quantity;
+
+  @IsIn(zones)
+  zone: Zone;
+}
+
+export class PathValueModel {
+  @IsString()
+  @Length(1, 200)
+  path: string;
+
+  @IsDefined()
+  value: unknown;
+}
+
+export class AlternativeModel {
+  @IsString()
+  @Length(1, 40)
+  id: string;
+
+  @IsString()
+  @Length(1, 80)
+  name: string;
+
+  @IsString()
+  @MaxLength(500)
+  reason: string;
+
+  @ListOf(() => PathValueModel, { max: 40 })
+  values: PathValueModel[];
+}
+
+export class OptionModel {
+  @IsString()
+  @Length(1, 40)
+  id: string;
+
+  @IsString()
+  @Length(1, 80)
+  title: string;
+
+  @IsString()
+  chosen: string;
+
+  @ListOf(() => AlternativeModel, { min: 1, max: 10 })
+  alternatives: AlternativeModel[];
+}
+
+/** A whole build document, version 1. */
+export class DocumentModel implements BuildDocument {
+  @Equals('brookrain-build')
+  format: 'brookrain-build';
+
+  @Equals(1)
+  version: 1;
+
+  @IsString()
+  @Length(1, 80, { message: 'a build needs a name of 1 to 80 letters' })
+  name: string;
+
+  @IsString()
+  @MaxLength(2000)
+  description: string;
+
+  @Nested(() => BriefModel)
+  brief: BriefModel;
+
+  @Nested(() => DemandChoiceModel)
+  demand: DemandChoiceModel;
+
+  @ListOfKinds(
+    'kind',
+    { 'petrol-ethanol': PetrolEthanolModel, methanol: MethanolModel },
+    { min: 1, max: 6 },
+  )
+  fuels: (PetrolEthanolModel | MethanolModel)[];
+
+  @ListOf(() => FuelCircuitModel, { min: 1, max: 4 })
+  fuelCircuits: FuelCircuitModel[];
+
+  @ListOf(() => InjectorRowModel, { min: 1, max: 8 })
+  injectorRows: InjectorRowModel[];
+
+  @ListOf(() => PlacementModel, { min: 1, max: 500 })
+  placements: PlacementModel[];
+
+  @Nested(() => PowerModel)
+  power: PowerModel;
+
+  @Nested(() => LimitsModel)
+  limits: LimitsModel;
+
+  @ListOf(() => OptionModel, { max: 40 })
+  options: OptionModel[];
+}

@@ -1,0 +1,75 @@
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsDefined, IsObject, ValidateBy, ValidateNested } from 'class-validator';
+
+type Class = new () => object;
+
+/** A nested object that is checked against its class. */
+export function Nested(of: () => Class): PropertyDecorator {
+  return (target, key) => {
+    IsDefined({ message: 'must be given' })(target, key);
+    IsObject({ message: 'must be an object' })(target, key);
+    Type(of)(target, key);
+    ValidateNested()(target, key);
+  };
+}
+
+/** A nested object or null. */
+export function NestedOrNull(of: () => Class): PropertyDecorator {
+  return (target, key) => {
+    ValidateBy({
+      name: 'present',
+      validator: {
+        validate: (value: unknown) =>
+          value === null || (typeof value === 'object' && !Array.isArray(value)),
+        defaultMessage: () => 'must be an object or null',
+      },
+    })(target, key);
+    Type(of)(target, key);
+    ValidateNested()(target, key);
+  };
+}
+
+/** A list of nested objects of one class. */
+export function ListOf(of: () => Class, size: { min?: number; max: number }): PropertyDecorator {
+  return (target, key) => {
+    IsArray({ message: 'must be a list' })(target, key);
+    ArrayMinSize(size.min ?? 0)(target, key);
+    ArrayMaxSize(size.max)(target, key);
+    Type(of)(target, key);
+    ValidateNested({ each: true })(target, key);
+  };
+}
+
+/** A list of nested objects told apart by a property. */
+export function ListOfKinds(
+  property: string,
+  kinds: Record<string, Class>,
+  size: { min?: number; max: number },
+): PropertyDecorator {
+  const known = Object.keys(kinds).join(', ');
+  return (target, key) => {
+    IsArray({ message: 'must be a list' })(target, key);
+    ArrayMinSize(size.min ?? 0)(target, key);
+    ArrayMaxSize(size.max)(target, key);
+    Type(() => unknownKind(property, known), {
+      keepDiscriminatorProperty: true,
+      discriminator: {
+        property,
+        subTypes: Object.entries(kinds).map(([name, value]) => ({ name, value })),
+      },
+    })(target, key);
+    ValidateNested({ each: true })(target, key);
+  };
+}
+
+/** Class for objects whose kind is not known: refuses everything with the known kinds. */
+function unknownKind(property: string, known: string): Class {
+  class UnknownKind {}
+  IsKnownKind(property, known)(UnknownKind.prototype, property);
+  return UnknownKind;
+}
+
+function IsKnownKind(property: string, known: string): PropertyDecorator {
+  return (target, key) =>
+    IsDefined({ message: `${property} must be one of ${known}` })(target, key);
+}
