@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsDefined, IsObject, ValidateBy, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsDefined, IsObject, ValidateBy, ValidateIf, ValidateNested } from 'class-validator';
 
 type Class = new () => object;
 
@@ -16,6 +16,8 @@ export function Nested(of: () => Class): PropertyDecorator {
 /** A nested object or null. */
 export function NestedOrNull(of: () => Class): PropertyDecorator {
   return (target, key) => {
+    // Null skips every check of the property; a missing one does not.
+    ValidateIf((_owner, value: unknown) => value !== null)(target, key);
     ValidateBy({
       name: 'present',
       validator: {

@@ -8,3 +8,5 @@ export * from './jsonPath.ts';
 export * from './patch.ts';
 export * from './stableJson.ts';
 export * from './references.ts';
+export * from './cautions.ts';
+export * from './buildFacts.ts';

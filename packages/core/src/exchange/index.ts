@@ -1,2 +1,4 @@
 export * from './buildFile.ts';
 export * from './samples/index.ts';
+export * from './partsList.ts';
+export * from './wireList.ts';

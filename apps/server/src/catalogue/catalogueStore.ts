@@ -1,0 +1,65 @@
+import { type Catalogue, type CatalogueItem, hashOf } from '@brookrain/core';
+import { Inject, Injectable } from '@nestjs/common';
+import { and, eq } from 'drizzle-orm';
+import type { Database } from '../storage/database.ts';
+import { DATABASE } from '../storage/token.ts';
+import { catalogueItems } from '../storage/schema.ts';
+import { badInput } from '../errors.ts';
+
+/** Immutable catalogue revisions, held in memory once read. */
+@Injectable()
+export class CatalogueStore {
+  private known: Catalogue | undefined;
+
+  constructor(@Inject(DATABASE) private readonly database: Database) {}
+
+  /** All items; the same object until one is added. */
+  all(): Catalogue {
+    this.known ??= {
+      items: this.database
+        .select({ item: catalogueItems.item })
+        .from(catalogueItems)
+        .orderBy(catalogueItems.category, catalogueItems.id, catalogueItems.revision)
+        .all()
+        .map((row) => JSON.parse(row.item) as CatalogueItem),
+    };
+    return this.known;
+  }
+
+  /** Items of a list that are not in the catalogue yet. Refuses a known revision that differs. */
+  missing(items: readonly CatalogueItem[]): CatalogueItem[] {
+    return items.filter((item, i) => {
+      const row = this.database
+        .select({ hash: catalogueItems.hash })
+        .from(catalogueItems)
+        .where(and(eq(catalogueItems.id, item.id), eq(catalogueItems.revision, item.revision)))
+        .get();
+      if (row && row.hash !== hashOf(item)) {
+        throw badInput([
+          {
+            path: `catalogue.${i}`,
+            message: `revision ${item.revision} of "${item.id}" is already here with other data; give it another revision`,
+          },
+        ]);
+      }
+      return !row;
+    });
+  }
+
+  /** Adds items that are new; call inside the transaction that needs them. */
+  add(database: Pick<Database, 'insert'>, items: readonly CatalogueItem[]): void {
+    for (const item of items) {
+      database
+        .insert(catalogueItems)
+        .values({
+          id: item.id,
+          revision: item.revision,
+          category: item.category,
+          item: JSON.stringify(item),
+          hash: hashOf(item),
+        })
+        .run();
+    }
+    if (items.length > 0) this.known = undefined;
+  }
+}

@@ -1,0 +1,41 @@
+import { readFileSync } from 'node:fs';
+import { createEvaluator, figuresOf, limitLadder, sampleCatalogue } from '@brookrain/core';
+import { readBuildFile } from '@brookrain/contract';
+
+/**
+ * Prints the evaluation of a build file as JSON. Exit 0; 1 when there is a finding of severity
+ * stop; 2 for a file that cannot be read, with the reason on standard error.
+ */
+export function runEvaluate(path: string | undefined): number {
+  if (!path) {
+    process.stderr.write('usage: npm run -s evaluate -- FILE.json\n');
+    return 2;
+  }
+  let text: string;
+  try {
+    text = readFileSync(path, 'utf8');
+  } catch (cause) {
+    process.stderr.write(`${path}: ${(cause as Error).message}\n`);
+    return 2;
+  }
+  const read = readBuildFile(text, sampleCatalogue);
+  if (!read.ok) {
+    for (const issue of read.issues) {
+      process.stderr.write(`${path}: ${issue.path === '' ? '' : `${issue.path}: `}${issue.message}\n`);
+    }
+    return 2;
+  }
+  const known = new Set(read.items.map((item) => `${item.id}@${item.revision}`));
+  const catalogue = {
+    items: [
+      ...read.items,
+      ...sampleCatalogue.items.filter((item) => !known.has(`${item.id}@${item.revision}`)),
+    ],
+  };
+  const evaluator = createEvaluator();
+  const evaluation = evaluator.evaluate(read.document, catalogue);
+  const ladder = limitLadder(evaluator.check(read.document, catalogue));
+  const output = { figures: figuresOf(evaluation, ladder), ladder, evaluation };
+  process.stdout.write(`${JSON.stringify(output, null, 2)}\n`);
+  return evaluation.findings.some((finding) => finding.severity === 'stop') ? 1 : 0;
+}

@@ -1,0 +1,74 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { MOST_BYTES } from '@brookrain/contract';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import express, { type NextFunction, type Request, type Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.ts';
+import { BuildStore } from './builds/buildStore.ts';
+import { CatalogueStore } from './catalogue/catalogueStore.ts';
+import type { ServerConfig } from './config.ts';
+import { ErrorFilter } from './errorFilter.ts';
+import { seedDemo } from './seed/seedDemo.ts';
+import { type OpenDatabase, openDatabase } from './storage/database.ts';
+
+export interface Server {
+  readonly app: NestExpressApplication;
+  readonly close: () => Promise<void>;
+}
+
+/** Serves the built web app: assets are 404 when missing, other paths get the page. */
+function serveWeb(app: NestExpressApplication, folder: string): void {
+  if (!existsSync(folder)) return;
+  app.use(
+    '/assets',
+    express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
+  app.use(express.static(folder, { index: false }));
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    if (request.method !== 'GET' || request.path.startsWith('/api/')) return next();
+    response.setHeader('cache-control', 'no-cache');
+    response.sendFile(join(folder, 'index.html'));
+  });
+}
+
+/** Builds the server on a data folder; it does not listen yet. */
+export async function createServer(
+  config: Pick<ServerConfig, 'dataFolder' | 'webFolder'>,
+): Promise<Server> {
+  const open: OpenDatabase = openDatabase(config.dataFolder);
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.on(open.database), {
+    bodyParser: false,
+    logger: ['error', 'warn'],
+  });
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          workerSrc: ["'self'", 'blob:'],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  // A little above the file limit, so that the file's own message is given first.
+  app.use(express.json({ limit: MOST_BYTES + 1024 }));
+  app.use(express.text({ type: 'text/plain', limit: MOST_BYTES + 1024 }));
+  app.useGlobalFilters(new ErrorFilter());
+  serveWeb(app, config.webFolder);
+  await app.init();
+  seedDemo(app.get(BuildStore), app.get(CatalogueStore));
+  return {
+    app,
+    close: async () => {
+      await app.close();
+      open.close();
+    },
+  };
+}

@@ -1,0 +1,48 @@
+import { BadInput, NotFound } from '@brookrain/core';
+import type { ErrorReply } from '@brookrain/contract';
+import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
+import type { Response } from 'express';
+import { RefusedRequest, badInput, notFound } from './errors.ts';
+
+interface BodyError {
+  readonly type?: string;
+  readonly status?: number;
+  readonly message?: string;
+}
+
+/** Turns every error into a reply of the contract; nothing internal leaks. */
+@Catch()
+export class ErrorFilter implements ExceptionFilter {
+  private readonly logger = new Logger('Request');
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const refused = this.translate(error);
+    response.status(refused.status).json(refused.reply);
+  }
+
+  private translate(error: unknown): RefusedRequest {
+    if (error instanceof RefusedRequest) return error;
+    if (error instanceof BadInput) return badInput([{ path: error.where, message: error.message }]);
+    if (error instanceof NotFound) return badInput([{ path: error.where, message: error.message }]);
+    const body = error as BodyError;
+    const status = error instanceof HttpException ? error.getStatus() : body?.status;
+    if (body?.type === 'entity.too.large' || status === 413) {
+      return new RefusedRequest(413, { code: 'too-large', message: 'the file is larger than 10 MB' });
+    }
+    if (body?.type === 'entity.parse.failed' || body?.type?.startsWith('encoding.') || body?.type?.startsWith('charset.')) {
+      return badInput([{ path: '', message: `the request is not valid JSON: ${String(body.message).slice(0, 200)}` }]);
+    }
+    if (status === 404) return notFound('there is nothing here');
+    if (status !== undefined && status >= 400 && status < 500) {
+      const message = String(body.message).slice(0, 200);
+      return new RefusedRequest(status, { code: 'bad-input', message });
+    }
+    this.logger.error(error instanceof Error ? error.stack : String(error));
+    const reply: ErrorReply = {
+      code: 'internal',
+      message: 'the server could not do this; nothing was changed',
+    };
+    return new RefusedRequest(500, reply);
+  }
+}

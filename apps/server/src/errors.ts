@@ -1,0 +1,27 @@
+import type { ConflictReply, ErrorReply, Issue } from '@brookrain/contract';
+
+/** A request that is answered with an error of the contract. */
+export class RefusedRequest extends Error {
+  readonly status: number;
+  readonly reply: ErrorReply | ConflictReply;
+  constructor(status: number, reply: ErrorReply | ConflictReply) {
+    super(reply.message);
+    this.name = 'RefusedRequest';
+    this.status = status;
+    this.reply = reply;
+  }
+}
+
+/** 400 with every place that is wrong. */
+export function badInput(issues: readonly Issue[]): RefusedRequest {
+  const first = issues[0];
+  const message = first
+    ? `${first.path === '' ? '' : `${first.path}: `}${first.message}`
+    : 'the input cannot be accepted';
+  return new RefusedRequest(400, { code: 'bad-input', message, issues });
+}
+
+/** 404 for a thing that is not there. */
+export function notFound(message: string): RefusedRequest {
+  return new RefusedRequest(404, { code: 'not-found', message });
+}

@@ -1,0 +1,71 @@
+import { type Evaluation, type UnitSystem, evaluate, partsList, wireList } from '@brookrain/core';
+import type { BuildReply } from '@brookrain/contract';
+import { Controller, Get, Header, Inject, Param, Query, Res, StreamableFile } from '@nestjs/common';
+import type { Response } from 'express';
+import { BuildStore } from '../builds/buildStore.ts';
+import { CatalogueStore } from '../catalogue/catalogueStore.ts';
+import { csvText } from './csvText.ts';
+import { SheetPage } from './sheetPage.ts';
+import { writeWorkSheet } from './workSheet.ts';
+
+const fileName = (name: string): string => name.replace(/[^\w-]+/g, '-').toLowerCase() || 'build';
+
+@Controller('api/builds/:id')
+export class ExportsController {
+  constructor(
+    @Inject(BuildStore) private readonly store: BuildStore,
+    @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
+  ) {}
+
+  private evaluated(id: string): { build: BuildReply; evaluation: Evaluation } {
+    const build = this.store.read(id);
+    return { build, evaluation: evaluate(build.document, this.catalogue.all()) };
+  }
+
+  private name(response: Response, build: BuildReply, rest: string): void {
+    response.setHeader(
+      'content-disposition',
+      `attachment; filename="${fileName(build.document.name)}-${rest}"`,
+    );
+  }
+
+  @Get('parts.csv')
+  @Header('content-type', 'text/csv; charset=utf-8')
+  parts(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
+    const { build, evaluation } = this.evaluated(id);
+    this.name(response, build, 'parts.csv');
+    return csvText(partsList(build.document, this.catalogue.all(), evaluation));
+  }
+
+  @Get('wires.csv')
+  @Header('content-type', 'text/csv; charset=utf-8')
+  wires(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
+    const { build, evaluation } = this.evaluated(id);
+    this.name(response, build, 'wires.csv');
+    return csvText(wireList(evaluation));
+  }
+
+  @Get('work-sheet.pdf')
+  @Header('content-type', 'application/pdf')
+  async workSheet(
+    @Param('id') id: string,
+    @Query('units') units: string | undefined,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    const { build, evaluation } = this.evaluated(id);
+    const system: UnitSystem = units === 'us' ? 'us' : 'metric';
+    const sheet = new SheetPage({
+      title: `${build.document.name}: fuel and pump circuit`,
+      footer: `Brookrain · ${build.document.name} · revision ${build.revision}`,
+    });
+    writeWorkSheet({
+      sheet,
+      document: build.document,
+      revision: build.revision,
+      evaluation,
+      units: system,
+    });
+    this.name(response, build, 'work-sheet.pdf');
+    return new StreamableFile(await sheet.bytes());
+  }
+}

@@ -1,0 +1,49 @@
+import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** A build as it stands: its newest document and revision. */
+export const builds = sqliteTable('builds', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  description: text('description').notNull(),
+  revision: integer('revision').notNull(),
+  document: text('document').notNull(),
+  demo: integer('demo', { mode: 'boolean' }).notNull().default(false),
+  updatedAt: text('updated_at').notNull(),
+});
+
+/** Every accepted edit; never changed. */
+export const buildRevisions = sqliteTable(
+  'build_revisions',
+  {
+    buildId: text('build_id')
+      .notNull()
+      .references(() => builds.id),
+    number: integer('number').notNull(),
+    kind: text('kind', { enum: ['create', 'edit', 'undo', 'redo'] }).notNull(),
+    /** revision that an undo takes back or a redo puts back */
+    target: integer('target'),
+    author: text('author').notNull(),
+    time: text('time').notNull(),
+    words: text('words').notNull(),
+    command: text('command'),
+    patch: text('patch').notNull(),
+    hash: text('hash').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.buildId, table.number] })],
+);
+
+/** Immutable revisions of catalogue items. */
+export const catalogueItems = sqliteTable(
+  'catalogue_items',
+  {
+    id: text('id').notNull(),
+    revision: integer('revision').notNull(),
+    category: text('category').notNull(),
+    item: text('item').notNull(),
+    hash: text('hash').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.id, table.revision] }),
+    index('catalogue_items_category').on(table.category),
+  ],
+);

@@ -1,0 +1,2 @@
+/** Injection token of the open database. */
+export const DATABASE = Symbol('database');

@@ -1,0 +1,47 @@
+import {
+  type UnitKind,
+  type UnitSystem,
+  displayUnits,
+  formatQuantity,
+  fromSI,
+  formatFigure,
+} from '../quantities/index.ts';
+import type { Measure } from './finding.ts';
+
+/** Units that suit small values better than the usual display unit. */
+function unitFor(measure: Measure, system: UnitSystem): string {
+  const size = Math.abs(measure.value);
+  if (measure.kind === 'length' && size < 1) return system === 'us' ? 'in' : size < 1e-3 ? 'µm' : 'mm';
+  if (measure.kind === 'resistance' && size >= 1) return 'Ω';
+  if (measure.kind === 'time' && size >= 1) return 's';
+  return displayUnits[system][measure.kind];
+}
+
+/** A measure as a person reads it; shares are given in per cent. */
+export function formatMeasure(measure: Measure, system: UnitSystem, digits = 3): string {
+  if (measure.kind === 'ratio') {
+    return `${formatFigure(fromSI(measure.value, 'ratio', '%'), digits)} %`;
+  }
+  const unit = unitFor(measure, system);
+  const shown = formatQuantity({ value: measure.value, kind: measure.kind, unit, digits });
+  return shown.unit === '' ? shown.figure : `${shown.figure} ${shown.unit}`;
+}
+
+/** Ratios that are plain numbers and not shares, by result key. */
+const plainRatios = /(AirFuelRatio|turnDown|fuelFactor|reynolds)$/;
+
+/** Kind under which a result is shown: an air-fuel ratio is a number, not a per cent. */
+export const shownKind = (key: string, kind: UnitKind): UnitKind =>
+  kind === 'ratio' && plainRatios.test(key) ? 'count' : kind;
+
+/** Fills the {placeholders} of a sentence with its numbers in the reader's units. */
+export function fillSentence(
+  text: string,
+  numbers: Readonly<Record<string, Measure>>,
+  system: UnitSystem,
+): string {
+  return text.replace(/\{(\w+)\}/g, (whole, name: string) => {
+    const measure = numbers[name];
+    return measure ? formatMeasure(measure, system) : whole;
+  });
+}
