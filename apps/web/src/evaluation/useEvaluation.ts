@@ -1,0 +1,50 @@
+import type { BuildDocument, Catalogue } from '@brookrain/core';
+import { type Remote, wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { EvaluationWorker, WorkerAnswer } from './evaluationWorker.ts';
+
+let remote: Remote<EvaluationWorker> | undefined;
+let toldCatalogue: Catalogue | undefined;
+
+function theWorker(): Remote<EvaluationWorker> {
+  remote ??= wrap<EvaluationWorker>(
+    new Worker(new URL('./evaluationWorker.ts', import.meta.url), { type: 'module' }),
+  );
+  return remote;
+}
+
+export interface Evaluated extends WorkerAnswer {
+  /** the document that this belongs to */
+  readonly document: BuildDocument;
+}
+
+/**
+ * Evaluates a document in the worker whenever it changes; keeps the last answer meanwhile.
+ * Edits that arrive while one is being computed are answered by the newest only.
+ */
+export function useEvaluation(
+  build: string,
+  document: BuildDocument,
+  catalogue: Catalogue,
+): { evaluated: Evaluated | undefined; failed: string | undefined } {
+  const [evaluated, setEvaluated] = useState<Evaluated>();
+  const [failed, setFailed] = useState<string>();
+  const newest = useRef<BuildDocument>(document);
+  useEffect(() => {
+    newest.current = document;
+    const worker = theWorker();
+    const run = async (): Promise<void> => {
+      if (toldCatalogue !== catalogue) {
+        toldCatalogue = catalogue;
+        await worker.setCatalogue(catalogue);
+      }
+      const answer = await worker.evaluate(build, document);
+      if (newest.current === document) {
+        setEvaluated({ ...answer, document });
+        setFailed(undefined);
+      }
+    };
+    run().catch((error: unknown) => setFailed(error instanceof Error ? error.message : String(error)));
+  }, [build, document, catalogue]);
+  return { evaluated, failed };
+}

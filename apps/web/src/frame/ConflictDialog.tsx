@@ -1,0 +1,51 @@
+import { Dialog } from 'radix-ui';
+import { describeCommand } from '@brookrain/core';
+import { useBuild } from '../build/BuildContext.ts';
+
+/** Shown when someone else changed the build first: both versions, and re-apply. */
+export function ConflictDialog() {
+  const { conflict, reapply, dropConflict } = useBuild();
+  return (
+    <Dialog.Root open={conflict !== undefined} onOpenChange={(open) => !open && dropConflict()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content className="fixed left-1/2 top-1/2 z-50 w-[460px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-ink bg-paper p-4">
+          <Dialog.Title className="text-[17px] font-medium">
+            Someone else changed this build first
+          </Dialog.Title>
+          <Dialog.Description className="mt-1 text-second">
+            You now see the newest version. Your edit was not made yet; nothing of theirs is lost.
+          </Dialog.Description>
+          {conflict && (
+            <dl className="mt-3 space-y-2">
+              <div>
+                <dt className="text-[13px] text-second">Changed meanwhile</dt>
+                {conflict.since.map((change, i) => (
+                  <dd key={i}>
+                    {change.words} <span className="text-second">by {change.author}</span>
+                  </dd>
+                ))}
+              </div>
+              {conflict.command && (
+                <div>
+                  <dt className="text-[13px] text-second">Your edit</dt>
+                  <dd>{describeCommand(conflict.command)}</dd>
+                </div>
+              )}
+            </dl>
+          )}
+          <div className="mt-4 flex gap-2">
+            {conflict?.command && (
+              <button type="button" className="act act-main" onClick={reapply}>
+                Re-apply my edit
+              </button>
+            )}
+            <button type="button" className="act" onClick={dropConflict}>
+              Leave it as it is now
+            </button>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

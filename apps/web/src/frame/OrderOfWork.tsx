@@ -1,0 +1,40 @@
+import { NavLink } from 'react-router';
+import { useBuild } from '../build/BuildContext.ts';
+import { stageList, stageOf, stateInWords } from './stages.ts';
+
+/** The stages in the order people work, each with its state in words. */
+export function OrderOfWork() {
+  const { id, evaluation } = useBuild();
+  return (
+    <nav
+      aria-label="Order of work"
+      className="w-[160px] shrink-0 overflow-y-auto border-r-[0.75px] border-hair py-2 max-[900px]:flex max-[900px]:w-full max-[900px]:overflow-x-auto max-[900px]:border-r-0 max-[900px]:border-b-[0.75px]"
+    >
+      {stageList.map((stage, index) => {
+        const findings =
+          stage.id === 'margins'
+            ? evaluation.findings
+            : evaluation.findings.filter((f) => stageOf(f) === stage.id);
+        const words = stage.id === 'take-away' ? 'sheet, lists, file' : stateInWords(findings);
+        const bad = findings.some((f) => f.severity !== 'note') && stage.id !== 'take-away';
+        return (
+          <NavLink
+            key={stage.id}
+            to={`/builds/${id}/${stage.id}`}
+            className={({ isActive }) =>
+              `block border-l-[3px] px-3 py-1.5 max-[900px]:shrink-0 max-[900px]:border-b-[3px] max-[900px]:border-l-0 max-[900px]:py-3 ${isActive ? 'border-moss bg-panel font-medium' : 'border-transparent hover:bg-panel'}`
+            }
+          >
+            <span className="mr-1.5 inline-block w-3 text-second">{index + 1}</span>
+            {stage.name}
+            <span
+              className={`block pl-[18px] text-[12px] font-normal leading-4 ${bad ? 'text-signal' : 'text-second'}`}
+            >
+              {words}
+            </span>
+          </NavLink>
+        );
+      })}
+    </nav>
+  );
+}

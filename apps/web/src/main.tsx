@@ -1,0 +1,32 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { Toaster } from 'sonner';
+import './app/styles.css';
+import { router } from './app/router.tsx';
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { staleTime: Infinity, retry: 1, refetchOnWindowFocus: false } },
+});
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{
+          style: {
+            background: 'var(--panel)',
+            color: 'var(--ink)',
+            border: '1.5px solid var(--ink)',
+            borderRadius: 2,
+            boxShadow: 'none',
+            font: '14px/20px var(--font-sans)',
+          },
+        }}
+      />
+    </QueryClientProvider>
+  </StrictMode>,
+);

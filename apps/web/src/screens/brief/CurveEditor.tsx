@@ -1,0 +1,158 @@
+import type { CurvePoint, UnitKind } from '@brookrain/core';
+import { scaleLinear } from 'd3-scale';
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { useBuild } from '../../build/BuildContext.ts';
+
+type Props = {
+  title: string;
+  path: string;
+  points: readonly CurvePoint[];
+  /** highest value drawn, SI */
+  top: number;
+  /** what a value means beside the point, for example its pressure */
+  read: (value: number) => string;
+  range: { readonly low: number; readonly high: number };
+  maxSpeed: number;
+  kind?: UnitKind;
+};
+
+const W = 372;
+const H = 236;
+const box = { left: 40, right: 12, top: 14, bottom: 26 };
+const RPM_STEP = 50;
+const VALUE_STEP = 0.01;
+
+const clamp = (value: number, low: number, high: number): number =>
+  Math.min(high, Math.max(low, value));
+const rounded = (value: number, step: number): number => Math.round(value / step) * step;
+
+/** A curve sketched with a few points: dragged, or stepped by arrow keys. One edit on drop. */
+export function CurveEditor({ title, path, points, top, read, range, maxSpeed }: Props) {
+  const { edit } = useBuild();
+  const svg = useRef<SVGSVGElement>(null);
+  const [held, setHeld] = useState<{ index: number; points: readonly CurvePoint[] }>();
+  const [focused, setFocused] = useState<number>();
+  const shown = held?.points ?? points;
+  const x = scaleLinear([0, maxSpeed * 60], [box.left, W - box.right]);
+  const y = scaleLinear([0, top], [H - box.bottom, box.top]);
+  const rpm = (point: CurvePoint): number => point.speed.value * 60;
+
+  const moved = (index: number, speedRpm: number, value: number): CurvePoint[] => {
+    const before = shown[index - 1];
+    const after = shown[index + 1];
+    const low = before ? rpm(before) + RPM_STEP : 0;
+    const high = after ? rpm(after) - RPM_STEP : maxSpeed * 60;
+    const next: CurvePoint = {
+      speed: { value: clamp(rounded(speedRpm, RPM_STEP), low, high) / 60, unit: 'rpm' },
+      value: {
+        value: clamp(Number(rounded(value, VALUE_STEP).toFixed(4)), range.low, range.high),
+        unit: '%',
+      },
+    };
+    return shown.map((p, i) => (i === index ? next : p));
+  };
+  const commit = (): void => {
+    if (held) edit({ name: 'set', path, value: held.points });
+    setHeld(undefined);
+  };
+  const onMove = (event: PointerEvent): void => {
+    if (!held || !svg.current) return;
+    const rect = svg.current.getBoundingClientRect();
+    const px = ((event.clientX - rect.left) / rect.width) * W;
+    const py = ((event.clientY - rect.top) / rect.height) * H;
+    setHeld({ index: held.index, points: moved(held.index, x.invert(px), y.invert(py)) });
+  };
+  const onKey = (event: KeyboardEvent, index: number): void => {
+    const step = event.shiftKey ? 5 : 1;
+    const by: Record<string, [number, number]> = {
+      ArrowUp: [0, VALUE_STEP * step],
+      ArrowDown: [0, -VALUE_STEP * step],
+      ArrowRight: [RPM_STEP * step, 0],
+      ArrowLeft: [-RPM_STEP * step, 0],
+    };
+    const change = by[event.key];
+    if (!change) return;
+    event.preventDefault();
+    const point = shown[index]!;
+    setHeld({
+      index,
+      points: moved(index, rpm(point) + change[0], point.value.value + change[1]),
+    });
+  };
+
+  const lead = held?.index ?? focused;
+  return (
+    <figure>
+      <figcaption className="flex justify-between gap-2">
+        <span className="font-medium">{title}</span>
+        <span className="text-second">
+          {lead === undefined
+            ? 'drag a point, or step it with arrow keys'
+            : `${Math.round(rpm(shown[lead]!))} rpm, ${read(shown[lead]!.value.value)}`}
+        </span>
+      </figcaption>
+      <svg
+        ref={svg}
+        viewBox={`0 0 ${W} ${H}`}
+        className="mt-1 w-full touch-none border-[0.75px] border-hair"
+        onPointerMove={onMove}
+        onPointerUp={commit}
+        onPointerCancel={() => setHeld(undefined)}
+      >
+        {y.ticks(5).map((value) => (
+          <g key={value}>
+            <line x1={box.left} x2={W - box.right} y1={y(value)} y2={y(value)} stroke="var(--hair)" strokeWidth="0.75" />
+            <text x={box.left - 5} y={y(value) + 4} textAnchor="end">
+              {read(value)}
+            </text>
+          </g>
+        ))}
+        {x.ticks(6).map((value) => (
+          <text key={value} x={x(value)} y={H - 8} textAnchor="middle">
+            {value}
+          </text>
+        ))}
+        <path
+          d={shown.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(rpm(p))} ${y(p.value.value)}`).join('')}
+          fill="none"
+          stroke="var(--moss)"
+          strokeWidth="1.5"
+        />
+        {shown.map((point, index) => (
+          <g
+            key={index}
+            role="slider"
+            tabIndex={0}
+            aria-label={`${title}, point ${index + 1}`}
+            aria-valuenow={Math.round(point.value.value * 100)}
+            aria-valuetext={`${Math.round(rpm(point))} rpm, ${read(point.value.value)}`}
+            className="cursor-grab"
+            onPointerDown={(event) => {
+              event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
+              event.currentTarget.focus();
+              setHeld({ index, points: shown });
+            }}
+            onFocus={() => setFocused(index)}
+            onKeyDown={(event) => onKey(event, index)}
+            onKeyUp={commit}
+            onBlur={() => {
+              setFocused(undefined);
+              commit();
+            }}
+          >
+            <circle cx={x(rpm(point))} cy={y(point.value.value)} r="13" fill="transparent" />
+            <rect
+              x={x(rpm(point)) - 4.5}
+              y={y(point.value.value) - 4.5}
+              width="9"
+              height="9"
+              fill={lead === index ? 'var(--moss)' : 'var(--paper)'}
+              stroke="var(--moss)"
+              strokeWidth="1.5"
+            />
+          </g>
+        ))}
+      </svg>
+    </figure>
+  );
+}

@@ -1,0 +1,50 @@
+import type { Severity } from '@brookrain/core';
+import { formatMeasure } from '@brookrain/core';
+import { useSearchParams } from 'react-router';
+import { useBuild } from '../../build/BuildContext.ts';
+import { FindingNote } from '../../ui/FindingNote.tsx';
+import { Screen } from '../../ui/Screen.tsx';
+import { useUnits } from '../../ui/preferences.ts';
+import { LadderDrawing } from './LadderDrawing.tsx';
+
+const headings: Record<Severity, string> = { stop: 'Stops', warn: 'Warnings', note: 'Notes' };
+
+/** The honest capability of the build, and everything wrong or tight in one place. */
+export function MarginsScreen() {
+  const { evaluation, ladder } = useBuild();
+  const [units] = useUnits();
+  const [query] = useSearchParams();
+  const marked = query.get('rung');
+  const first = ladder.rungs.find((r) => r.power !== null);
+  const lead = !first
+    ? 'No check fails over the range that was tried.'
+    : first.always
+      ? `${first.label} fails at any power: cure it first.`
+      : `As built on paper this holds to ${formatMeasure({ value: first.power!, kind: 'power' }, units)}; then ${first.label.toLowerCase()} gives out.`;
+  return (
+    <Screen title="Margins" lead={lead}>
+      <div className="grid grid-cols-[minmax(340px,460px)_1fr] gap-8 max-[900px]:grid-cols-1">
+        <LadderDrawing ladder={ladder} marked={marked} />
+        <div>
+          {evaluation.findings.length === 0 && (
+            <p>Nothing is wrong or tight. The ladder shows what is left in hand.</p>
+          )}
+          {(['stop', 'warn', 'note'] as const).map((severity) => {
+            const findings = evaluation.findings.filter((f) => f.severity === severity);
+            if (findings.length === 0) return null;
+            return (
+              <section key={severity} className="mb-4">
+                <h2>
+                  {headings[severity]} <span className="font-normal text-second">{findings.length}</span>
+                </h2>
+                {findings.map((finding) => (
+                  <FindingNote key={finding.id} finding={finding} />
+                ))}
+              </section>
+            );
+          })}
+        </div>
+      </div>
+    </Screen>
+  );
+}

@@ -1,0 +1,211 @@
+import { type SizedGroup, type SizedWire, formatMeasure, lookUp, newestOf, refOf } from '@brookrain/core';
+import { useState } from 'react';
+import { useBuild } from '../../build/BuildContext.ts';
+import { Cautions } from '../../ui/Cautions.tsx';
+import { ChoiceField } from '../../ui/ChoiceField.tsx';
+import { Figure } from '../../ui/Figure.tsx';
+import { FindingNote } from '../../ui/FindingNote.tsx';
+import { QuantityField } from '../../ui/QuantityField.tsx';
+import { Screen } from '../../ui/Screen.tsx';
+import { useUnits } from '../../ui/preferences.ts';
+import { WireLengthField } from './WireLengthField.tsx';
+import { WiringDrawing } from './WiringDrawing.tsx';
+
+const AUTO = 'auto';
+
+/** The five criteria of the selected wire. */
+function Criteria({ sized }: { sized: SizedWire }) {
+  const [units] = useUnits();
+  return (
+    <table className="w-full text-[13px]">
+      <thead className="sr-only">
+        <tr>
+          <th>criterion</th>
+          <th>value</th>
+          <th>limit</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sized.criteria.map((criterion) => (
+          <tr key={criterion.name} className="rule">
+            <td className="py-1">
+              <span aria-hidden="true" className={`mr-1 inline-block w-3 ${criterion.verdict === 'fails' ? 'text-signal' : 'text-moss'}`}>
+                {{ passes: '✓', fails: '✕', 'cannot judge': '?' }[criterion.verdict]}
+              </span>
+              {criterion.name}
+              <span className="sr-only">, {criterion.verdict}</span>
+            </td>
+            <td className="py-1 text-right">{formatMeasure({ value: criterion.measured, kind: criterion.kind }, units)}</td>
+            <td className="py-1 pl-2 text-right text-second">
+              {criterion.name === 'current' || criterion.name === 'mechanical minimum' ? '≥ ' : '≤ '}
+              {formatMeasure({ value: criterion.limit, kind: criterion.kind }, units)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How every size would do for the run, so that the choice is seen. */
+function Sizes({ group, chosen }: { group: SizedGroup; chosen: string }) {
+  const [units] = useUnits();
+  return (
+    <table className="table-lined w-full">
+      <thead>
+        <tr>
+          <th>Size for the whole run</th>
+          <th>drop out and back</th>
+          <th>verdict</th>
+        </tr>
+      </thead>
+      <tbody>
+        {group.candidates.map((candidate) => (
+          <tr key={candidate.size.id} className={candidate.size.id === chosen ? 'bg-panel font-medium' : ''}>
+            <td>{candidate.size.size}</td>
+            <td>{formatMeasure({ value: candidate.drop, kind: 'voltage' }, units)}</td>
+            <td className={candidate.fails.length > 0 ? 'text-second' : 'text-moss'}>
+              {candidate.fails.length === 0 ? '✓ passes all five' : `✕ ${candidate.fails.join(', ')}`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** The pump's electrical circuit: fuse and wire by all criteria, trigger, voltage left over. */
+export function WiringScreen() {
+  const { document: build, catalogue, evaluation, edit } = useBuild();
+  const feed = evaluation.feeds[0];
+  const [picked, setPicked] = useState('');
+  if (!feed) return <Screen title="Pump wiring" lead="No pump is wired in this build yet.">{null}</Screen>;
+  const groups = [feed.main, feed.pumpGroup, feed.trigger];
+  const wires = groups.flatMap((g) => g.wires);
+  const selected =
+    wires.find((w) => w.wire.id === picked) ?? feed.pumpGroup.wires[1] ?? wires[0]!;
+  const group = groups.find((g) => g.wires.includes(selected))!;
+  const findings = evaluation.findings.filter((f) => f.where.startsWith('wiring'));
+  const troubled = new Map(findings.map((f) => [f.where.slice('wiring:'.length), f.severity]));
+  const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
+  const sizes = newestOf(catalogue, 'wire');
+  const blades = newestOf(catalogue, 'fuse').filter((f) => f.style === 'blade');
+  return (
+    <Screen
+      title="Pump wiring"
+      lead="Battery, main fuse, stud, fuse, relay, pump, ground, and what the ECU switches."
+      inspector={
+        <>
+          <h2>{selected.wire.name}</h2>
+          <p className="text-[13px] text-second">
+            {selected.wire.from.terminal} to {selected.wire.to.terminal}, behind {selected.task.protection.designation.toLowerCase()}
+          </p>
+          <div className="mt-2 space-y-1.5">
+            <ChoiceField
+              wide
+              label="Size"
+              value={selected.chosenByHand ? selected.size.id : AUTO}
+              choices={[
+                { value: AUTO, label: `by the rules${selected.chosenByHand ? '' : `: ${selected.size.size}`}` },
+                ...sizes.map((s) => ({ value: s.id, label: s.size })),
+              ]}
+              onChoose={(id) =>
+                edit({
+                  name: 'choose-wire',
+                  wireId: selected.wire.id,
+                  size: id === AUTO ? null : refOf(sizes.find((s) => s.id === id)!),
+                })
+              }
+            />
+            <WireLengthField key={selected.wire.id} sized={selected} />
+          </div>
+          <div className="mt-2">
+            <Criteria sized={selected} />
+          </div>
+          <dl className="rule mt-2 space-y-1 pt-2">
+            <div className="flex justify-between gap-2">
+              <dt>Conductor temperature</dt>
+              <dd>
+                <Figure of={`wire.${selected.wire.id}.temperature`} />
+              </dd>
+            </div>
+            <div className="flex justify-between gap-2">
+              <dt>May carry</dt>
+              <dd>
+                <Figure of={`wire.${selected.wire.id}.ampacity`} />
+              </dd>
+            </div>
+          </dl>
+          <div className="rule mt-3 space-y-1.5 pt-3">
+            <h2>Pump feed</h2>
+            <ChoiceField
+              label="Pump fuse"
+              value={feed.fuseChosenByHand ? feed.fuse.fuse.id : AUTO}
+              choices={[
+                { value: AUTO, label: `by the rules${feed.fuseChosenByHand ? '' : `: ${feed.fuse.fuse.rating} A`}` },
+                ...blades.map((f) => ({ value: f.id, label: `${f.rating} A` })),
+              ]}
+              onChoose={(id) => edit({ name: 'choose-fuse', feedId: feed.feed.id, item: id === AUTO ? null : refOf(blades.find((f) => f.id === id)!) })}
+            />
+            <ChoiceField
+              label="Coil switched"
+              value={feed.feed.trigger}
+              choices={[
+                { value: 'low-side', label: 'low side' },
+                { value: 'high-side', label: 'high side' },
+              ]}
+              onChoose={(value) => edit({ name: 'set', path: 'power.pumpFeeds.0.trigger', value })}
+            />
+            <ChoiceField
+              label="Inertia switch"
+              value={feed.feed.inertiaSwitch ? 'yes' : 'no'}
+              choices={[
+                { value: 'yes', label: 'in the coil feed' },
+                { value: 'no', label: 'none' },
+              ]}
+              onChoose={(value) => edit({ name: 'set', path: 'power.pumpFeeds.0.inertiaSwitch', value: value === 'yes' })}
+            />
+            <ChoiceField
+              label="Wire sizes"
+              value={build.power.wireSystem}
+              choices={[
+                { value: 'metric', label: 'mm²' },
+                { value: 'awg', label: 'AWG' },
+              ]}
+              onChoose={(value) => edit({ name: 'set', path: 'power.wireSystem', value })}
+            />
+            <QuantityField label="Drop allowed in wire" path="limits.pumpFeedDrop" kind="voltage" value={build.limits.pumpFeedDrop} unit="V" />
+          </div>
+          <dl className="rule mt-3 space-y-1 pt-2">
+            {[
+              ['Drop in the pump feed', 'wire.pumpFeed.drop'],
+              ['Battery to pump and back', 'wire.pumpFeed.seriesResistance'],
+              ['Voltage at the pump, peak', 'pump.peak.voltage'],
+              ['Pump flow that results', 'pump.peak.flowAvailable'],
+              ['Relay coil', 'relay.pumpFeed.coilCurrent'],
+            ].map(([name, key]) => (
+              <div key={key} className="flex justify-between gap-2">
+                <dt>{name}</dt>
+                <dd>
+                  <Figure of={key!} />
+                </dd>
+              </div>
+            ))}
+          </dl>
+          <Cautions place="wiring" />
+        </>
+      }
+    >
+      <WiringDrawing feed={feed} wires={wires} selected={selected.wire.id} select={setPicked} troubled={troubled} ecuName={ecu.designation} pumpName={feed.pump.designation} />
+      <div className="grid grid-cols-2 gap-6 max-[900px]:grid-cols-1">
+        <Sizes group={group} chosen={selected.size.id} />
+        <div>
+          {findings.length === 0 && <p className="text-second">Nothing stands against this wiring.</p>}
+          {findings.map((finding) => (
+            <FindingNote key={finding.id} finding={finding} />
+          ))}
+        </div>
+      </div>
+    </Screen>
+  );
+}

@@ -1,0 +1,35 @@
+import { useId } from 'react';
+
+type Props<Value extends string> = {
+  label: string;
+  value: Value;
+  choices: readonly { readonly value: Value; readonly label: string }[];
+  onChoose: (value: Value) => void;
+  wide?: boolean;
+};
+
+/** One of a few, by the platform's own list. */
+export function ChoiceField<Value extends string>(props: Props<Value>) {
+  const { label, value, choices, onChoose, wide = false } = props;
+  const id = useId();
+  return (
+    <label
+      htmlFor={id}
+      className={wide ? 'block' : 'grid grid-cols-[1fr_128px] items-center gap-2'}
+    >
+      <span className={wide ? 'text-[13px] text-second' : ''}>{label}</span>
+      <select
+        id={id}
+        className="field"
+        value={value}
+        onChange={(event) => onChoose(event.target.value as Value)}
+      >
+        {choices.map((choice) => (
+          <option key={choice.value} value={choice.value}>
+            {choice.label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

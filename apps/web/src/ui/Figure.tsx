@@ -1,0 +1,49 @@
+import { type Result, formatMeasure, shownKind } from '@brookrain/core';
+import { Popover } from 'radix-ui';
+import { useBuild } from '../build/BuildContext.ts';
+import { Working } from './Working.tsx';
+import { useUnits } from './preferences.ts';
+
+/** A computed figure; opens its working on click or Enter. */
+export function Figure({ of, digits = 3 }: { of: string; digits?: number }) {
+  const { results, settling } = useBuild();
+  const [units] = useUnits();
+  const result = results.get(of);
+  if (!result) return <span className="text-second">not solved</span>;
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        className={`figure-button ${settling ? 'text-second' : ''}`}
+        aria-label={`${result.label}: ${show(result, units, digits)}. Show the working`}
+        data-figure={of}
+      >
+        {split(show(result, units, digits))}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          className="settle z-30 w-[380px] max-w-[94vw] border border-ink bg-paper p-3"
+          sideOffset={4}
+          collisionPadding={8}
+        >
+          <Working result={result} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function show(result: Result, units: 'metric' | 'us', digits: number): string {
+  const kind = shownKind(result.key, result.kind);
+  return formatMeasure({ value: result.value, kind }, units, digits);
+}
+
+/** Figure first, unit lighter. */
+function split(text: string) {
+  const at = text.indexOf(' ');
+  if (at < 0) return text;
+  return (
+    <>
+      {text.slice(0, at)} <span className="text-second">{text.slice(at + 1)}</span>
+    </>
+  );
+}
