@@ -70,7 +70,8 @@ export class SheetPage {
 
   /** A caution with its own mark: a bar beside the text. */
   caution(when: string, text: string): void {
-    this.pdf.font('plain').fontSize(8.5);
+    // Measured in the wider bold face, since the sentence starts in it.
+    this.pdf.font('bold').fontSize(8.5);
     const inner = { width: WIDTH - 12 };
     const height = this.pdf.heightOfString(`${when}. ${text}`, inner) + 3;
     this.need(height);

@@ -24,6 +24,7 @@ export interface InjectorCandidate {
   readonly reasons: readonly Reason[];
   readonly peakDuty: number;
   readonly worstDuty: number;
+  readonly idleDuty: number;
   readonly idlePulse: number;
   readonly idleEffectivePulse: number;
 }
@@ -130,6 +131,7 @@ export function injectorCandidates(
       reasons,
       peakDuty: at(cases.peakPower).duty,
       worstDuty,
+      idleDuty: idle.duty,
       idlePulse: idle.pulse,
       idleEffectivePulse: idleEffective,
     };

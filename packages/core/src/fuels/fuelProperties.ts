@@ -25,6 +25,11 @@ export interface FuelProperties {
   readonly results: readonly Result[];
 }
 
+/** Short name of a fuel by what is in it: E10, M100. */
+export function fuelLabel(fuel: Fuel): string {
+  return fuel.kind === 'methanol' ? 'M100' : `E${Number((100 * fuel.ethanol.value).toFixed(1))}`;
+}
+
 /** A fuel at one temperature: kg/m³, Pa·s, absolute Pa. */
 export interface FluidState {
   readonly temperature: number;

@@ -5,12 +5,12 @@ import type { UnitKind } from './unitKinds.ts';
 const MINUS = '\u2212';
 const THIN_SPACE = '\u202f';
 
-/** A figure with so many significant digits, thousands set apart, no trailing zeros kept. */
-export function formatFigure(value: number, digits: number): string {
+/** A figure with so many significant digits (at most `most` decimals), thousands set apart. */
+export function formatFigure(value: number, digits: number, most = 9): string {
   if (!Number.isFinite(value)) return '–';
   if (value === 0) return '0';
   const magnitude = Math.floor(Math.log10(Math.abs(value)));
-  const decimals = Math.max(0, Math.min(9, digits - 1 - magnitude));
+  const decimals = Math.max(0, Math.min(most, digits - 1 - magnitude));
   const fixed = Math.abs(value).toFixed(decimals);
   const [whole, fraction] = fixed.split('.') as [string, string | undefined];
   const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE) : whole;
@@ -30,9 +30,14 @@ export function formatQuantity(input: {
   kind: UnitKind;
   unit: string;
   digits?: number;
+  decimals?: number;
 }): FormattedQuantity {
   return {
-    figure: formatFigure(fromSI(input.value, input.kind, input.unit), input.digits ?? 4),
+    figure: formatFigure(
+      fromSI(input.value, input.kind, input.unit),
+      input.digits ?? 4,
+      input.decimals,
+    ),
     unit: input.unit,
   };
 }

@@ -103,7 +103,7 @@ export const unitKinds = {
   resistance: [unit('Ω', 1, ['ohm', 'Ohm']), unit('mΩ', 1e-3, ['mohm'])],
   resistancePerLength: [unit('Ω/m', 1), unit('mΩ/m', 1e-3)],
   heatPerLength: [unit('W/m', 1)],
-  letThrough: [unit('A²s', 1)],
+  letThrough: [unit('A²s', 1), unit('kA²s', 1e3)],
   flowSlope: [unit('Pa·s/m³', 1), unit('kPa per 100 L/h', 1e3 / (0.1 / 3600))],
   hydraulicArea: [unit('m²', 1), unit('mm²', 1e-6)],
 } as const satisfies Record<string, readonly Unit[]>;

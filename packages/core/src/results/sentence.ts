@@ -12,6 +12,7 @@ import type { Measure } from './finding.ts';
 function unitFor(measure: Measure, system: UnitSystem): string {
   const size = Math.abs(measure.value);
   if (measure.kind === 'length' && size < 1) return system === 'us' ? 'in' : size < 1e-3 ? 'µm' : 'mm';
+  if (measure.kind === 'letThrough' && size >= 1e4) return 'kA²s';
   if (measure.kind === 'resistance' && size >= 1) return 'Ω';
   if (measure.kind === 'time' && size >= 1) return 's';
   return displayUnits[system][measure.kind];
@@ -23,7 +24,8 @@ export function formatMeasure(measure: Measure, system: UnitSystem, digits = 3):
     return `${formatFigure(fromSI(measure.value, 'ratio', '%'), digits)} %`;
   }
   const unit = unitFor(measure, system);
-  const shown = formatQuantity({ value: measure.value, kind: measure.kind, unit, digits });
+  const decimals = measure.kind === 'pressure' ? 2 : 4;
+  const shown = formatQuantity({ value: measure.value, kind: measure.kind, unit, digits, decimals });
   return shown.unit === '' ? shown.figure : `${shown.figure} ${shown.unit}`;
 }
 

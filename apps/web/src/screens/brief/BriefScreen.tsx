@@ -4,6 +4,7 @@ import {
   cycles,
   defaultCurves,
   formatMeasure,
+  fromSI,
   vehicleUses,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -72,6 +73,13 @@ export function BriefScreen() {
     const result = results.get(key);
     return result ? formatMeasure({ value: result.value, kind: result.kind }, units) : 'default';
   };
+  // What applies while a field is empty is read from the working that used it.
+  const usual = (key: string, name: string): string => {
+    const input = results.get(key)?.working.inputs.find((i) => i.name === name);
+    if (typeof input?.value !== 'number') return 'usual';
+    const kind = input.kind === 'ratio' ? 'count' : input.kind;
+    return formatMeasure({ value: input.value, kind }, units);
+  };
   const maxSpeed = Math.ceil((brief.limiterSpeed.value * 60) / 500 + 0.5) * (500 / 60);
   return (
     <Screen
@@ -85,7 +93,7 @@ export function BriefScreen() {
           points={brief.volumetricEfficiencyCurve}
           top={1.2}
           range={{ low: 0.2, high: 1.4 }}
-          read={(value) => `${Math.round(value * 100)} %`}
+          axis={{ full: 100, unit: '%' }}
           maxSpeed={maxSpeed}
         />
         {brief.boost.value > 0 ? (
@@ -95,7 +103,10 @@ export function BriefScreen() {
             points={brief.boostCurve}
             top={1.2}
             range={{ low: 0, high: 1.5 }}
-            read={(value) => formatMeasure({ value: value * brief.boost.value, kind: 'pressure' }, units)}
+            axis={{
+              full: fromSI(brief.boost.value, 'pressure', brief.boost.unit),
+              unit: brief.boost.unit,
+            }}
             maxSpeed={maxSpeed}
           />
         ) : (
@@ -142,8 +153,8 @@ export function BriefScreen() {
           <QuantityField label="at" path="brief.powerSpeed" kind="rotation" value={brief.powerSpeed} unit="rpm" />
           <QuantityField label="Limiter" path="brief.limiterSpeed" kind="rotation" value={brief.limiterSpeed} unit="rpm" />
           <QuantityField label="Idle" path="brief.idleSpeed" kind="rotation" value={brief.idleSpeed} unit="rpm" />
-          <QuantityField label="λ at full load" path="brief.lambdaFullLoad" kind="ratio" value={brief.lambdaFullLoad} unit="" whenEmpty="usual" />
-          <QuantityField label="Consumption on petrol" path="brief.specificConsumption" kind="specificConsumption" value={brief.specificConsumption} unit="g/kWh" whenEmpty="usual" />
+          <QuantityField label="λ at full load" path="brief.lambdaFullLoad" kind="ratio" value={brief.lambdaFullLoad} unit="" whenEmpty={usual('demand.byAir.peak.massFlow', 'lambda')} />
+          <QuantityField label="Consumption on petrol" path="brief.specificConsumption" kind="specificConsumption" value={brief.specificConsumption} unit="g/kWh" whenEmpty={usual('demand.byPower.peak.massFlow', 'specificConsumption')} />
         </section>
         <section className="space-y-1.5">
           <h3>Fuel and climate</h3>

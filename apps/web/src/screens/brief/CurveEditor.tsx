@@ -1,4 +1,4 @@
-import type { CurvePoint, UnitKind } from '@brookrain/core';
+import type { CurvePoint } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -9,16 +9,15 @@ type Props = {
   points: readonly CurvePoint[];
   /** highest value drawn, SI */
   top: number;
-  /** what a value means beside the point, for example its pressure */
-  read: (value: number) => string;
+  /** what the value 1 is on the axis (100 %, or the full boost), and the axis' unit */
+  axis: { readonly full: number; readonly unit: string };
   range: { readonly low: number; readonly high: number };
   maxSpeed: number;
-  kind?: UnitKind;
 };
 
 const W = 372;
-const H = 236;
-const box = { left: 40, right: 12, top: 14, bottom: 26 };
+const H = 200;
+const box = { left: 52, right: 12, top: 14, bottom: 26 };
 const RPM_STEP = 50;
 const VALUE_STEP = 0.01;
 
@@ -27,7 +26,7 @@ const clamp = (value: number, low: number, high: number): number =>
 const rounded = (value: number, step: number): number => Math.round(value / step) * step;
 
 /** A curve sketched with a few points: dragged, or stepped by arrow keys. One edit on drop. */
-export function CurveEditor({ title, path, points, top, read, range, maxSpeed }: Props) {
+export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }: Props) {
   const { edit } = useBuild();
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<{ index: number; points: readonly CurvePoint[] }>();
@@ -35,6 +34,14 @@ export function CurveEditor({ title, path, points, top, read, range, maxSpeed }:
   const shown = held?.points ?? points;
   const x = scaleLinear([0, maxSpeed * 60], [box.left, W - box.right]);
   const y = scaleLinear([0, top], [H - box.bottom, box.top]);
+  const read = (value: number): string => {
+    const shown = value * axis.full;
+    const digits = axis.full < 20 ? 2 : 0;
+    return `${Number(shown.toFixed(digits))} ${axis.unit}`;
+  };
+  const ticks = scaleLinear([0, top * axis.full], [0, 1])
+    .ticks(5)
+    .map((shown) => shown / axis.full);
   const rpm = (point: CurvePoint): number => point.speed.value * 60;
 
   const moved = (index: number, speedRpm: number, value: number): CurvePoint[] => {
@@ -99,7 +106,7 @@ export function CurveEditor({ title, path, points, top, read, range, maxSpeed }:
         onPointerUp={commit}
         onPointerCancel={() => setHeld(undefined)}
       >
-        {y.ticks(5).map((value) => (
+        {ticks.map((value) => (
           <g key={value}>
             <line x1={box.left} x2={W - box.right} y1={y(value)} y2={y(value)} stroke="var(--hair)" strokeWidth="0.75" />
             <text x={box.left - 5} y={y(value) + 4} textAnchor="end">
@@ -112,6 +119,9 @@ export function CurveEditor({ title, path, points, top, read, range, maxSpeed }:
             {value}
           </text>
         ))}
+        <text x={W - box.right} y={box.top - 2} textAnchor="end" fill="var(--second)">
+          over rpm
+        </text>
         <path
           d={shown.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(rpm(p))} ${y(p.value.value)}`).join('')}
           fill="none"

@@ -4,6 +4,7 @@ import {
   type SolvedCircuit,
   type ThroughElement,
   formatMeasure,
+  fuelLabel,
   runOf,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -126,7 +127,7 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
           <path d={`M${TANK.x + 4} ${FEED_Y + 50}q10-6 20 0t20 0t20 0t18 0`} fill="none" stroke="var(--moss)" strokeWidth="1.5" />
           <text x={TANK.x + TANK.width / 2} y={FEED_Y + 100} textAnchor="middle" style={{ fontSize: 13 }}>Tank</text>
           <text x={TANK.x + TANK.width / 2} y={FEED_Y + 118} textAnchor="middle" fill="var(--second)">
-            {evaluation.fluids[0]!.design.fuel.fuel.name.split(',')[0]}
+            {fuelLabel(evaluation.fluids[0]!.design.fuel.fuel)}
           </text>
         </g>
       )}
@@ -190,7 +191,7 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
             )}
             <line x1={middle} x2={middle} y1={y === FEED_Y ? y - 20 : y + 20} y2={y === FEED_Y ? labelY + 18 : labelY - 12} stroke="var(--hair)" strokeWidth="0.75" />
             <text x={middle} y={labelY} textAnchor="middle" style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}>
-              {element.name.replace(/^Fuel |^Pressure /, (m) => (m === 'Fuel ' ? '' : '')).replace(/^./, (c) => c.toUpperCase())}
+              {element.name.replace(/^(Fuel|Pressure) /, '').replace(/^./, (c) => c.toUpperCase())}
             </text>
             {showValue && (
               <text x={middle} y={labelY + 14} textAnchor="middle" fill="var(--second)">

@@ -5,7 +5,7 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const W = 740;
-const H = 400;
+const H = 560;
 const box = { left: 66, right: 10, top: 10, bottom: 42 };
 
 /** Fuel flow over speed and load; a cell is read by pointing at it or walking with arrow keys. */
@@ -21,11 +21,15 @@ export function DemandMapDrawing() {
   const highest = Math.max(...map.massFlow.flat());
   const wide = (W - box.left - box.right) / map.speeds.length;
   const high = (H - box.top - box.bottom) / map.loads.length;
+  const left = (s: number): number => box.left + s * wide;
   const shade = scaleLinear([0, highest], [4, 92]);
+  const rpm = scaleLinear(
+    [map.speeds[0]! * 60, map.speeds[map.speeds.length - 1]! * 60],
+    [left(0) + wide / 2, left(map.speeds.length - 1) + wide / 2],
+  );
   const cell = { s: Math.min(at.s, map.speeds.length - 1), l: Math.min(at.l, map.loads.length - 1) };
   const flow = map.massFlow[cell.s]![cell.l]!;
   const gauge = map.manifoldGauge[cell.s]![cell.l]!;
-  const left = (s: number): number => box.left + s * wide;
   const topOf = (l: number): number => H - box.bottom - (l + 1) * high;
   const walk = (ds: number, dl: number): void =>
     setAt({
@@ -75,14 +79,14 @@ export function DemandMapDrawing() {
             />
           )),
         )}
-        {map.speeds.map(
-          (speed, s) =>
-            s % 4 === 0 && (
-              <text key={s} x={left(s) + wide / 2} y={H - 24} textAnchor="middle">
-                {Math.round(speed * 60)}
-              </text>
-            ),
-        )}
+        {rpm.ticks(7).map((value) => (
+          <g key={value}>
+            <line x1={rpm(value)} x2={rpm(value)} y1={H - box.bottom} y2={H - box.bottom + 5} stroke="var(--edge)" strokeWidth="0.75" />
+            <text x={rpm(value)} y={H - 22} textAnchor="middle">
+              {value}
+            </text>
+          </g>
+        ))}
         <text x={box.left + (W - box.left) / 2} y={H - 6} textAnchor="middle" fill="var(--second)">
           engine speed, rpm
         </text>

@@ -1,4 +1,4 @@
-import { formatMeasure, refOf } from '@brookrain/core';
+import { formatMeasure, fromSI, refOf } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -13,7 +13,7 @@ import { Reasons, Verdict } from '../../ui/Verdict.tsx';
 import { useWalk } from '../../ui/useWalk.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
-const ROW = 38;
+const ROW = 46;
 const W = 760;
 const left = 92;
 const right = 300;
@@ -51,7 +51,7 @@ export function InjectorsScreen() {
             <Reasons reasons={selected.reasons} />
           </div>
           <dl className="mt-3 space-y-1">
-            <Line name="Rated" value={`${formatMeasure({ value: selected.item.ratedFlow, kind: 'volumeFlow' }, units)} at ${formatMeasure({ value: selected.item.ratedPressure, kind: 'pressure' }, units)}`} />
+            <Line name="Rated" value={`${Math.round(fromSI(selected.item.ratedFlow, 'volumeFlow', 'cc/min'))} cc/min at ${formatMeasure({ value: selected.item.ratedPressure, kind: 'pressure' }, units)}`} />
             <Line name="Test fluid" value={formatMeasure({ value: selected.item.ratedDensity, kind: 'density' }, units)} />
             <Line name="Driver" value={selected.item.driver === 'saturated' ? 'high impedance' : 'peak and hold'} />
             <Line name="Highest duty on the map" value={share(selected.worstDuty)} />
@@ -113,7 +113,9 @@ export function InjectorsScreen() {
         {[0, 0.2, 0.4, 0.6, 0.8, 1].map((value) => (
           <g key={value}>
             <line x1={x(value)} x2={x(value)} y1={24} y2={height - 18} stroke="var(--hair)" strokeWidth="0.75" />
-            <text x={x(value)} y={height - 4} textAnchor="middle">{`${value * 100} %`}</text>
+            {Math.abs(value - limit) > 0.1 && (
+              <text x={x(value)} y={height - 4} textAnchor="middle">{`${value * 100} %`}</text>
+            )}
           </g>
         ))}
         <text x={left} y={16} fill="var(--second)">duty, from idle to the worst point of the map</text>
@@ -121,7 +123,6 @@ export function InjectorsScreen() {
           const y = 26 + i * ROW;
           const isSelected = candidate === selected;
           const inBuild = candidate.item.id === row.item.id;
-          const low = 0.02;
           const over = candidate.worstDuty > limit;
           return (
             <g
@@ -141,28 +142,33 @@ export function InjectorsScreen() {
                 {inBuild ? 'in this build' : ''}
               </text>
               <rect
-                x={x(low)}
+                x={x(candidate.idleDuty)}
                 y={y + 14}
-                width={Math.max(2, x(candidate.worstDuty) - x(low))}
+                width={Math.max(2, x(candidate.worstDuty) - x(candidate.idleDuty))}
                 height="10"
                 fill={candidate.verdict === 'does not fit' ? 'none' : 'var(--moss)'}
                 stroke={candidate.verdict === 'does not fit' ? 'var(--edge)' : 'var(--moss)'}
                 strokeWidth="1.5"
               />
-              <text x={x(candidate.worstDuty) + 6} y={y + 24} fill={over ? 'var(--signal)' : 'var(--ink)'}>
+              <text
+                x={Math.min(x(candidate.worstDuty) + 6, W - right - 6)}
+                y={y + (x(candidate.worstDuty) + 44 > W - right ? 38 : 24)}
+                textAnchor={x(candidate.worstDuty) + 44 > W - right ? 'end' : 'start'}
+                fill={over ? 'var(--signal)' : 'var(--ink)'}
+              >
                 {share(candidate.worstDuty)}
               </text>
               <text x={W - right + 14} y={y + 24} style={{ fontSize: 13 }}>
                 {time(candidate.idlePulse)}
               </text>
               <text x={W - right + 92} y={y + 24} style={{ fontSize: 13 }} fill={candidate.verdict === 'does not fit' ? 'var(--second)' : 'var(--ink)'}>
-                {candidate.verdict === 'fits' ? '✓ fits' : candidate.verdict === 'tight' ? '~ large for idle' : candidate.item.driver === 'peak-hold' ? '✕ needs another driver' : '✕ too small'}
+                {candidate.verdict === 'fits' ? '✓ fits' : candidate.verdict === 'tight' ? candidate.worstDuty > limit - 0.05 ? '~ close to the limit' : '~ large for idle' : candidate.item.driver === 'peak-hold' ? '✕ needs another driver' : '✕ too small'}
               </text>
             </g>
           );
         })}
         <line x1={x(limit)} x2={x(limit)} y1={22} y2={height - 18} stroke="var(--signal)" strokeWidth="1.5" strokeDasharray="6 3" />
-        <text x={x(limit)} y={height - 4} textAnchor="middle" fill="var(--signal)">limit</text>
+        <text x={x(limit)} y={height - 4} textAnchor="middle" fill="var(--signal)">{`limit ${share(limit)}`}</text>
       </svg>
     </Screen>
   );

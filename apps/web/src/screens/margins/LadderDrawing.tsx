@@ -1,4 +1,5 @@
-import { type Ladder, formatMeasure } from '@brookrain/core';
+import { type Ladder, displayUnits, formatMeasure, fromSI, toSI } from '@brookrain/core';
+import { scaleLinear } from 'd3-scale';
 import { scaleTop } from '../../frame/powerScale.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
@@ -17,6 +18,11 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
   const rungs = ladder.rungs.filter((r) => r.power !== null && r.power <= most);
   const beyond = ladder.rungs.filter((r) => r.power === null || r.power > most);
   const power = (value: number): string => formatMeasure({ value, kind: 'power' }, units);
+  const unit = displayUnits[units].power;
+  const ticks = scaleLinear([0, fromSI(most, 'power', unit)], [0, 1])
+    .ticks(6)
+    .map((shown) => toSI(shown, 'power', unit))
+    .filter((value) => Math.abs(y(value) - y(ladder.targetPower)) > 24);
   const limit = (rung: Ladder['rungs'][number]): string => formatMeasure(rung.limit, units);
   // Labels are spread from the lowest power upward so that none lies on another.
   const labelY: number[] = [];
@@ -29,10 +35,9 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
     <figure>
       <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="img" aria-label="Limit ladder over power">
         <path d={`M${AXIS} ${top}V${H - bottom}`} stroke="var(--edge)" strokeWidth="1.5" />
-        {[0, 0.25, 0.5, 0.75, 1].map((share) => {
-          const value = Math.round((share * most) / 1e4) * 1e4;
+        {ticks.map((value) => {
           return (
-            <text key={share} x={AXIS - 34} y={y(value) + 4} textAnchor="end" fill="var(--second)">
+            <text key={value} x={AXIS - 34} y={y(value) + 4} textAnchor="end" fill="var(--second)">
               {power(value)}
             </text>
           );

@@ -18,17 +18,17 @@ function terminalAt(terminal: string): Point {
   if (terminal.startsWith('battery')) return [70, 90];
   if (terminal === 'main fuse') return [190, 90];
   if (terminal === 'power stud') return [310, 90];
-  if (terminal.endsWith(' fuse')) return [430, 90];
-  if (terminal.endsWith('relay 30')) return [545, 90];
-  if (terminal.endsWith('relay 87')) return [545, 150];
-  if (terminal.endsWith('relay 86')) return [495, 270];
-  if (terminal.endsWith('relay 85')) return [595, 270];
+  if (terminal.endsWith(' fuse')) return [418, 90];
+  if (terminal.endsWith('relay 30')) return [620, 90];
+  if (terminal.endsWith('relay 87')) return [620, 150];
+  if (terminal.endsWith('relay 86')) return [580, 270];
+  if (terminal.endsWith('relay 85')) return [660, 270];
   if (terminal === 'keyed feed') return [130, 270];
   if (terminal === 'inertia switch') return [310, 270];
-  if (terminal.startsWith('ECU')) return [700, 330];
-  if (terminal === 'panel ground') return [595, 360];
-  if (terminal.endsWith('ground')) return [700, 400];
-  return terminal.endsWith('−') ? [700, 235] : [700, 150];
+  if (terminal.startsWith('ECU')) return [450, 345];
+  if (terminal === 'panel ground') return [660, 350];
+  if (terminal.endsWith('ground')) return [716, 410];
+  return terminal.endsWith('−') ? [716, 235] : [716, 150];
 }
 
 /** Right-angled path between two terminals. */
@@ -95,20 +95,21 @@ export function WiringDrawing({ feed, wires, selected, select, troubled, ecuName
   return (
     <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="listbox" aria-label="Wires of the pump circuit" tabIndex={0} onKeyDown={walk}>
       <g aria-hidden="true">
-        <rect x="470" y="58" width="150" height="232" fill="var(--panel)" stroke="var(--edge)" strokeWidth="0.75" />
-        <text x="478" y="74">Relay {feed.feed.relay.id}</text>
-        <text x="555" y="94">30</text>
-        <text x="555" y="154">87</text>
-        <text x="490" y="292" textAnchor="end">86</text>
-        <text x="602" y="292">85</text>
-        <path d="M545 94V110L558 138M545 138V150" stroke="var(--ink)" strokeWidth="1.5" fill="none" />
-        <path d="M495 270V225H520M570 225H595V270" stroke="var(--ink)" strokeWidth="1.5" fill="none" />
-        <rect x="520" y="212" width="50" height="26" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
-        <text x="545" y="229" textAnchor="middle">coil</text>
-        <path d="M545 212V130" stroke="var(--edge)" strokeWidth="0.75" strokeDasharray="3 3" />
-        <rect x="668" y="150" width="64" height="85" fill="var(--panel)" stroke="var(--ink)" strokeWidth="1.5" />
-        <path d="M690 180 714 192 690 204Z" fill="var(--moss)" />
-        <text x="700" y="140" textAnchor="middle">{pumpName}</text>
+        <rect x="556" y="62" width="126" height="216" fill="var(--panel)" stroke="var(--edge)" strokeWidth="0.75" />
+        <text x="619" y="54" textAnchor="middle">Relay {feed.feed.relay.id}</text>
+        <text x="630" y="94">30</text>
+        <text x="608" y="154" textAnchor="end">87</text>
+        <text x="588" y="266">86</text>
+        <text x="652" y="266" textAnchor="end">85</text>
+        <path d="M620 94V108L606 136M620 138V150" stroke="var(--ink)" strokeWidth="1.5" fill="none" />
+        <path d="M580 270V215H595M645 215H660V270" stroke="var(--ink)" strokeWidth="1.5" fill="none" />
+        <rect x="595" y="202" width="50" height="26" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
+        <text x="620" y="219" textAnchor="middle">coil</text>
+        <path d="M612 202V126" stroke="var(--edge)" strokeWidth="0.75" strokeDasharray="3 3" />
+        <rect x="690" y="162" width="60" height="62" fill="var(--panel)" stroke="var(--ink)" strokeWidth="1.5" />
+        <path d="M706 180 730 193 706 206Z" fill="var(--moss)" />
+        <path d="M716 150V162M716 224V235" stroke="var(--ink)" strokeWidth="1.5" />
+        <text x="722" y="136" textAnchor="middle">{pumpName}</text>
       </g>
       {wires.map((sized) => {
         const style = roleStyle[sized.wire.role]!;
@@ -124,7 +125,7 @@ export function WiringDrawing({ feed, wires, selected, select, troubled, ecuName
             <path d={d} fill="none" stroke={style.colour} strokeWidth={isSelected ? 4 : 2.5} strokeDasharray={style.dash} />
             <rect x={middle[0] - 7} y={middle[1] - 8} width="14" height="16" fill="var(--paper)" stroke={style.colour} strokeWidth="0.75" />
             <text x={middle[0]} y={middle[1] + 4} textAnchor="middle">{style.letter}</text>
-            <text x={vertical ? middle[0] - 14 : middle[0]} y={vertical ? middle[1] + 4 : middle[1] - 14} textAnchor={vertical ? 'end' : 'middle'} style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}>
+            <text x={vertical ? middle[0] - 14 : middle[0]} y={vertical ? terminalAt(sized.wire.to.terminal)[1] - 34 : middle[1] - (sized.wire.name === 'Relay to pump' ? 22 : 14)} textAnchor={vertical ? 'end' : 'middle'} style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}>
               {label}
             </text>
             {trouble && (
@@ -137,7 +138,7 @@ export function WiringDrawing({ feed, wires, selected, select, troubled, ecuName
         <TerminalMark key={terminal} terminal={terminal} ecuName={ecuName} />
       ))}
       <text x="190" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>{feed.mainFuse.rating} A</text>
-      <text x="430" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>{feed.fuse.fuse.rating} A</text>
+      <text x="418" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>{feed.fuse.fuse.rating} A</text>
       <g fill="var(--second)" aria-hidden="true">
         <text x="14" y={H - 44} fill="var(--second)">+ supply</text>
         <text x="80" y={H - 44} fill="var(--second)">K keyed</text>

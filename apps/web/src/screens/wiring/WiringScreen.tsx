@@ -54,18 +54,18 @@ function Sizes({ group, chosen }: { group: SizedGroup; chosen: string }) {
     <table className="table-lined w-full">
       <thead>
         <tr>
-          <th>Size for the whole run</th>
-          <th>drop out and back</th>
+          <th className="whitespace-nowrap">Size of the run</th>
+          <th className="whitespace-nowrap">drop, out and back</th>
           <th>verdict</th>
         </tr>
       </thead>
       <tbody>
         {group.candidates.map((candidate) => (
           <tr key={candidate.size.id} className={candidate.size.id === chosen ? 'bg-panel font-medium' : ''}>
-            <td>{candidate.size.size}</td>
-            <td>{formatMeasure({ value: candidate.drop, kind: 'voltage' }, units)}</td>
+            <td className="whitespace-nowrap">{candidate.size.size}</td>
+            <td className="whitespace-nowrap">{formatMeasure({ value: candidate.drop, kind: 'voltage' }, units)}</td>
             <td className={candidate.fails.length > 0 ? 'text-second' : 'text-moss'}>
-              {candidate.fails.length === 0 ? '✓ passes all five' : `✕ ${candidate.fails.join(', ')}`}
+              {candidate.fails.length === 0 ? '✓ passes all five' : `✕ ${candidate.fails.slice(0, 2).join(', ')}${candidate.fails.length > 2 ? ' …' : ''}`}
             </td>
           </tr>
         ))}
@@ -98,7 +98,7 @@ export function WiringScreen() {
         <>
           <h2>{selected.wire.name}</h2>
           <p className="text-[13px] text-second">
-            {selected.wire.from.terminal} to {selected.wire.to.terminal}, behind {selected.task.protection.designation.toLowerCase()}
+            {selected.wire.from.terminal} to {selected.wire.to.terminal}, behind the {selected.task.protection.rating} A fuse
           </p>
           <div className="mt-2 space-y-1.5">
             <ChoiceField
@@ -142,7 +142,7 @@ export function WiringScreen() {
               label="Pump fuse"
               value={feed.fuseChosenByHand ? feed.fuse.fuse.id : AUTO}
               choices={[
-                { value: AUTO, label: `by the rules${feed.fuseChosenByHand ? '' : `: ${feed.fuse.fuse.rating} A`}` },
+                { value: AUTO, label: feed.fuseChosenByHand ? 'by the rules' : `rules: ${feed.fuse.fuse.rating} A` },
                 ...blades.map((f) => ({ value: f.id, label: `${f.rating} A` })),
               ]}
               onChoose={(id) => edit({ name: 'choose-fuse', feedId: feed.feed.id, item: id === AUTO ? null : refOf(blades.find((f) => f.id === id)!) })}
@@ -160,7 +160,7 @@ export function WiringScreen() {
               label="Inertia switch"
               value={feed.feed.inertiaSwitch ? 'yes' : 'no'}
               choices={[
-                { value: 'yes', label: 'in the coil feed' },
+                { value: 'yes', label: 'in coil feed' },
                 { value: 'no', label: 'none' },
               ]}
               onChoose={(value) => edit({ name: 'set', path: 'power.pumpFeeds.0.inertiaSwitch', value: value === 'yes' })}
@@ -197,7 +197,7 @@ export function WiringScreen() {
       }
     >
       <WiringDrawing feed={feed} wires={wires} selected={selected.wire.id} select={setPicked} troubled={troubled} ecuName={ecu.designation} pumpName={feed.pump.designation} />
-      <div className="grid grid-cols-2 gap-6 max-[900px]:grid-cols-1">
+      <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-[900px]:grid-cols-1">
         <Sizes group={group} chosen={selected.size.id} />
         <div>
           {findings.length === 0 && <p className="text-second">Nothing stands against this wiring.</p>}

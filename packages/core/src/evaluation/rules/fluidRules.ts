@@ -526,7 +526,7 @@ const filters: BuildRule = {
           rule: 'filter.choice',
           severity: 'stop',
           where: where(fluid, element.id),
-          title: 'Filter media is not rated for this fuel',
+          title: `${element.name}: media is not rated for this fuel`,
           because: `${item.designation} is rated up to {limit} alcohol, the fuel has {share}`,
           numbers: {
             limit: { value: item.ethanolLimit, kind: 'ratio' },
@@ -586,7 +586,7 @@ const hoseRating: BuildRule = {
             rule: 'hose.rating',
             severity: 'stop',
             where: where(fluid, element.id),
-            title: 'Part is not rated for the pump’s highest pressure',
+            title: `${element.name}: not rated for the pump’s highest pressure`,
             because: `dead-headed the pump reaches {highest}; ${item.designation} is rated {rating}`,
             numbers: {
               highest: { value: highest, kind: 'pressure' },
@@ -603,7 +603,7 @@ const hoseRating: BuildRule = {
             rule: 'hose.rating',
             severity: 'stop',
             where: where(fluid, element.id),
-            title: 'Hose is not rated for this fuel',
+            title: `${element.name}: hose is not rated for this fuel`,
             because: `${item.designation} is rated up to {limit} alcohol, the fuel has {share}`,
             numbers: {
               limit: { value: item.ethanolLimit, kind: 'ratio' },
