@@ -1,6 +1,12 @@
 import { BadInput, NotFound } from '@brookrain/core';
 import type { ErrorReply } from '@brookrain/contract';
-import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
+import {
+  type ArgumentsHost,
+  Catch,
+  type ExceptionFilter,
+  HttpException,
+  Logger,
+} from '@nestjs/common';
 import type { Response } from 'express';
 import { RefusedRequest, badInput, notFound } from './errors.ts';
 
@@ -28,10 +34,22 @@ export class ErrorFilter implements ExceptionFilter {
     const body = error as BodyError;
     const status = error instanceof HttpException ? error.getStatus() : body?.status;
     if (body?.type === 'entity.too.large' || status === 413) {
-      return new RefusedRequest(413, { code: 'too-large', message: 'the file is larger than 10 MB' });
+      return new RefusedRequest(413, {
+        code: 'too-large',
+        message: 'the file is larger than 10 MB',
+      });
     }
-    if (body?.type === 'entity.parse.failed' || body?.type?.startsWith('encoding.') || body?.type?.startsWith('charset.')) {
-      return badInput([{ path: '', message: `the request is not valid JSON: ${String(body.message).slice(0, 200)}` }]);
+    if (
+      body?.type === 'entity.parse.failed' ||
+      body?.type?.startsWith('encoding.') ||
+      body?.type?.startsWith('charset.')
+    ) {
+      return badInput([
+        {
+          path: '',
+          message: `the request is not valid JSON: ${String(body.message).slice(0, 200)}`,
+        },
+      ]);
     }
     if (status === 404) return notFound('there is nothing here');
     if (status !== undefined && status >= 400 && status < 500) {

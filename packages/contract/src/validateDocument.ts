@@ -48,14 +48,21 @@ export function itemIssues(value: unknown, prefix: string): Issue[] {
   const category = isRecord(value) ? value['category'] : undefined;
   if (typeof category !== 'string' || !Object.hasOwn(itemModels, category)) {
     return [
-      { path: `${prefix}.category`, message: `must be one of ${Object.keys(itemModels).join(', ')}` },
+      {
+        path: `${prefix}.category`,
+        message: `must be one of ${Object.keys(itemModels).join(', ')}`,
+      },
     ];
   }
   return issuesAgainst(itemModels[category as CatalogueItem['category']], value, prefix);
 }
 
 export type ReadBuildFile =
-  | { readonly ok: true; readonly document: BuildDocument; readonly items: readonly CatalogueItem[] }
+  | {
+      readonly ok: true;
+      readonly document: BuildDocument;
+      readonly items: readonly CatalogueItem[];
+    }
   | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /**

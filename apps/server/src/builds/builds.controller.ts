@@ -7,7 +7,17 @@ import {
   type RevisionReply,
   StepMessage,
 } from '@brookrain/contract';
-import { Body, Controller, Get, Header, HttpCode, Inject, Param, Post, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Inject,
+  Param,
+  Post,
+  Query,
+} from '@nestjs/common';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { badInput } from '../errors.ts';
 import { ModelPipe } from '../modelPipe.ts';

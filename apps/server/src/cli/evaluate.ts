@@ -21,7 +21,9 @@ export function runEvaluate(path: string | undefined): number {
   const read = readBuildFile(text, sampleCatalogue);
   if (!read.ok) {
     for (const issue of read.issues) {
-      process.stderr.write(`${path}: ${issue.path === '' ? '' : `${issue.path}: `}${issue.message}\n`);
+      process.stderr.write(
+        `${path}: ${issue.path === '' ? '' : `${issue.path}: `}${issue.message}\n`,
+      );
     }
     return 2;
   }

@@ -2,7 +2,10 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import PdfDocument from 'pdfkit';
 
-const fonts = join(dirname(createRequire(import.meta.url).resolve('dejavu-fonts-ttf/package.json')), 'ttf');
+const fonts = join(
+  dirname(createRequire(import.meta.url).resolve('dejavu-fonts-ttf/package.json')),
+  'ttf',
+);
 
 const INK = '#1C272C';
 const SECOND = '#4A5960';
@@ -56,15 +59,28 @@ export class SheetPage {
   heading(text: string): void {
     this.need(60);
     this.pdf.moveDown(0.6);
-    this.pdf.font('bold').fontSize(11).fillColor(INK).text(text, MARGIN, this.pdf.y, { width: WIDTH });
+    this.pdf
+      .font('bold')
+      .fontSize(11)
+      .fillColor(INK)
+      .text(text, MARGIN, this.pdf.y, { width: WIDTH });
     const y = this.pdf.y + 1;
-    this.pdf.moveTo(MARGIN, y).lineTo(MARGIN + WIDTH, y).lineWidth(0.75).strokeColor(LINE).stroke();
+    this.pdf
+      .moveTo(MARGIN, y)
+      .lineTo(MARGIN + WIDTH, y)
+      .lineWidth(0.75)
+      .strokeColor(LINE)
+      .stroke();
     this.pdf.y = y + 4;
   }
 
   text(text: string): void {
     this.need(24);
-    this.pdf.font('plain').fontSize(8.5).fillColor(INK).text(text, MARGIN, this.pdf.y, { width: WIDTH });
+    this.pdf
+      .font('plain')
+      .fontSize(8.5)
+      .fillColor(INK)
+      .text(text, MARGIN, this.pdf.y, { width: WIDTH });
     this.pdf.moveDown(0.3);
   }
 
@@ -113,7 +129,11 @@ export class SheetPage {
       this.pdf.y = y + height;
       this.pdf.x = MARGIN;
     };
-    draw(columns.map((c) => c.title), 'bold', SECOND);
+    draw(
+      columns.map((c) => c.title),
+      'bold',
+      SECOND,
+    );
     for (const row of rows) draw(row, 'plain', INK);
     this.pdf.moveDown(0.4);
   }

@@ -38,7 +38,9 @@ function circuitTable(sheet: SheetPage, evaluation: Evaluation, units: UnitSyste
           element.name,
           element.item.id,
           length === undefined ? '' : formatMeasure(m(length, 'length'), units),
-          state ? formatMeasure(m(state.massFlow / fluid.design.fuel.hot.density, 'volumeFlow'), units) : '–',
+          state
+            ? formatMeasure(m(state.massFlow / fluid.design.fuel.hot.density, 'volumeFlow'), units)
+            : '–',
           state && element.kind !== 'pump' && element.kind !== 'regulator'
             ? formatMeasure(m(state.pressureDrop, 'pressure'), units)
             : '',

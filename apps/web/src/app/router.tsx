@@ -10,7 +10,10 @@ const named = <Name extends string>(
 
 const Brief = named(() => import('../screens/brief/BriefScreen.tsx'), 'BriefScreen');
 const Demand = named(() => import('../screens/demand/DemandScreen.tsx'), 'DemandScreen');
-const Injectors = named(() => import('../screens/injectors/InjectorsScreen.tsx'), 'InjectorsScreen');
+const Injectors = named(
+  () => import('../screens/injectors/InjectorsScreen.tsx'),
+  'InjectorsScreen',
+);
 const Pump = named(() => import('../screens/pump/PumpScreen.tsx'), 'PumpScreen');
 const Circuit = named(() => import('../screens/circuit/CircuitScreen.tsx'), 'CircuitScreen');
 const Wiring = named(() => import('../screens/wiring/WiringScreen.tsx'), 'WiringScreen');

@@ -10,7 +10,8 @@ import type {
 } from '@brookrain/core';
 import { createContext, useContext } from 'react';
 
-export type EditOutcome = { readonly ok: true } | { readonly ok: false; readonly issues: readonly Issue[] };
+export type EditOutcome =
+  { readonly ok: true } | { readonly ok: false; readonly issues: readonly Issue[] };
 
 /** The build that is open, its evaluation, and how to change it. */
 export interface OpenBuild {

@@ -134,10 +134,7 @@ function Opened({
   );
 
   const evaluation = evaluated?.evaluation;
-  const results = useMemo(
-    () => new Map(evaluation?.results.map((r) => [r.key, r])),
-    [evaluation],
-  );
+  const results = useMemo(() => new Map(evaluation?.results.map((r) => [r.key, r])), [evaluation]);
   if (failed) {
     return (
       <main className="p-8">

@@ -32,8 +32,7 @@ const worker = {
     const shared = shareUnchanged(lastDocument, document);
     const evaluation = evaluator.evaluate(shared, catalogue);
     const ladder = limitLadder(evaluator.check(shared, catalogue));
-    const moved =
-      lastBuild === build && lastEvaluation ? ripple(lastEvaluation, evaluation) : [];
+    const moved = lastBuild === build && lastEvaluation ? ripple(lastEvaluation, evaluation) : [];
     lastDocument = shared;
     lastBuild = build;
     lastEvaluation = evaluation;

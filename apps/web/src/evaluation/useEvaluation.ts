@@ -44,7 +44,9 @@ export function useEvaluation(
         setFailed(undefined);
       }
     };
-    run().catch((error: unknown) => setFailed(error instanceof Error ? error.message : String(error)));
+    run().catch((error: unknown) =>
+      setFailed(error instanceof Error ? error.message : String(error)),
+    );
   }, [build, document, catalogue]);
   return { evaluated, failed };
 }

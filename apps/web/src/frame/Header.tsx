@@ -27,7 +27,11 @@ export function Preferences() {
         onClick={() => setTheme(theme === 'dark' ? 'light' : 'dark')}
         aria-label={theme === 'dark' ? 'Light screen' : 'Dark screen'}
       >
-        {theme === 'dark' ? <Sun size={16} aria-hidden="true" /> : <Moon size={16} aria-hidden="true" />}
+        {theme === 'dark' ? (
+          <Sun size={16} aria-hidden="true" />
+        ) : (
+          <Moon size={16} aria-hidden="true" />
+        )}
       </button>
     </>
   );
@@ -51,7 +55,12 @@ export function Header() {
     <header className="flex h-10 shrink-0 items-center gap-3 border-b-[1.5px] border-ink px-3">
       <Link to="/" className="flex items-center gap-2" aria-label="Brookrain, all builds">
         <svg width="20" height="20" viewBox="0 0 32 32" aria-hidden="true">
-          <path d="M3 22c5-5 9 4 13 0s8-5 13 0" fill="none" stroke="var(--moss)" strokeWidth="3.4" />
+          <path
+            d="M3 22c5-5 9 4 13 0s8-5 13 0"
+            fill="none"
+            stroke="var(--moss)"
+            strokeWidth="3.4"
+          />
           <path d="M9 5v9M16 2v12M23 5v9" stroke="var(--ink)" strokeWidth="2.6" />
         </svg>
         <span className="text-second max-[600px]:hidden">Brookrain</span>

@@ -66,7 +66,9 @@ export function LadderRail() {
       </svg>
       <span
         className="absolute right-0.5 -translate-y-1/2 bg-paper px-0.5 font-narrow text-[12px] font-medium leading-4 text-moss"
-        style={{ top: `${Math.min(at(ladder.targetPower) + (labels.some((l) => Math.abs(l - at(ladder.targetPower)) < 3) ? 3 : 0), 96)}%` }}
+        style={{
+          top: `${Math.min(at(ladder.targetPower) + (labels.some((l) => Math.abs(l - at(ladder.targetPower)) < 3) ? 3 : 0), 96)}%`,
+        }}
         title={`Target ${power(ladder.targetPower)}`}
       >
         target

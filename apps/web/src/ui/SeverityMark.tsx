@@ -3,7 +3,13 @@ import type { Severity } from '@brookrain/core';
 const words: Record<Severity, string> = { stop: 'Stop', warn: 'Warning', note: 'Note' };
 
 /** Severity by shape and word: filled for stop, outlined for warn, slate bar for note. */
-export function SeverityMark({ severity, worded = false }: { severity: Severity; worded?: boolean }) {
+export function SeverityMark({
+  severity,
+  worded = false,
+}: {
+  severity: Severity;
+  worded?: boolean;
+}) {
   return (
     <span className="inline-flex items-center gap-1.5 whitespace-nowrap">
       <svg width="14" height="14" viewBox="0 0 14 14" role="img" aria-label={words[severity]}>
@@ -19,7 +25,9 @@ export function SeverityMark({ severity, worded = false }: { severity: Severity;
         )}
       </svg>
       {worded && (
-        <span className={severity === 'note' ? 'text-second' : 'text-signal'}>{words[severity]}</span>
+        <span className={severity === 'note' ? 'text-second' : 'text-signal'}>
+          {words[severity]}
+        </span>
       )}
     </span>
   );

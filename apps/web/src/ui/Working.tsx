@@ -7,7 +7,8 @@ import { useUnits } from './preferences.ts';
 function screenOf(from: string): string | undefined {
   if (!from.startsWith('document:')) return undefined;
   const path = from.slice('document:'.length);
-  if (path.startsWith('brief') || path.startsWith('fuels') || path.startsWith('limits')) return 'brief';
+  if (path.startsWith('brief') || path.startsWith('fuels') || path.startsWith('limits'))
+    return 'brief';
   if (path.startsWith('demand')) return 'demand';
   if (path.startsWith('injectorRows')) return 'injectors';
   if (path.startsWith('power')) return 'wiring';
@@ -34,9 +35,7 @@ export function Working({ result }: { result: Result }) {
   return (
     <section aria-label={`Working of ${result.label}`}>
       <h2>{result.label}</h2>
-      <p className="mt-0.5 text-[17px]">
-        {formatMeasure({ value: result.value, kind }, units, 5)}
-      </p>
+      <p className="mt-0.5 text-[17px]">{formatMeasure({ value: result.value, kind }, units, 5)}</p>
       <p className="mt-2 border-l-[3px] border-moss pl-2 font-narrow text-[14px]">
         {result.working.notation}
       </p>

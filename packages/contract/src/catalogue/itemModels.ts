@@ -17,7 +17,6 @@ import {
 import { ListOf } from '../document/nested.ts';
 import { RisingBy } from './risingBy.ts';
 
-
 /** A finite number within bounds, SI. */
 function Figure(min: number, max: number): PropertyDecorator {
   return (target, key) => {
@@ -58,7 +57,8 @@ function TableOf(rows: string, columns: string): PropertyDecorator {
           )
         );
       },
-      defaultMessage: () => `must have one row for each of ${rows}, one column for each of ${columns}, dead times in s`,
+      defaultMessage: () =>
+        `must have one row for each of ${rows}, one column for each of ${columns}, dead times in s`,
     },
   });
 }

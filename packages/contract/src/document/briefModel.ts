@@ -83,7 +83,10 @@ export class BriefModel implements Brief {
   idleSpeed: Quantity;
 
   @QuantityOf('rotation', { min: 1, max: 500, message: 'speed must be from 60 to 30 000 rpm' })
-  @SpeedAbove('powerSpeed', { orEqual: true, message: 'the limiter must not be below the power speed' })
+  @SpeedAbove('powerSpeed', {
+    orEqual: true,
+    message: 'the limiter must not be below the power speed',
+  })
   limiterSpeed: Quantity;
 
   @QuantityOf('pressure', {
@@ -100,7 +103,11 @@ export class BriefModel implements Brief {
   })
   idleManifoldAbsolute: Quantity;
 
-  @QuantityOf('length', { min: -450, max: 6000, message: 'altitude must be from −450 m to 6 000 m' })
+  @QuantityOf('length', {
+    min: -450,
+    max: 6000,
+    message: 'altitude must be from −450 m to 6 000 m',
+  })
   altitude: Quantity;
 
   @QuantityOf('temperature', { ...temperatures, message: 'temperature must be from −40 to 120 °C' })

@@ -70,10 +70,18 @@ export class TankModel extends ElementModel {
   @IsString()
   returnNode: string;
 
-  @QuantityOf('pressure', { min: -20e3, max: 50e3, message: 'tank pressure must be from −20 to 50 kPa' })
+  @QuantityOf('pressure', {
+    min: -20e3,
+    max: 50e3,
+    message: 'tank pressure must be from −20 to 50 kPa',
+  })
   pressure: Quantity;
 
-  @QuantityOf('length', { min: 0, max: 2, message: 'fuel level must be from 0 to 2 m above the outlet' })
+  @QuantityOf('length', {
+    min: 0,
+    max: 2,
+    message: 'fuel level must be from 0 to 2 m above the outlet',
+  })
   fuelLevel: Quantity;
 }
 
@@ -119,7 +127,11 @@ export class RegulatorModel extends ThroughModel {
   @Equals('regulator')
   kind: 'regulator';
 
-  @QuantityOf('pressure', { min: 30e3, max: 1.5e6, message: 'set pressure must be from 30 to 1 500 kPa' })
+  @QuantityOf('pressure', {
+    min: 30e3,
+    max: 1.5e6,
+    message: 'set pressure must be from 30 to 1 500 kPa',
+  })
   setPressure: Quantity;
 
   @QuantityOf('ratio', { min: 0, max: 3, message: 'manifold ratio must be from 0 to 3' })
@@ -178,12 +190,6 @@ export class FuelCircuitModel {
     { min: 1, max: 200 },
   )
   elements: (
-    | TankModel
-    | OutletModel
-    | LineModel
-    | FilterModel
-    | PumpModel
-    | RegulatorModel
-    | InjectorsModel
+    TankModel | OutletModel | LineModel | FilterModel | PumpModel | RegulatorModel | InjectorsModel
   )[];
 }

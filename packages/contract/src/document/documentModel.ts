@@ -6,7 +6,18 @@ import {
   demandChoices,
   zones,
 } from '@brookrain/core';
-import { Equals, IsDefined, IsIn, IsInt, IsString, Length, Max, MaxLength, Min, ValidateIf } from 'class-validator';
+import {
+  Equals,
+  IsDefined,
+  IsIn,
+  IsInt,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateIf,
+} from 'class-validator';
 import { QuantityOf } from '../quantityOf.ts';
 import { BriefModel } from './briefModel.ts';
 import { FuelCircuitModel } from './circuitModels.ts';
@@ -51,7 +62,12 @@ export class InjectorRowModel {
   @Max(8)
   shotsPerCycle: number;
 
-  @QuantityOf('ratio', { min: 0, max: 1, above: true, message: 'share of air must be above 0, up to 100 %' })
+  @QuantityOf('ratio', {
+    min: 0,
+    max: 1,
+    above: true,
+    message: 'share of air must be above 0, up to 100 %',
+  })
   airShare: Quantity;
 }
 

@@ -1,5 +1,14 @@
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsDefined, IsObject, ValidateBy, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsDefined,
+  IsObject,
+  ValidateBy,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 
 type Class = new () => object;
 

@@ -1,5 +1,16 @@
 import { type DemandChoiceName, demandChoices } from '@brookrain/core';
-import { Allow, Equals, IsIn, IsInt, IsObject, IsOptional, IsString, Length, MaxLength, Min } from 'class-validator';
+import {
+  Allow,
+  Equals,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { LengthKnowledgeModel } from '../document/circuitModels.ts';
 import { ItemRefModel } from '../document/itemRefModel.ts';
 import { ListOf, Nested, NestedOrNull } from '../document/nested.ts';

@@ -39,7 +39,11 @@ export interface ConflictReply {
   readonly base: { readonly revision: number; readonly document: BuildDocument | null };
   readonly command: BuildCommand | null;
   /** what others changed since */
-  readonly since: readonly { readonly words: string; readonly author: string; readonly patch: Patch }[];
+  readonly since: readonly {
+    readonly words: string;
+    readonly author: string;
+    readonly patch: Patch;
+  }[];
 }
 
 export interface ErrorReply {

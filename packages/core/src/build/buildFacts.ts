@@ -4,9 +4,7 @@ import type { BuildDocument } from './document.ts';
 /** The facts of a build that decide which cautions apply. */
 export function cautionFacts(document: BuildDocument): CautionFacts {
   const { use } = document.brief;
-  const batteryPlace = document.placements.find(
-    (p) => p.id === document.power.batteryPlacementId,
-  );
+  const batteryPlace = document.placements.find((p) => p.id === document.power.batteryPlacementId);
   return {
     mostlyAlcohol: document.fuels.some((f) => f.kind === 'methanol' || f.ethanol.value >= 0.5),
     tipOver: use === 'two-or-three-wheeler' || use === 'off-road',

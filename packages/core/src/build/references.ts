@@ -60,9 +60,18 @@ export function referenceProblems(
       pointsAt(places, node.placementId, `${at}.nodes.${n}.placementId`, 'place'),
     );
     idsOf(circuit.elements, `${at}.elements`);
-    for (const [kind, least] of [['tank', 1], ['pump', 1], ['regulator', 1], ['injectors', 1]] as const) {
+    for (const [kind, least] of [
+      ['tank', 1],
+      ['pump', 1],
+      ['regulator', 1],
+      ['injectors', 1],
+    ] as const) {
       const count = circuit.elements.filter((e) => e.kind === kind).length;
-      if (count < least) say(`${at}.elements`, `a circuit needs ${kind === 'injectors' ? 'injectors' : `a ${kind}`}`);
+      if (count < least)
+        say(
+          `${at}.elements`,
+          `a circuit needs ${kind === 'injectors' ? 'injectors' : `a ${kind}`}`,
+        );
     }
     if (circuit.elements.filter((e) => e.kind === 'tank').length > 1) {
       say(`${at}.elements`, 'a circuit has one tank');
@@ -84,7 +93,9 @@ export function referenceProblems(
       if (element.from === element.to) say(`${here}.to`, 'an element cannot end where it starts');
       item(categoryOf[element.kind]!, element.item, `${here}.item`);
       if (element.kind === 'line') {
-        element.fittings.forEach((use, f) => item('fitting', use.item, `${here}.fittings.${f}.item`));
+        element.fittings.forEach((use, f) =>
+          item('fitting', use.item, `${here}.fittings.${f}.item`),
+        );
       }
     });
   });
@@ -97,7 +108,13 @@ export function referenceProblems(
   item('battery', power.battery, 'power.battery');
   item('fuse', power.mainFuse, 'power.mainFuse');
   item('ecu', power.ecu, 'power.ecu');
-  for (const key of ['batteryPlacementId', 'mainFusePlacementId', 'studPlacementId', 'ecuPlacementId', 'keyedFeedPlacementId'] as const) {
+  for (const key of [
+    'batteryPlacementId',
+    'mainFusePlacementId',
+    'studPlacementId',
+    'ecuPlacementId',
+    'keyedFeedPlacementId',
+  ] as const) {
     pointsAt(places, power[key], `power.${key}`, 'place');
   }
   power.pumpFeeds.forEach((feed, f) => {
@@ -105,7 +122,13 @@ export function referenceProblems(
     const circuit = document.fuelCircuits.find((c) => c.id === feed.circuitId);
     const pump = circuit?.elements.some((e) => e.kind === 'pump' && e.id === feed.elementId);
     if (!pump) say(`${here}.elementId`, `there is no pump "${feed.elementId}" in that circuit`);
-    for (const key of ['pumpPlacementId', 'fusePlacementId', 'relayPlacementId', 'groundPlacementId', 'inertiaPlacementId'] as const) {
+    for (const key of [
+      'pumpPlacementId',
+      'fusePlacementId',
+      'relayPlacementId',
+      'groundPlacementId',
+      'inertiaPlacementId',
+    ] as const) {
       pointsAt(places, feed[key], `${here}.${key}`, 'place');
     }
     item('fuse', feed.fuse, `${here}.fuse`);
@@ -116,13 +139,19 @@ export function referenceProblems(
   );
   document.options.forEach((option, o) => {
     const here = `options.${o}`;
-    pointsAt(new Set(option.alternatives.map((a) => a.id)), option.chosen, `${here}.chosen`, 'alternative');
+    pointsAt(
+      new Set(option.alternatives.map((a) => a.id)),
+      option.chosen,
+      `${here}.chosen`,
+      'alternative',
+    );
     option.alternatives.forEach((alternative, a) =>
       alternative.values.forEach((value, v) => {
         const path = `${here}.alternatives.${a}.values.${v}.path`;
         try {
           splitPath(value.path);
-          if (valueAt(document, value.path) === undefined) say(path, `there is nothing at "${value.path}"`);
+          if (valueAt(document, value.path) === undefined)
+            say(path, `there is nothing at "${value.path}"`);
         } catch (error) {
           say(path, (error as Error).message);
         }

@@ -9,10 +9,7 @@ export const mapLength = defineFormula({
   inputKinds: { from: 'length', to: 'length' },
   source: 'estimate along the axes of the vehicle; a typed or measured length replaces it',
   compute: (i: { from: readonly number[]; to: readonly number[] }) =>
-    Math.max(
-      0.15,
-      1.1 * i.from.reduce((sum, at, axis) => sum + Math.abs(at - i.to[axis]!), 0),
-    ),
+    Math.max(0.15, 1.1 * i.from.reduce((sum, at, axis) => sum + Math.abs(at - i.to[axis]!), 0)),
 });
 
 export const positionOf = (placement: Placement): readonly number[] => [

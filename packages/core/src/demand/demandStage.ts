@@ -90,7 +90,10 @@ export function consumptionFactor(fuel: FuelProperties): number {
   return 1 + 0.88 * (petrolE0.lowerHeatingValue / fuel.lowerHeatingValue - 1);
 }
 
-function fullLoadLambda(document: BuildDocument, fuels: readonly FuelProperties[]): Sourced<number> {
+function fullLoadLambda(
+  document: BuildDocument,
+  fuels: readonly FuelProperties[],
+): Sourced<number> {
   const entered = document.brief.lambdaFullLoad;
   if (entered) return given(entered.value, 'document:brief.lambdaFullLoad');
   const mostlyAlcohol = fuels.every(
@@ -128,7 +131,10 @@ export function demandStage(input: {
     key: 'demand.fuelFactor',
     label: 'Consumption against E0',
     formula: f.fuelFactor,
-    inputs: { shares, factors: given(rowFuels.map(consumptionFactor), 'result:fuel.lowerHeatingValue') },
+    inputs: {
+      shares,
+      factors: given(rowFuels.map(consumptionFactor), 'result:fuel.lowerHeatingValue'),
+    },
   });
   const power = given(brief.power.value, 'document:brief.power');
   const byPower = derive({
@@ -211,7 +217,10 @@ export function demandStage(input: {
     key: 'demand.design.massFlow',
     label: 'Design fuel need',
     formula: f.designDemand,
-    inputs: { peak, designFactor: given(document.limits.designFactor.value, 'document:limits.designFactor') },
+    inputs: {
+      peak,
+      designFactor: given(document.limits.designFactor.value, 'document:limits.designFactor'),
+    },
   });
   const compared = { byPower, byAir: atPower.fuel };
   const scale = carried.value / atPower.fuel.value;

@@ -65,7 +65,8 @@ export function defaultCurves(engine: EngineType): {
     engine.aspiration === 'natural'
       ? [0.55, 0.78, 0.88, 0.95, 0.92, 0.82]
       : [0.55, 0.78, 0.88, 0.92, 0.9, 0.77];
-  const boost = engine.aspiration === 'supercharged' ? [0, 0.4, 0.7, 0.9, 1, 1] : [0, 0.3, 0.9, 1, 1, 0.9];
+  const boost =
+    engine.aspiration === 'supercharged' ? [0, 0.4, 0.7, 0.9, 1, 1] : [0, 0.3, 0.9, 1, 1, 0.9];
   const points = (values: number[]): CurvePoint[] =>
     speeds.map((rpm, i) => ({
       speed: { value: rpm / 60, unit: 'rpm' },

@@ -159,14 +159,25 @@ function pumpReasons(
   mounting: PumpItem['mounting'],
 ): Reason[] {
   const wish = design.document.limits.pumpMargin.value;
-  const numbers = { margin: { value: margin ?? 0, kind: 'ratio' as const }, wish: { value: wish, kind: 'ratio' as const } };
+  const numbers = {
+    margin: { value: margin ?? 0, kind: 'ratio' as const },
+    wish: { value: wish, kind: 'ratio' as const },
+  };
   const reasons: Reason[] = [];
   if (margin === undefined) {
-    reasons.push({ verdict: 'does not fit', text: 'the circuit could not be solved with it', numbers: {} });
+    reasons.push({
+      verdict: 'does not fit',
+      text: 'the circuit could not be solved with it',
+      numbers: {},
+    });
   } else if (margin < 0) {
     reasons.push({ verdict: 'does not fit', text: 'too small: margin {margin} at peak', numbers });
   } else if (margin < wish) {
-    reasons.push({ verdict: 'tight', text: 'margin {margin} is under the wish of {wish}', numbers });
+    reasons.push({
+      verdict: 'tight',
+      text: 'margin {margin} is under the wish of {wish}',
+      numbers,
+    });
   } else if (margin > 1) {
     reasons.push({
       verdict: 'tight',
@@ -218,7 +229,5 @@ export function pumpCandidates(
         current: state?.current,
       };
     })
-    .sort(
-      (a, b) => rank[a.verdict] - rank[b.verdict] || (a.margin ?? 99) - (b.margin ?? 99),
-    );
+    .sort((a, b) => rank[a.verdict] - rank[b.verdict] || (a.margin ?? 99) - (b.margin ?? 99));
 }

@@ -19,7 +19,10 @@ const CRANKING_ENRICHMENT = 3;
 const OVERRUN_MANIFOLD = 25e3;
 
 /** The named cases of a build. Each fixes its system voltage; peak power is the design point. */
-export function namedCases(document: BuildDocument, demand: Demand): Record<CaseName, RunningPoint> {
+export function namedCases(
+  document: BuildDocument,
+  demand: Demand,
+): Record<CaseName, RunningPoint> {
   const { brief, limits } = document;
   const { engine, map } = demand;
   const standing = { speed: 0, manifoldGauge: 0, massFlow: 0 };
@@ -40,10 +43,7 @@ export function namedCases(document: BuildDocument, demand: Demand): Record<Case
       speed: CRANKING_SPEED,
       manifoldGauge: 0,
       massFlow:
-        (CRANKING_ENRICHMENT *
-          demand.scale *
-          cranking.massFlow *
-          engine.ambientPressure) /
+        (CRANKING_ENRICHMENT * demand.scale * cranking.massFlow * engine.ambientPressure) /
         cranking.manifoldAbsolute,
       systemVoltage: limits.voltageCranking.value,
     },

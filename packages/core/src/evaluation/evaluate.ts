@@ -65,7 +65,11 @@ function rowDesigns(
 }
 
 /** Everything the checks look at; the ladder starts from the same. */
-function check(document: BuildDocument, catalogue: Catalogue, memo: Memo): Checked & { evaluation: Evaluation } {
+function check(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  memo: Memo,
+): Checked & { evaluation: Evaluation } {
   const around = memo('surroundings', [document.brief], () => surroundings(document));
   const fuels = memo('fuels', [document.fuels, around], () =>
     document.fuels.map((fuel, i) =>
@@ -77,10 +81,8 @@ function check(document: BuildDocument, catalogue: Catalogue, memo: Memo): Check
       }),
     ),
   );
-  const rows = memo(
-    'rows',
-    [document.injectorRows, document.fuelCircuits, fuels, catalogue],
-    () => rowDesigns(document, catalogue, fuels),
+  const rows = memo('rows', [document.injectorRows, document.fuelCircuits, fuels, catalogue], () =>
+    rowDesigns(document, catalogue, fuels),
   );
   const demand = memo(
     'demand',
@@ -92,7 +94,14 @@ function check(document: BuildDocument, catalogue: Catalogue, memo: Memo): Check
   );
   const feeds = memo(
     'pump feeds',
-    [document.power, document.limits, document.brief, document.placements, document.fuelCircuits, catalogue],
+    [
+      document.power,
+      document.limits,
+      document.brief,
+      document.placements,
+      document.fuelCircuits,
+      catalogue,
+    ],
     () =>
       document.power.pumpFeeds.map((feed, i) =>
         pumpFeedStage({ document, catalogue, feed, prefixed: i > 0 }),

@@ -10,44 +10,194 @@ export interface FigureDescription {
 }
 
 export const documentedFigures: readonly FigureDescription[] = [
-  { key: 'ambient.pressureAbsolute', kind: 'pressure', meaning: 'Ambient pressure at the brief’s altitude (ISO 2533).' },
+  {
+    key: 'ambient.pressureAbsolute',
+    kind: 'pressure',
+    meaning: 'Ambient pressure at the brief’s altitude (ISO 2533).',
+  },
   { key: 'fuel.density', kind: 'density', meaning: 'Density of the first fuel at 15 °C.' },
-  { key: 'fuel.stoichAirFuelRatio', kind: 'ratio', meaning: 'Stoichiometric air-fuel ratio by mass of the first fuel.' },
-  { key: 'fuel.lowerHeatingValue', kind: 'energyPerMass', meaning: 'Lower heating value of the first fuel.' },
-  { key: 'fuel.hottestTemperature', kind: 'temperature', meaning: 'Temperature of the hottest fuel: entered, else hot ambient + 5 K.' },
-  { key: 'fuel.hot.density', kind: 'density', meaning: 'Density of the first fuel at the hottest fuel temperature.' },
-  { key: 'fuel.hot.viscosity', kind: 'viscosity', meaning: 'Dynamic viscosity of the first fuel at the hottest fuel temperature.' },
-  { key: 'fuel.vapourPressureAbsolute', kind: 'pressure', meaning: 'Vapour pressure of the first fuel at the hottest fuel temperature.' },
-  { key: 'demand.byPower.peak.massFlow', kind: 'massFlow', meaning: 'School A: fuel from power and specific consumption at the power target, no design factor.' },
-  { key: 'demand.byAir.peak.massFlow', kind: 'massFlow', meaning: 'School B: highest fuel flow by air over the demand map at full-load λ, no design factor.' },
-  { key: 'demand.byAir.atPower.massFlow', kind: 'massFlow', meaning: 'School B at the power speed: what is compared with school A.' },
-  { key: 'demand.disagreement', kind: 'ratio', meaning: '|A − B| / max(A, B), both at the power speed.' },
-  { key: 'demand.peak.massFlow', kind: 'massFlow', meaning: 'Highest fuel flow of the map carried forward, without the design factor.' },
-  { key: 'demand.design.massFlow', kind: 'massFlow', meaning: 'demand.peak.massFlow × design factor (default 1.10); feeds every check.' },
-  { key: 'injector.peak.duty', kind: 'ratio', meaning: 'Duty at the design peak: solved Δp, hottest fuel, low running voltage. Worst row.' },
-  { key: 'injector.peak.deltaP', kind: 'pressure', meaning: 'Injector Δp (rail minus manifold) at the design peak.' },
-  { key: 'injector.peak.sag', kind: 'ratio', meaning: '1 − Δp / Δp assumed by the ECU, at the design peak.' },
-  { key: 'injector.idle.pulse', kind: 'time', meaning: 'Pulse width at hot idle: nominal demand, solved Δp, running voltage.' },
-  { key: 'injector.idle.effectivePulse', kind: 'time', meaning: 'Pulse less dead time at hot idle.' },
-  { key: 'injector.turnDown', kind: 'ratio', meaning: 'Design peak flow over the smallest flow that repeats at idle speed.' },
-  { key: 'pump.peak.voltage', kind: 'voltage', meaning: 'Voltage at the pump terminals at the design peak, solved with the wiring at low running voltage.' },
+  {
+    key: 'fuel.stoichAirFuelRatio',
+    kind: 'ratio',
+    meaning: 'Stoichiometric air-fuel ratio by mass of the first fuel.',
+  },
+  {
+    key: 'fuel.lowerHeatingValue',
+    kind: 'energyPerMass',
+    meaning: 'Lower heating value of the first fuel.',
+  },
+  {
+    key: 'fuel.hottestTemperature',
+    kind: 'temperature',
+    meaning: 'Temperature of the hottest fuel: entered, else hot ambient + 5 K.',
+  },
+  {
+    key: 'fuel.hot.density',
+    kind: 'density',
+    meaning: 'Density of the first fuel at the hottest fuel temperature.',
+  },
+  {
+    key: 'fuel.hot.viscosity',
+    kind: 'viscosity',
+    meaning: 'Dynamic viscosity of the first fuel at the hottest fuel temperature.',
+  },
+  {
+    key: 'fuel.vapourPressureAbsolute',
+    kind: 'pressure',
+    meaning: 'Vapour pressure of the first fuel at the hottest fuel temperature.',
+  },
+  {
+    key: 'demand.byPower.peak.massFlow',
+    kind: 'massFlow',
+    meaning:
+      'School A: fuel from power and specific consumption at the power target, no design factor.',
+  },
+  {
+    key: 'demand.byAir.peak.massFlow',
+    kind: 'massFlow',
+    meaning:
+      'School B: highest fuel flow by air over the demand map at full-load λ, no design factor.',
+  },
+  {
+    key: 'demand.byAir.atPower.massFlow',
+    kind: 'massFlow',
+    meaning: 'School B at the power speed: what is compared with school A.',
+  },
+  {
+    key: 'demand.disagreement',
+    kind: 'ratio',
+    meaning: '|A − B| / max(A, B), both at the power speed.',
+  },
+  {
+    key: 'demand.peak.massFlow',
+    kind: 'massFlow',
+    meaning: 'Highest fuel flow of the map carried forward, without the design factor.',
+  },
+  {
+    key: 'demand.design.massFlow',
+    kind: 'massFlow',
+    meaning: 'demand.peak.massFlow × design factor (default 1.10); feeds every check.',
+  },
+  {
+    key: 'injector.peak.duty',
+    kind: 'ratio',
+    meaning: 'Duty at the design peak: solved Δp, hottest fuel, low running voltage. Worst row.',
+  },
+  {
+    key: 'injector.peak.deltaP',
+    kind: 'pressure',
+    meaning: 'Injector Δp (rail minus manifold) at the design peak.',
+  },
+  {
+    key: 'injector.peak.sag',
+    kind: 'ratio',
+    meaning: '1 − Δp / Δp assumed by the ECU, at the design peak.',
+  },
+  {
+    key: 'injector.idle.pulse',
+    kind: 'time',
+    meaning: 'Pulse width at hot idle: nominal demand, solved Δp, running voltage.',
+  },
+  {
+    key: 'injector.idle.effectivePulse',
+    kind: 'time',
+    meaning: 'Pulse less dead time at hot idle.',
+  },
+  {
+    key: 'injector.turnDown',
+    kind: 'ratio',
+    meaning: 'Design peak flow over the smallest flow that repeats at idle speed.',
+  },
+  {
+    key: 'pump.peak.voltage',
+    kind: 'voltage',
+    meaning:
+      'Voltage at the pump terminals at the design peak, solved with the wiring at low running voltage.',
+  },
   { key: 'pump.peak.current', kind: 'current', meaning: 'Pump current at the design peak.' },
-  { key: 'pump.peak.flowAvailable', kind: 'volumeFlow', meaning: 'Volume flow the pump delivers with the regulator inlet held at set + ratio · p_man, worn, at low running voltage (m³/s at the hottest fuel).' },
-  { key: 'pump.peak.flowNeeded', kind: 'volumeFlow', meaning: 'Design fuel flow as volume at the hottest fuel.' },
-  { key: 'pump.peak.margin', kind: 'ratio', meaning: '(available − needed) / needed at the design peak.' },
-  { key: 'rail.peak.pressure', kind: 'pressure', meaning: 'Gauge pressure at the rail at the design peak.' },
-  { key: 'circuit.feed.pressureDrop', kind: 'pressure', meaning: 'Friction and fitting loss of the element named "feed" at the design peak, without height. Likewise circuit.<element>.pressureDrop.' },
-  { key: 'circuit.feed.reynolds', kind: 'count', meaning: 'Reynolds number in the bore of the element named "feed" at the design peak. Likewise circuit.<element>.reynolds.' },
-  { key: 'circuit.feed.velocity', kind: 'velocity', meaning: 'Mean velocity in the element named "feed" at the design peak. Likewise circuit.<element>.velocity.' },
-  { key: 'return.idle.reserve', kind: 'pressure', meaning: 'Held pressure − 35 kPa − (regulator outlet + wide-open loss) at hot idle; below 0 pressure creeps.' },
-  { key: 'return.overrun.reserve', kind: 'pressure', meaning: 'The same on overrun with the fuel cut.' },
-  { key: 'wire.pumpFeed.area', kind: 'area', meaning: 'Conductor area of the pump feed (fuse to relay to pump, and pump to ground); the smallest if sizes differ.' },
-  { key: 'wire.pumpFeed.drop', kind: 'voltage', meaning: 'Voltage drop in the wire of the pump feed, out and back, at the pump’s highest data-sheet current and conductor temperature.' },
-  { key: 'wire.pumpFeed.seriesResistance', kind: 'resistance', meaning: 'Battery to pump and back: wires, fuses, relay, contacts and crimps.' },
-  { key: 'wire.mainFeed.drop', kind: 'voltage', meaning: 'Voltage drop in the wire from battery to pump fuse at the same current.' },
+  {
+    key: 'pump.peak.flowAvailable',
+    kind: 'volumeFlow',
+    meaning:
+      'Volume flow the pump delivers with the regulator inlet held at set + ratio · p_man, worn, at low running voltage (m³/s at the hottest fuel).',
+  },
+  {
+    key: 'pump.peak.flowNeeded',
+    kind: 'volumeFlow',
+    meaning: 'Design fuel flow as volume at the hottest fuel.',
+  },
+  {
+    key: 'pump.peak.margin',
+    kind: 'ratio',
+    meaning: '(available − needed) / needed at the design peak.',
+  },
+  {
+    key: 'rail.peak.pressure',
+    kind: 'pressure',
+    meaning: 'Gauge pressure at the rail at the design peak.',
+  },
+  {
+    key: 'circuit.feed.pressureDrop',
+    kind: 'pressure',
+    meaning:
+      'Friction and fitting loss of the element named "feed" at the design peak, without height. Likewise circuit.<element>.pressureDrop.',
+  },
+  {
+    key: 'circuit.feed.reynolds',
+    kind: 'count',
+    meaning:
+      'Reynolds number in the bore of the element named "feed" at the design peak. Likewise circuit.<element>.reynolds.',
+  },
+  {
+    key: 'circuit.feed.velocity',
+    kind: 'velocity',
+    meaning:
+      'Mean velocity in the element named "feed" at the design peak. Likewise circuit.<element>.velocity.',
+  },
+  {
+    key: 'return.idle.reserve',
+    kind: 'pressure',
+    meaning:
+      'Held pressure − 35 kPa − (regulator outlet + wide-open loss) at hot idle; below 0 pressure creeps.',
+  },
+  {
+    key: 'return.overrun.reserve',
+    kind: 'pressure',
+    meaning: 'The same on overrun with the fuel cut.',
+  },
+  {
+    key: 'wire.pumpFeed.area',
+    kind: 'area',
+    meaning:
+      'Conductor area of the pump feed (fuse to relay to pump, and pump to ground); the smallest if sizes differ.',
+  },
+  {
+    key: 'wire.pumpFeed.drop',
+    kind: 'voltage',
+    meaning:
+      'Voltage drop in the wire of the pump feed, out and back, at the pump’s highest data-sheet current and conductor temperature.',
+  },
+  {
+    key: 'wire.pumpFeed.seriesResistance',
+    kind: 'resistance',
+    meaning: 'Battery to pump and back: wires, fuses, relay, contacts and crimps.',
+  },
+  {
+    key: 'wire.mainFeed.drop',
+    kind: 'voltage',
+    meaning: 'Voltage drop in the wire from battery to pump fuse at the same current.',
+  },
   { key: 'fuse.pumpFeed.rating', kind: 'current', meaning: 'Rating of the pump fuse.' },
-  { key: 'ladder.first.check', kind: 'text', meaning: 'Name of the check that fails first as power rises.' },
-  { key: 'ladder.first.power', kind: 'power', meaning: 'Power at which it fails; 0 when it fails at any power.' },
+  {
+    key: 'ladder.first.check',
+    kind: 'text',
+    meaning: 'Name of the check that fails first as power rises.',
+  },
+  {
+    key: 'ladder.first.power',
+    kind: 'power',
+    meaning: 'Power at which it fails; 0 when it fails at any power.',
+  },
 ];
 
 export interface Figure {

@@ -35,7 +35,13 @@ import type { FluidResult, SolvedCase } from './fluidStage.ts';
 import { elementKey } from './geometryStage.ts';
 import { pathBetween } from './runPath.ts';
 import type { RunningPoint } from './runningPoint.ts';
-import { assumedDifference, regulatorOf, rowDifference, rowMassFlow, injectorsOf } from './solvePoint.ts';
+import {
+  assumedDifference,
+  regulatorOf,
+  rowDifference,
+  rowMassFlow,
+  injectorsOf,
+} from './solvePoint.ts';
 
 interface Context {
   readonly design: FluidDesign;
@@ -128,9 +134,18 @@ function elementResults(context: Context, solution: SolvedCircuit): Result[] {
           length: given(pipe.length, `result:${key}.length`),
           bore,
           roughness: given(pipe.roughness, `catalogue:${element.item.id}`),
-          lossCoefficients: given(pipe.losses.map((l) => l.lossCoefficient), 'catalogue:fittings'),
-          fittingBores: given(pipe.losses.map((l) => l.bore), 'catalogue:fittings'),
-          fittingCounts: given(pipe.losses.map((l) => l.count), 'document:fittings'),
+          lossCoefficients: given(
+            pipe.losses.map((l) => l.lossCoefficient),
+            'catalogue:fittings',
+          ),
+          fittingBores: given(
+            pipe.losses.map((l) => l.bore),
+            'catalogue:fittings',
+          ),
+          fittingCounts: given(
+            pipe.losses.map((l) => l.count),
+            'document:fittings',
+          ),
           density,
           viscosity,
         },
@@ -173,10 +188,22 @@ function pumpResults(context: Context, result: FluidResult, solution: SolvedCirc
         flow: given(state.flow, SOLVED),
         wear: given(element.wear.value, `document:${element.id}.wear`),
         voltage: given(state.voltage, SOLVED),
-        curveVoltages: given(curves.map((c) => c.voltage), `catalogue:${item.id}`),
-        pointsPerCurve: given(points.map((p) => p.length), `catalogue:${item.id}`),
-        curveFlows: given(points.flatMap((p) => p.map((q) => q.flow)), `catalogue:${item.id}`),
-        curveCurrents: given(points.flatMap((p) => p.map((q) => q.current)), `catalogue:${item.id}`),
+        curveVoltages: given(
+          curves.map((c) => c.voltage),
+          `catalogue:${item.id}`,
+        ),
+        pointsPerCurve: given(
+          points.map((p) => p.length),
+          `catalogue:${item.id}`,
+        ),
+        curveFlows: given(
+          points.flatMap((p) => p.map((q) => q.flow)),
+          `catalogue:${item.id}`,
+        ),
+        curveCurrents: given(
+          points.flatMap((p) => p.map((q) => q.current)),
+          `catalogue:${item.id}`,
+        ),
       },
     });
     return [
@@ -235,7 +262,12 @@ function pumpResults(context: Context, result: FluidResult, solution: SolvedCirc
 }
 
 /** Pulse, duty and turn-down of a row at peak and at idle. */
-function rowResults(context: Context, result: FluidResult, row: RowDesign, single: boolean): Result[] {
+function rowResults(
+  context: Context,
+  result: FluidResult,
+  row: RowDesign,
+  single: boolean,
+): Result[] {
   const { circuit, design } = context;
   const name = single ? '' : `.${row.row.id}`;
   const density = given(circuit.fuel.hot.density, 'result:fuel.hot.density');
@@ -375,7 +407,10 @@ function rowResults(context: Context, result: FluidResult, row: RowDesign, singl
 function edgeResults(context: Context, result: FluidResult, solution: SolvedCircuit): Result[] {
   const { circuit, design, suffix } = context;
   const ambient = given(design.demand.engine.ambientPressure, 'result:ambient.pressureAbsolute');
-  const vapour = given(circuit.fuel.hot.vapourPressureAbsolute, 'result:fuel.vapourPressureAbsolute');
+  const vapour = given(
+    circuit.fuel.hot.vapourPressureAbsolute,
+    'result:fuel.vapourPressureAbsolute',
+  );
   const results: Result[] = [];
   for (const element of circuit.circuit.elements) {
     if (element.kind !== 'pump') continue;
@@ -451,7 +486,11 @@ function gaugeResults(context: Context, result: FluidResult): Result[] {
 }
 
 /** Every figure of one solved circuit, with its working. */
-export function fluidResults(design: FluidDesign, result: FluidResult, circuitIndex: number): Result[] {
+export function fluidResults(
+  design: FluidDesign,
+  result: FluidResult,
+  circuitIndex: number,
+): Result[] {
   const circuit = result.design;
   const context: Context = {
     design,

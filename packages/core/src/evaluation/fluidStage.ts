@@ -25,7 +25,8 @@ export interface FluidResult {
   readonly peak: Deliverable | undefined;
   readonly tables: FluidTables;
   /** highest duty over the map, with its row */
-  readonly worstDuty: { readonly row: RowDesign; readonly duty: number; readonly point: RunningPoint } | undefined;
+  readonly worstDuty:
+    { readonly row: RowDesign; readonly duty: number; readonly point: RunningPoint } | undefined;
 }
 
 /** Running point of a cell of the map, as every check judges it: design flow, low voltage. */

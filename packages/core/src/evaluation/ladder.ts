@@ -95,8 +95,13 @@ function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
           solved === undefined ||
           fluid.design.rows.some(
             (row) =>
-              injectionOf(design, fluid.design, row, point, rowDifference(fluid.design, row, solved))
-                .duty > limits.injectorDuty.value,
+              injectionOf(
+                design,
+                fluid.design,
+                row,
+                point,
+                rowDifference(fluid.design, row, solved),
+              ).duty > limits.injectorDuty.value,
           )
         );
       },
@@ -115,8 +120,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
         fluid.design.rows.some(
           (row) =>
             1 -
-              rowDifference(fluid.design, row, s) /
-                assumedDifference(design, fluid.design, point) >
+              rowDifference(fluid.design, row, s) / assumedDifference(design, fluid.design, point) >
             SAG_STOP,
         ),
       ),
@@ -144,7 +148,10 @@ function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
 function returnCheck(checked: Checked): Check {
   const failing = ['return.idle.reserve', 'return.overrun.reserve'].some((key) =>
     [...checked.results.values()].some(
-      (r) => (r.key === key || r.key.startsWith(`${key.replace('.reserve', '')}.`)) && r.key.endsWith('.reserve') && r.value < 0,
+      (r) =>
+        (r.key === key || r.key.startsWith(`${key.replace('.reserve', '')}.`)) &&
+        r.key.endsWith('.reserve') &&
+        r.value < 0,
     ),
   );
   return {

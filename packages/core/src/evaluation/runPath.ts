@@ -36,5 +36,7 @@ export function runOf(circuit: FuelCircuit): ThroughElement[] {
   const tank = circuit.elements.find((e) => e.kind === 'tank');
   if (!tank || tank.kind !== 'tank') return [];
   if (tank.outlet !== tank.returnNode) return pathBetween(circuit, tank.outlet, tank.returnNode);
-  return circuit.elements.filter((e): e is ThroughElement => e.kind !== 'tank' && e.kind !== 'injectors');
+  return circuit.elements.filter(
+    (e): e is ThroughElement => e.kind !== 'tank' && e.kind !== 'injectors',
+  );
 }

@@ -69,10 +69,7 @@ export function solvePoint(
 export const regulatorOf = (circuit: CircuitDesign): RegulatorElement | undefined =>
   circuit.circuit.elements.find((e): e is RegulatorElement => e.kind === 'regulator');
 
-export const injectorsOf = (
-  circuit: CircuitDesign,
-  row: RowDesign,
-): InjectorsElement | undefined =>
+export const injectorsOf = (circuit: CircuitDesign, row: RowDesign): InjectorsElement | undefined =>
   circuit.circuit.elements.find(
     (e): e is InjectorsElement => e.kind === 'injectors' && e.rowId === row.row.id,
   );

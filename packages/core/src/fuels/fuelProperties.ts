@@ -116,10 +116,7 @@ function blendProperties(
     formula: vapourPressureOfBlend,
     inputs: {
       temperature: hottest,
-      reidVapourPressure: given(
-        fuel.reidVapourPressure.value,
-        `document:${at}.reidVapourPressure`,
-      ),
+      reidVapourPressure: given(fuel.reidVapourPressure.value, `document:${at}.reidVapourPressure`),
       ethanolShare,
       ethanolMassFraction: fraction,
     },

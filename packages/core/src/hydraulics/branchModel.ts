@@ -37,9 +37,7 @@ export function complementarity(
   let byFlow = flow < gap.value ? 1 : 0;
   let byGap = 1 - byFlow;
   if (smoothing > 0) {
-    const root = Math.sqrt(
-      flow * flow + gap.value * gap.value + 2 * smoothing * smoothing,
-    );
+    const root = Math.sqrt(flow * flow + gap.value * gap.value + 2 * smoothing * smoothing);
     byFlow = 1 - flow / root;
     byGap = 1 - gap.value / root;
     out[0] = flow + gap.value - root;

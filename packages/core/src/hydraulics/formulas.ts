@@ -153,8 +153,7 @@ export const reserve = defineFormula({
     wideOpenLoss: 'pressure',
   },
   source: 'the regulator must stay in control at idle and overrun',
-  compute: (i) =>
-    i.setPressure + i.manifoldRatio * i.manifold - 35e3 - (i.outlet + i.wideOpenLoss),
+  compute: (i) => i.setPressure + i.manifoldRatio * i.manifold - 35e3 - (i.outlet + i.wideOpenLoss),
 });
 
 export const elementDrop = defineFormula({

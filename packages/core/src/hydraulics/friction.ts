@@ -21,7 +21,7 @@ function colebrook(reynolds: number, relativeRoughness: number, into: FrictionFa
     if (Math.abs(step) < 1e-14 * x) break;
   }
   const inside = a + b * x;
-  const xPerReynolds = ((k * b * x) / reynolds / inside) / (1 + (k * b) / inside);
+  const xPerReynolds = (k * b * x) / reynolds / inside / (1 + (k * b) / inside);
   into.factor = 1 / (x * x);
   into.perReynolds = (-2 / (x * x * x)) * xPerReynolds;
 }

@@ -73,10 +73,7 @@ export function pipeBranch(input: {
       } else {
         frictionFactor(reynolds, relativeRoughness, friction);
         loss = friction.factor * squareFactor * m * magnitude;
-        slope =
-          squareFactor *
-          magnitude *
-          (2 * friction.factor + friction.perReynolds * reynolds);
+        slope = squareFactor * magnitude * (2 * friction.factor + friction.perReynolds * reynolds);
       }
       out[0] = from - to - static_ - loss - localFactor * signedSquare(m);
       out[1] = -slope - localFactor * signedSquareSlope(m);

@@ -37,8 +37,7 @@ export interface SolvedCircuit {
 }
 
 export type CircuitSolution =
-  | SolvedCircuit
-  | { readonly state: 'failed'; readonly reason: string; readonly where: string };
+  SolvedCircuit | { readonly state: 'failed'; readonly reason: string; readonly where: string };
 
 function boreOf(element: CircuitElement, catalogue: Catalogue): number | undefined {
   if (element.kind === 'line') return lookUp(catalogue, 'hose', element.item, element.id).bore;

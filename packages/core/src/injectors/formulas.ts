@@ -73,8 +73,7 @@ export const turnDown = defineFormula({
   },
   source: 'peak flow over the smallest flow that repeats at idle speed',
   compute: (i) =>
-    i.peakMassFlow /
-    ((i.staticMassFlow * i.smallestEffectivePulse * i.count) / i.idlePeriod),
+    i.peakMassFlow / ((i.staticMassFlow * i.smallestEffectivePulse * i.count) / i.idlePeriod),
 });
 
 export const injectorFormulas = [

@@ -19,11 +19,7 @@ export function bisect(input: {
 }
 
 /** Root of a function with a sign change between `low` and `high`, to full precision. */
-export function findRoot(input: {
-  low: number;
-  high: number;
-  of: (at: number) => number;
-}): number {
+export function findRoot(input: { low: number; high: number; of: (at: number) => number }): number {
   const rising = input.of(input.high) > 0;
   return bisect({
     low: input.low,

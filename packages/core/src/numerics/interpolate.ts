@@ -6,11 +6,7 @@ function cellOf(axis: readonly number[], at: number): number {
 }
 
 /** Straight-line interpolation through (x, y); held constant beyond the ends. */
-export function interpolateClamped(
-  x: readonly number[],
-  y: readonly number[],
-  at: number,
-): number {
+export function interpolateClamped(x: readonly number[], y: readonly number[], at: number): number {
   if (at <= x[0]!) return y[0]!;
   const last = x.length - 1;
   if (at >= x[last]!) return y[last]!;

@@ -72,7 +72,10 @@ export function pchip(x: readonly number[], y: readonly number[]): Pchip {
       const t2 = t * t;
       const t3 = t2 * t;
       into.value =
-        (2 * t3 - 3 * t2 + 1) * y0 + (t3 - 2 * t2 + t) * m0 + (3 * t2 - 2 * t3) * y1 + (t3 - t2) * m1;
+        (2 * t3 - 3 * t2 + 1) * y0 +
+        (t3 - 2 * t2 + t) * m0 +
+        (3 * t2 - 2 * t3) * y1 +
+        (t3 - t2) * m1;
       into.slope =
         ((6 * t2 - 6 * t) * (y0 - y1) + (3 * t2 - 4 * t + 1) * m0 + (3 * t2 - 2 * t) * m1) / width;
       into.outside = false;

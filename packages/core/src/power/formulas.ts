@@ -55,7 +55,12 @@ export const seriesResistance = defineFormula({
   name: 'resistance from battery to pump and back',
   notation: 'R = Σ R_wire + Σ R_fuse + R_relay + Σ R_contact',
   kind: 'resistance',
-  inputKinds: { wires: 'resistance', fuses: 'resistance', relay: 'resistance', contacts: 'resistance' },
+  inputKinds: {
+    wires: 'resistance',
+    fuses: 'resistance',
+    relay: 'resistance',
+    contacts: 'resistance',
+  },
   source: 'wires at conductor temperature; fuse 0.1 V / rating; contact and crimp defaults',
   compute: (i: {
     wires: readonly number[];

@@ -137,7 +137,12 @@ export function pumpFeedStage(input: {
     `wire.${input.prefixed ? `${feed.id}.` : ''}${wire.id}`;
   const coilCurrent = limits.voltageRunning.value / relay.coilResistance;
   const keyedFuse = chooseFuse(blades, { ...load, running: 4, inrushFactor: 1, inrushTime: 1e-3 });
-  const jobOf = (wire: DerivedWire, current: number, source: number, protection: FuseItem): WireJob => {
+  const jobOf = (
+    wire: DerivedWire,
+    current: number,
+    source: number,
+    protection: FuseItem,
+  ): WireJob => {
     const { ends, ambient, zones } = surroundingsOf(document, wire);
     const length = bestLength({
       key: wireKey(wire),

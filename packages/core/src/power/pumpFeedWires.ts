@@ -1,10 +1,4 @@
-import type {
-  Catalogue,
-  PowerDesign,
-  PumpFeed,
-  PumpItem,
-  WireDecision,
-} from '../build/index.ts';
+import type { Catalogue, PowerDesign, PumpFeed, PumpItem, WireDecision } from '../build/index.ts';
 import { lookUp } from '../build/index.ts';
 
 /** Where a wire ends: a terminal at a place, with the conductor areas m² it takes. */
@@ -51,23 +45,65 @@ export function pumpFeedWires(input: {
   const ecu = lookUp(catalogue, 'ecu', power.ecu, 'power.ecu');
   const connector = 'connector' as const;
   const ends = {
-    battery: { terminal: 'battery +', placementId: power.batteryPlacementId, ...range(battery), joint: 'lug' as const },
-    mainFuse: { terminal: 'main fuse', placementId: power.mainFusePlacementId, ...range(mainFuse), joint: 'lug' as const },
+    battery: {
+      terminal: 'battery +',
+      placementId: power.batteryPlacementId,
+      ...range(battery),
+      joint: 'lug' as const,
+    },
+    mainFuse: {
+      terminal: 'main fuse',
+      placementId: power.mainFusePlacementId,
+      ...range(mainFuse),
+      joint: 'lug' as const,
+    },
     stud: { terminal: 'power stud', placementId: power.studPlacementId, ...anyLug },
-    fuse: { terminal: `${feed.id} fuse`, placementId: feed.fusePlacementId, ...range(input.fuse), joint: connector },
+    fuse: {
+      terminal: `${feed.id} fuse`,
+      placementId: feed.fusePlacementId,
+      ...range(input.fuse),
+      joint: connector,
+    },
     relay: (pin: string): WireEnd => ({
       terminal: `${feed.id} relay ${pin}`,
       placementId: feed.relayPlacementId,
       ...range(relay),
       joint: connector,
     }),
-    pumpPlus: { terminal: `${feed.elementId} +`, placementId: feed.pumpPlacementId, ...range(pump), joint: connector },
-    pumpMinus: { terminal: `${feed.elementId} −`, placementId: feed.pumpPlacementId, ...range(pump), joint: connector },
+    pumpPlus: {
+      terminal: `${feed.elementId} +`,
+      placementId: feed.pumpPlacementId,
+      ...range(pump),
+      joint: connector,
+    },
+    pumpMinus: {
+      terminal: `${feed.elementId} −`,
+      placementId: feed.pumpPlacementId,
+      ...range(pump),
+      joint: connector,
+    },
     ground: { terminal: `${feed.id} ground`, placementId: feed.groundPlacementId, ...anyLug },
     panelGround: { terminal: 'panel ground', placementId: feed.relayPlacementId, ...anyLug },
-    keyed: { terminal: 'keyed feed', placementId: power.keyedFeedPlacementId, areaMin: 0.3e-6, areaMax: 6e-6, joint: connector },
-    inertia: { terminal: 'inertia switch', placementId: feed.inertiaPlacementId, areaMin: 0.3e-6, areaMax: 2.5e-6, joint: connector },
-    ecu: { terminal: `ECU ${ecu.pumpPin}`, placementId: power.ecuPlacementId, ...range(ecu), joint: connector },
+    keyed: {
+      terminal: 'keyed feed',
+      placementId: power.keyedFeedPlacementId,
+      areaMin: 0.3e-6,
+      areaMax: 6e-6,
+      joint: connector,
+    },
+    inertia: {
+      terminal: 'inertia switch',
+      placementId: feed.inertiaPlacementId,
+      areaMin: 0.3e-6,
+      areaMax: 2.5e-6,
+      joint: connector,
+    },
+    ecu: {
+      terminal: `ECU ${ecu.pumpPin}`,
+      placementId: power.ecuPlacementId,
+      ...range(ecu),
+      joint: connector,
+    },
   };
   const wire = (
     name: string,

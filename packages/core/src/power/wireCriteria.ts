@@ -4,11 +4,7 @@ import { letThrough } from './fuseCurve.ts';
 import { awgArea } from './conductor.ts';
 
 export type CriterionName =
-  | 'current'
-  | 'voltage drop'
-  | 'mechanical minimum'
-  | 'short circuit'
-  | 'terminal fit';
+  'current' | 'voltage drop' | 'mechanical minimum' | 'short circuit' | 'terminal fit';
 
 /** One of the five criteria for one size: what it is and what it may be, in SI. */
 export interface Criterion {

@@ -52,8 +52,14 @@ function curvesOf(item: PumpItem): readonly VoltageCurve[] {
         const flows = points.map((p) => p.flow);
         return {
           voltage: curve.voltage,
-          pressure: pchip(flows, points.map((p) => p.pressure)),
-          current: pchip(flows, points.map((p) => p.current)),
+          pressure: pchip(
+            flows,
+            points.map((p) => p.pressure),
+          ),
+          current: pchip(
+            flows,
+            points.map((p) => p.current),
+          ),
         };
       });
     knownCurves.set(item, curves);
@@ -66,11 +72,7 @@ function curvesOf(item: PumpItem): readonly VoltageCurve[] {
  * `wear` of the flow at every pressure. Terminal voltage follows from V = V0 − R·I(Q, V), solved
  * inside by Newton with exact slopes. Beyond the data it goes on straight and sets `outsideData`.
  */
-export function pumpModel(input: {
-  item: PumpItem;
-  supply: PumpSupply;
-  wear: number;
-}): PumpModel {
+export function pumpModel(input: { item: PumpItem; supply: PumpSupply; wear: number }): PumpModel {
   const { item, supply } = input;
   const freshPerWorn = 1 / (1 - input.wear);
   const curves = curvesOf(item);

@@ -32,9 +32,10 @@ export function parseQuantity(input: {
 }): ParsedQuantity {
   const { text, kind, defaultUnit } = input;
   const example = examples[kind] ?? `12 ${defaultUnit}`;
-  const match = /^\s*([+\-\u2212\u2013]?[\d.,'’\s\u00a0\u202f\u2009]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i.exec(
-    text,
-  );
+  const match =
+    /^\s*([+\-\u2212\u2013]?[\d.,'’\s\u00a0\u202f\u2009]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i.exec(
+      text,
+    );
   const value = match ? parseNumber(match[1]!) : undefined;
   if (!match || value === undefined) {
     return { ok: false, message: `Enter a number with a unit, for example ${example}.` };

@@ -11,7 +11,8 @@ import type { Measure } from './finding.ts';
 /** Units that suit small values better than the usual display unit. */
 function unitFor(measure: Measure, system: UnitSystem): string {
   const size = Math.abs(measure.value);
-  if (measure.kind === 'length' && size < 1) return system === 'us' ? 'in' : size < 1e-3 ? 'µm' : 'mm';
+  if (measure.kind === 'length' && size < 1)
+    return system === 'us' ? 'in' : size < 1e-3 ? 'µm' : 'mm';
   if (measure.kind === 'letThrough' && size >= 1e4) return 'kA²s';
   if (measure.kind === 'resistance' && size >= 1) return 'Ω';
   if (measure.kind === 'time' && size >= 1) return 's';
@@ -25,7 +26,13 @@ export function formatMeasure(measure: Measure, system: UnitSystem, digits = 3):
   }
   const unit = unitFor(measure, system);
   const decimals = measure.kind === 'pressure' ? 2 : 4;
-  const shown = formatQuantity({ value: measure.value, kind: measure.kind, unit, digits, decimals });
+  const shown = formatQuantity({
+    value: measure.value,
+    kind: measure.kind,
+    unit,
+    digits,
+    decimals,
+  });
   return shown.unit === '' ? shown.figure : `${shown.figure} ${shown.unit}`;
 }
 

@@ -17,8 +17,10 @@ import { TextField } from '../../ui/TextField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { CurveEditor } from './CurveEditor.tsx';
 
-const named = <Value extends string>(values: readonly Value[], names: Record<string, string> = {}) =>
-  values.map((value) => ({ value, label: names[value] ?? value }));
+const named = <Value extends string>(
+  values: readonly Value[],
+  names: Record<string, string> = {},
+) => values.map((value) => ({ value, label: names[value] ?? value }));
 
 function FuelFields({ document: build }: { document: BuildDocument }) {
   const { edit } = useBuild();
@@ -56,8 +58,20 @@ function FuelFields({ document: build }: { document: BuildDocument }) {
       />
       {fuel.kind === 'petrol-ethanol' && (
         <>
-          <QuantityField label="Ethanol by volume" path="fuels.0.ethanol" kind="ratio" value={fuel.ethanol} unit="%" />
-          <QuantityField label="Vapour pressure (Reid)" path="fuels.0.reidVapourPressure" kind="pressure" value={fuel.reidVapourPressure} unit="kPa" />
+          <QuantityField
+            label="Ethanol by volume"
+            path="fuels.0.ethanol"
+            kind="ratio"
+            value={fuel.ethanol}
+            unit="%"
+          />
+          <QuantityField
+            label="Vapour pressure (Reid)"
+            path="fuels.0.reidVapourPressure"
+            kind="pressure"
+            value={fuel.reidVapourPressure}
+            unit="kPa"
+          />
         </>
       )}
     </div>
@@ -110,7 +124,9 @@ export function BriefScreen() {
             maxSpeed={maxSpeed}
           />
         ) : (
-          <p className="self-center text-second">No boost in this brief: type one to draw its curve.</p>
+          <p className="self-center text-second">
+            No boost in this brief: type one to draw its curve.
+          </p>
         )}
       </div>
       <p className="mt-1">
@@ -123,7 +139,10 @@ export function BriefScreen() {
               name: 'set-several',
               label: 'Take the usual curves of this engine type',
               changes: [
-                { path: 'brief.volumetricEfficiencyCurve', value: curves.volumetricEfficiencyCurve },
+                {
+                  path: 'brief.volumetricEfficiencyCurve',
+                  value: curves.volumetricEfficiencyCurve,
+                },
                 { path: 'brief.boostCurve', value: curves.boostCurve },
               ],
             });
@@ -135,40 +154,136 @@ export function BriefScreen() {
       <div className="rule mt-4 grid grid-cols-3 gap-x-6 gap-y-1.5 pt-3 max-[900px]:grid-cols-1">
         <section className="space-y-1.5">
           <h3>Engine</h3>
-          <QuantityField label="Displacement" path="brief.displacement" kind="volume" value={brief.displacement} unit="L" />
+          <QuantityField
+            label="Displacement"
+            path="brief.displacement"
+            kind="volume"
+            value={brief.displacement}
+            unit="L"
+          />
           <TextField label="Cylinders" path="brief.cylinders" value={brief.cylinders} number />
-          <ChoiceField label="Cycle" value={brief.cycle} choices={named(cycles)} onChoose={(value) => edit({ name: 'set', path: 'brief.cycle', value })} />
+          <ChoiceField
+            label="Cycle"
+            value={brief.cycle}
+            choices={named(cycles)}
+            onChoose={(value) => edit({ name: 'set', path: 'brief.cycle', value })}
+          />
           <ChoiceField
             label="Induction"
             value={brief.aspiration}
             choices={named(aspirations, { natural: 'natural', turbo: 'turbocharged' })}
             onChoose={(value) => edit({ name: 'set', path: 'brief.aspiration', value })}
           />
-          <QuantityField label="Boost, gauge" path="brief.boost" kind="pressure" value={brief.boost} unit="bar" />
-          <QuantityField label="Manifold at idle, absolute" path="brief.idleManifoldAbsolute" kind="pressure" value={brief.idleManifoldAbsolute} unit="kPa" />
+          <QuantityField
+            label="Boost, gauge"
+            path="brief.boost"
+            kind="pressure"
+            value={brief.boost}
+            unit="bar"
+          />
+          <QuantityField
+            label="Manifold at idle, absolute"
+            path="brief.idleManifoldAbsolute"
+            kind="pressure"
+            value={brief.idleManifoldAbsolute}
+            unit="kPa"
+          />
         </section>
         <section className="space-y-1.5">
           <h3>Target</h3>
-          <QuantityField label="Power" path="brief.power" kind="power" value={brief.power} unit="kW" />
-          <QuantityField label="at" path="brief.powerSpeed" kind="rotation" value={brief.powerSpeed} unit="rpm" />
-          <QuantityField label="Limiter" path="brief.limiterSpeed" kind="rotation" value={brief.limiterSpeed} unit="rpm" />
-          <QuantityField label="Idle" path="brief.idleSpeed" kind="rotation" value={brief.idleSpeed} unit="rpm" />
-          <QuantityField label="λ at full load" path="brief.lambdaFullLoad" kind="ratio" value={brief.lambdaFullLoad} unit="" whenEmpty={usual('demand.byAir.peak.massFlow', 'lambda')} />
-          <QuantityField label="Consumption on petrol" path="brief.specificConsumption" kind="specificConsumption" value={brief.specificConsumption} unit="g/kWh" whenEmpty={usual('demand.byPower.peak.massFlow', 'specificConsumption')} />
+          <QuantityField
+            label="Power"
+            path="brief.power"
+            kind="power"
+            value={brief.power}
+            unit="kW"
+          />
+          <QuantityField
+            label="at"
+            path="brief.powerSpeed"
+            kind="rotation"
+            value={brief.powerSpeed}
+            unit="rpm"
+          />
+          <QuantityField
+            label="Limiter"
+            path="brief.limiterSpeed"
+            kind="rotation"
+            value={brief.limiterSpeed}
+            unit="rpm"
+          />
+          <QuantityField
+            label="Idle"
+            path="brief.idleSpeed"
+            kind="rotation"
+            value={brief.idleSpeed}
+            unit="rpm"
+          />
+          <QuantityField
+            label="λ at full load"
+            path="brief.lambdaFullLoad"
+            kind="ratio"
+            value={brief.lambdaFullLoad}
+            unit=""
+            whenEmpty={usual('demand.byAir.peak.massFlow', 'lambda')}
+          />
+          <QuantityField
+            label="Consumption on petrol"
+            path="brief.specificConsumption"
+            kind="specificConsumption"
+            value={brief.specificConsumption}
+            unit="g/kWh"
+            whenEmpty={usual('demand.byPower.peak.massFlow', 'specificConsumption')}
+          />
         </section>
         <section className="space-y-1.5">
           <h3>Fuel and climate</h3>
           <FuelFields document={build} />
-          <QuantityField label="Altitude" path="brief.altitude" kind="length" value={brief.altitude} unit="m" />
-          <QuantityField label="Hot day" path="brief.ambientHot" kind="temperature" value={brief.ambientHot} unit="°C" />
-          <QuantityField label="Hottest fuel" path="brief.fuelTemperatureHot" kind="temperature" value={brief.fuelTemperatureHot} unit="°C" whenEmpty={whenEmpty('fuel.hottestTemperature')} />
-          <QuantityField label="Charge air" path="brief.chargeTemperature" kind="temperature" value={brief.chargeTemperature} unit="°C" whenEmpty={whenEmpty('engine.chargeTemperature')} />
+          <QuantityField
+            label="Altitude"
+            path="brief.altitude"
+            kind="length"
+            value={brief.altitude}
+            unit="m"
+          />
+          <QuantityField
+            label="Hot day"
+            path="brief.ambientHot"
+            kind="temperature"
+            value={brief.ambientHot}
+            unit="°C"
+          />
+          <QuantityField
+            label="Hottest fuel"
+            path="brief.fuelTemperatureHot"
+            kind="temperature"
+            value={brief.fuelTemperatureHot}
+            unit="°C"
+            whenEmpty={whenEmpty('fuel.hottestTemperature')}
+          />
+          <QuantityField
+            label="Charge air"
+            path="brief.chargeTemperature"
+            kind="temperature"
+            value={brief.chargeTemperature}
+            unit="°C"
+            whenEmpty={whenEmpty('engine.chargeTemperature')}
+          />
         </section>
       </div>
       <div className="rule mt-4 grid grid-cols-3 gap-x-6 gap-y-1.5 pt-3 max-[900px]:grid-cols-1">
         <TextField label="Vehicle" path="brief.vehicle" value={brief.vehicle} />
         <TextField label="Engine" path="brief.engine" value={brief.engine} />
-        <ChoiceField wide label="Use" value={brief.use} choices={named(vehicleUses, { 'two-or-three-wheeler': 'two- or three-wheeler', 'off-road': 'off road' })} onChoose={(value) => edit({ name: 'set', path: 'brief.use', value })} />
+        <ChoiceField
+          wide
+          label="Use"
+          value={brief.use}
+          choices={named(vehicleUses, {
+            'two-or-three-wheeler': 'two- or three-wheeler',
+            'off-road': 'off road',
+          })}
+          onChoose={(value) => edit({ name: 'set', path: 'brief.use', value })}
+        />
       </div>
       <dl className="rule mt-4 flex flex-wrap gap-x-10 gap-y-1 pt-3">
         <Fact label="Ambient pressure" figure="ambient.pressureAbsolute" />

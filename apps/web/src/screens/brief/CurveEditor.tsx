@@ -108,7 +108,14 @@ export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }:
       >
         {ticks.map((value) => (
           <g key={value}>
-            <line x1={box.left} x2={W - box.right} y1={y(value)} y2={y(value)} stroke="var(--hair)" strokeWidth="0.75" />
+            <line
+              x1={box.left}
+              x2={W - box.right}
+              y1={y(value)}
+              y2={y(value)}
+              stroke="var(--hair)"
+              strokeWidth="0.75"
+            />
             <text x={box.left - 5} y={y(value) + 4} textAnchor="end">
               {read(value)}
             </text>

@@ -65,7 +65,8 @@ function layOut(circuit: FuelCircuit): { placed: Placed[]; railX: number } {
   const regulatorAt = run.findIndex((e) => e.kind === 'regulator');
   const feed = run.slice(0, regulatorAt);
   const back = run.slice(regulatorAt);
-  const weight = (e: ThroughElement): number => (e.kind === 'line' ? 1.6 : e.kind === 'fitting' ? 0.7 : 1.3);
+  const weight = (e: ThroughElement): number =>
+    e.kind === 'line' ? 1.6 : e.kind === 'fitting' ? 0.7 : 1.3;
   const place = (elements: ThroughElement[], from: number, to: number, y: number): Placed[] => {
     const total = elements.reduce((sum, e) => sum + weight(e), 0);
     let x = from;
@@ -99,14 +100,18 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
   const { placed, railX } = layOut(circuit);
   const tank = circuit.elements.find((e) => e.kind === 'tank');
   const injectors = circuit.elements.find((e) => e.kind === 'injectors');
-  const order = [tank?.id ?? '', ...placed.map((p) => p.element.id), injectors?.id ?? ''].filter(Boolean);
+  const order = [tank?.id ?? '', ...placed.map((p) => p.element.id), injectors?.id ?? ''].filter(
+    Boolean,
+  );
   const walk = useWalk(order, selected, select);
   const pressure = (value: number): string => formatMeasure({ value, kind: 'pressure' }, units);
   const density = evaluation.fluids[0]!.design.fuel.hot.density;
   const flow = (massFlow: number): string =>
     formatMeasure({ value: massFlow / density, kind: 'volumeFlow' }, units);
   const troubled = new Map(
-    evaluation.findings.filter((f) => f.where.startsWith('circuit:')).map((f) => [f.where.split('/')[1], f.severity]),
+    evaluation.findings
+      .filter((f) => f.where.startsWith('circuit:'))
+      .map((f) => [f.where.split('/')[1], f.severity]),
   );
   const pick = (id: string) => ({
     role: 'option' as const,
@@ -115,7 +120,14 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
     onClick: () => select(id),
   });
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="listbox" aria-label="Fuel run from tank to engine" tabIndex={0} onKeyDown={walk}>
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className="w-full"
+      role="listbox"
+      aria-label="Fuel run from tank to engine"
+      tabIndex={0}
+      onKeyDown={walk}
+    >
       {tank && (
         <g {...pick(tank.id)} aria-label={tank.name}>
           <path
@@ -124,33 +136,94 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
             stroke="var(--ink)"
             strokeWidth={selected === tank.id ? 3 : 1.5}
           />
-          <path d={`M${TANK.x + 4} ${FEED_Y + 50}q10-6 20 0t20 0t20 0t18 0`} fill="none" stroke="var(--moss)" strokeWidth="1.5" />
-          <text x={TANK.x + TANK.width / 2} y={FEED_Y + 100} textAnchor="middle" style={{ fontSize: 13 }}>Tank</text>
-          <text x={TANK.x + TANK.width / 2} y={FEED_Y + 118} textAnchor="middle" fill="var(--second)">
+          <path
+            d={`M${TANK.x + 4} ${FEED_Y + 50}q10-6 20 0t20 0t20 0t18 0`}
+            fill="none"
+            stroke="var(--moss)"
+            strokeWidth="1.5"
+          />
+          <text
+            x={TANK.x + TANK.width / 2}
+            y={FEED_Y + 100}
+            textAnchor="middle"
+            style={{ fontSize: 13 }}
+          >
+            Tank
+          </text>
+          <text
+            x={TANK.x + TANK.width / 2}
+            y={FEED_Y + 118}
+            textAnchor="middle"
+            fill="var(--second)"
+          >
             {fuelLabel(evaluation.fluids[0]!.design.fuel.fuel)}
           </text>
         </g>
       )}
       <g aria-hidden="true">
-        <rect x={ENGINE_X + 26} y={FEED_Y + 22} width="62" height={RETURN_Y - FEED_Y - 44} fill="var(--panel)" stroke="var(--ink)" strokeWidth="1.5" />
-        <text x={ENGINE_X + 57} y={RETURN_Y - 40} textAnchor="middle" style={{ fontSize: 13 }}>Engine</text>
+        <rect
+          x={ENGINE_X + 26}
+          y={FEED_Y + 22}
+          width="62"
+          height={RETURN_Y - FEED_Y - 44}
+          fill="var(--panel)"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+        <text x={ENGINE_X + 57} y={RETURN_Y - 40} textAnchor="middle" style={{ fontSize: 13 }}>
+          Engine
+        </text>
       </g>
       {injectors && (
         <g {...pick(injectors.id)} aria-label={injectors.name}>
-          <line x1={railX} x2={railX} y1={FEED_Y} y2={RETURN_Y} stroke="var(--line-feed)" strokeWidth="5" />
+          <line
+            x1={railX}
+            x2={railX}
+            y1={FEED_Y}
+            y2={RETURN_Y}
+            stroke="var(--line-feed)"
+            strokeWidth="5"
+          />
           {[0, 1, 2, 3].map((i) => {
             const y = FEED_Y + 54 + i * 34;
             return (
-              <path key={i} d={`M${railX} ${y}h12l8 -5v10l-8 -5`} fill={selected === injectors.id ? 'var(--moss)' : 'var(--paper)'} stroke="var(--ink)" strokeWidth="1.5" />
+              <path
+                key={i}
+                d={`M${railX} ${y}h12l8 -5v10l-8 -5`}
+                fill={selected === injectors.id ? 'var(--moss)' : 'var(--paper)'}
+                stroke="var(--ink)"
+                strokeWidth="1.5"
+              />
             );
           })}
           {solution && (
             <>
-              <text x={railX - 10} y={FEED_Y + 74} textAnchor="end" style={{ fontSize: 12 }} fill="var(--second)">rail</text>
-              <text x={railX - 10} y={FEED_Y + 92} textAnchor="end" style={{ font: '500 15px var(--font-sans)' }}>
+              <text
+                x={railX - 10}
+                y={FEED_Y + 74}
+                textAnchor="end"
+                style={{ fontSize: 12 }}
+                fill="var(--second)"
+              >
+                rail
+              </text>
+              <text
+                x={railX - 10}
+                y={FEED_Y + 92}
+                textAnchor="end"
+                style={{ font: '500 15px var(--font-sans)' }}
+              >
                 {pressure(solution.elements[injectors.id]!.inletPressure)}
               </text>
-              <text x={railX - 10} y={FEED_Y + 112} textAnchor="end" style={{ fontSize: 12 }} fill="var(--second)">injected</text>
+              <text
+                x={railX - 10}
+                y={FEED_Y + 112}
+                textAnchor="end"
+                style={{ fontSize: 12 }}
+                fill="var(--second)"
+              >
+                injected
+              </text>
               <text x={railX - 10} y={FEED_Y + 130} textAnchor="end" style={{ fontSize: 14 }}>
                 {flow(solution.elements[injectors.id]!.massFlow)}
               </text>
@@ -169,7 +242,13 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
         const showValue = state && element.kind !== 'fitting';
         return (
           <g key={element.id} {...pick(element.id)} aria-label={element.name}>
-            <rect x={Math.min(x0, x1)} y={y - 26} width={Math.abs(x1 - x0)} height="52" fill="transparent" />
+            <rect
+              x={Math.min(x0, x1)}
+              y={y - 26}
+              width={Math.abs(x1 - x0)}
+              height="52"
+              fill="transparent"
+            />
             <line
               x1={x0}
               x2={x1}
@@ -181,16 +260,43 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
             />
             {style ? (
               <g>
-                <rect x={middle - 8} y={y - 9} width="16" height="18" fill="var(--paper)" stroke={style.colour} strokeWidth={isSelected ? 3 : 1.5} />
-                <text x={middle} y={y + 5} textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>{style.letter}</text>
+                <rect
+                  x={middle - 8}
+                  y={y - 9}
+                  width="16"
+                  height="18"
+                  fill="var(--paper)"
+                  stroke={style.colour}
+                  strokeWidth={isSelected ? 3 : 1.5}
+                />
+                <text
+                  x={middle}
+                  y={y + 5}
+                  textAnchor="middle"
+                  style={{ font: '500 13px var(--font-sans)' }}
+                >
+                  {style.letter}
+                </text>
               </g>
             ) : (
               <g transform={`translate(${middle} ${y})`}>
                 <Symbol element={element} selected={isSelected} />
               </g>
             )}
-            <line x1={middle} x2={middle} y1={y === FEED_Y ? y - 20 : y + 20} y2={y === FEED_Y ? labelY + 18 : labelY - 12} stroke="var(--hair)" strokeWidth="0.75" />
-            <text x={middle} y={labelY} textAnchor="middle" style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}>
+            <line
+              x1={middle}
+              x2={middle}
+              y1={y === FEED_Y ? y - 20 : y + 20}
+              y2={y === FEED_Y ? labelY + 18 : labelY - 12}
+              stroke="var(--hair)"
+              strokeWidth="0.75"
+            />
+            <text
+              x={middle}
+              y={labelY}
+              textAnchor="middle"
+              style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}
+            >
               {element.name.replace(/^(Fuel|Pressure) /, '').replace(/^./, (c) => c.toUpperCase())}
             </text>
             {showValue && (
@@ -203,7 +309,12 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
               </text>
             )}
             {trouble && (
-              <path d={`M${middle + 20} ${y - 20}l5 5l-5 5l-5 -5Z`} fill={trouble === 'stop' ? 'var(--signal)' : 'none'} stroke="var(--signal)" strokeWidth="1.5" />
+              <path
+                d={`M${middle + 20} ${y - 20}l5 5l-5 5l-5 -5Z`}
+                fill={trouble === 'stop' ? 'var(--signal)' : 'none'}
+                stroke="var(--signal)"
+                strokeWidth="1.5"
+              />
             )}
           </g>
         );

@@ -15,9 +15,14 @@ export function CircuitScreen() {
   const [shown, setShown] = useState<CaseName>('peakPower');
   const circuit = build.fuelCircuits[0]!;
   const fluid = evaluation.fluids[0]!;
-  const firstTrouble = evaluation.findings.find((f) => f.where.startsWith('circuit:'))?.where.split('/')[1];
+  const firstTrouble = evaluation.findings
+    .find((f) => f.where.startsWith('circuit:'))
+    ?.where.split('/')[1];
   const [selected, setSelected] = useState(firstTrouble ?? 'feed');
-  const index = Math.max(0, circuit.elements.findIndex((e) => e.id === selected));
+  const index = Math.max(
+    0,
+    circuit.elements.findIndex((e) => e.id === selected),
+  );
   const element = circuit.elements[index]!;
   const { solution, point } = fluid.cases[shown];
   const solved = solution.state === 'converged' ? solution : undefined;
@@ -27,7 +32,11 @@ export function CircuitScreen() {
       lead="The run from tank to engine and back, solved as one network with the pump and its wiring."
       inspector={
         <>
-          <ElementInspector key={element.id} element={element} path={`fuelCircuits.0.elements.${index}`} />
+          <ElementInspector
+            key={element.id}
+            element={element}
+            path={`fuelCircuits.0.elements.${index}`}
+          />
           <Cautions place="circuit" />
         </>
       }
@@ -47,17 +56,32 @@ export function CircuitScreen() {
         ))}
       </div>
       <p className="mt-1 text-[13px] text-second">
-        {point.label}: {formatMeasure({ value: point.systemVoltage, kind: 'voltage' }, units)} at the battery, manifold{' '}
+        {point.label}: {formatMeasure({ value: point.systemVoltage, kind: 'voltage' }, units)} at
+        the battery, manifold{' '}
         {formatMeasure({ value: point.manifoldGauge, kind: 'pressure' }, units)} gauge
-        {point.speed > 0 ? `, ${Math.round(point.speed * 60)} rpm` : ', engine standing'}. A gauge on the rail should
-        read{' '}
+        {point.speed > 0 ? `, ${Math.round(point.speed * 60)} rpm` : ', engine standing'}. A gauge
+        on the rail should read{' '}
         <strong className="font-medium text-ink">
-          {solved ? formatMeasure({ value: solved.elements['injectors']?.inletPressure ?? 0, kind: 'pressure' }, units) : 'nothing: not solved'}
+          {solved
+            ? formatMeasure(
+                { value: solved.elements['injectors']?.inletPressure ?? 0, kind: 'pressure' },
+                units,
+              )
+            : 'nothing: not solved'}
         </strong>
         .
       </p>
-      {solution.state === 'failed' && <p role="alert" className="mt-2 text-signal">{solution.reason}</p>}
-      <CircuitDrawing circuit={circuit} solution={solved} selected={element.id} select={setSelected} />
+      {solution.state === 'failed' && (
+        <p role="alert" className="mt-2 text-signal">
+          {solution.reason}
+        </p>
+      )}
+      <CircuitDrawing
+        circuit={circuit}
+        solution={solved}
+        selected={element.id}
+        select={setSelected}
+      />
       <p className="flex flex-wrap gap-x-5 text-[13px] text-second">
         <span>S suction</span>
         <span>F feed</span>

@@ -40,7 +40,12 @@ function PartChoice({ element }: { element: Extract<CircuitElement, { item: Item
       }))}
       onChoose={(id) => {
         const item = items.find((i) => i.id === id)!;
-        edit({ name: 'choose-part', circuitId: circuit.id, elementId: element.id, item: { id, revision: item.revision } });
+        edit({
+          name: 'choose-part',
+          circuitId: circuit.id,
+          elementId: element.id,
+          item: { id, revision: item.revision },
+        });
       }}
     />
   );
@@ -63,8 +68,20 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
         {'item' in element && <PartChoice element={element} />}
         {element.kind === 'tank' && (
           <>
-            <QuantityField label="Lowest fuel above outlet" path={`${path}.fuelLevel`} kind="length" value={element.fuelLevel} unit="mm" />
-            <QuantityField label="Pressure in the tank" path={`${path}.pressure`} kind="pressure" value={element.pressure} unit="kPa" />
+            <QuantityField
+              label="Lowest fuel above outlet"
+              path={`${path}.fuelLevel`}
+              kind="length"
+              value={element.fuelLevel}
+              unit="mm"
+            />
+            <QuantityField
+              label="Pressure in the tank"
+              path={`${path}.pressure`}
+              kind="pressure"
+              value={element.pressure}
+              unit="kPa"
+            />
           </>
         )}
         {element.kind === 'line' && (
@@ -75,11 +92,27 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
               kind="length"
               value={element.length.typed}
               unit="m"
-              whenEmpty={formatMeasure({ value: results.get(`${key}.mapLength`)?.value ?? 0, kind: 'length' }, units)}
+              whenEmpty={formatMeasure(
+                { value: results.get(`${key}.mapLength`)?.value ?? 0, kind: 'length' },
+                units,
+              )}
             />
-            <QuantityField label="Length, measured" path={`${path}.length.measured`} kind="length" value={element.length.measured} unit="m" whenEmpty="not yet" />
+            <QuantityField
+              label="Length, measured"
+              path={`${path}.length.measured`}
+              kind="length"
+              value={element.length.measured}
+              unit="m"
+              whenEmpty="not yet"
+            />
             <p className="text-[13px] text-second">
-              Used: <Figure of={`${key}.length`} /> {{ measured: 'as measured', typed: 'as typed', map: 'estimated from the map' }[evaluation.lengthSources[element.id] ?? 'map']}.
+              Used: <Figure of={`${key}.length`} />{' '}
+              {
+                { measured: 'as measured', typed: 'as typed', map: 'estimated from the map' }[
+                  evaluation.lengthSources[element.id] ?? 'map'
+                ]
+              }
+              .
             </p>
           </>
         )}
@@ -96,8 +129,20 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
         )}
         {element.kind === 'regulator' && (
           <>
-            <QuantityField label="Set pressure" path={`${path}.setPressure`} kind="pressure" value={element.setPressure} unit="kPa" />
-            <QuantityField label="Manifold reference" path={`${path}.manifoldRatio`} kind="ratio" value={element.manifoldRatio} unit="" />
+            <QuantityField
+              label="Set pressure"
+              path={`${path}.setPressure`}
+              kind="pressure"
+              value={element.setPressure}
+              unit="kPa"
+            />
+            <QuantityField
+              label="Manifold reference"
+              path={`${path}.manifoldRatio`}
+              kind="ratio"
+              value={element.manifoldRatio}
+              unit=""
+            />
           </>
         )}
       </div>
@@ -156,7 +201,9 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
             label={`Decision: ${option.title}`}
             value={option.chosen}
             choices={option.alternatives.map((a) => ({ value: a.id, label: a.name }))}
-            onChoose={(alternativeId) => edit({ name: 'decide', optionId: option.id, alternativeId })}
+            onChoose={(alternativeId) =>
+              edit({ name: 'decide', optionId: option.id, alternativeId })
+            }
           />
           <p className="mt-1 text-[13px] text-second">{chosen.reason}</p>
         </section>

@@ -27,7 +27,10 @@ export function DemandMapDrawing() {
     [map.speeds[0]! * 60, map.speeds[map.speeds.length - 1]! * 60],
     [left(0) + wide / 2, left(map.speeds.length - 1) + wide / 2],
   );
-  const cell = { s: Math.min(at.s, map.speeds.length - 1), l: Math.min(at.l, map.loads.length - 1) };
+  const cell = {
+    s: Math.min(at.s, map.speeds.length - 1),
+    l: Math.min(at.l, map.loads.length - 1),
+  };
   const flow = map.massFlow[cell.s]![cell.l]!;
   const gauge = map.manifoldGauge[cell.s]![cell.l]!;
   const topOf = (l: number): number => H - box.bottom - (l + 1) * high;
@@ -43,7 +46,9 @@ export function DemandMapDrawing() {
         <span aria-live="polite">
           {Math.round(map.speeds[cell.s]! * 60)} rpm, manifold{' '}
           {formatMeasure({ value: gauge, kind: 'pressure' }, units)}:{' '}
-          <strong className="font-medium">{formatMeasure({ value: flow, kind: 'massFlow' }, units)}</strong>
+          <strong className="font-medium">
+            {formatMeasure({ value: flow, kind: 'massFlow' }, units)}
+          </strong>
         </span>
       </figcaption>
       <svg
@@ -81,7 +86,14 @@ export function DemandMapDrawing() {
         )}
         {rpm.ticks(7).map((value) => (
           <g key={value}>
-            <line x1={rpm(value)} x2={rpm(value)} y1={H - box.bottom} y2={H - box.bottom + 5} stroke="var(--edge)" strokeWidth="0.75" />
+            <line
+              x1={rpm(value)}
+              x2={rpm(value)}
+              y1={H - box.bottom}
+              y2={H - box.bottom + 5}
+              stroke="var(--edge)"
+              strokeWidth="0.75"
+            />
             <text x={rpm(value)} y={H - 22} textAnchor="middle">
               {value}
             </text>

@@ -16,8 +16,18 @@ function Schools() {
   const most = Math.max(power, air);
   const carried = results.get('demand.carried.massFlow')!.value;
   const rows = [
-    { name: 'A', words: 'from power and consumption', key: 'demand.byPower.peak.massFlow', value: power },
-    { name: 'B', words: 'from the air the engine takes', key: 'demand.byAir.atPower.massFlow', value: air },
+    {
+      name: 'A',
+      words: 'from power and consumption',
+      key: 'demand.byPower.peak.massFlow',
+      value: power,
+    },
+    {
+      name: 'B',
+      words: 'from the air the engine takes',
+      key: 'demand.byAir.atPower.massFlow',
+      value: air,
+    },
   ];
   return (
     <div className="space-y-2">

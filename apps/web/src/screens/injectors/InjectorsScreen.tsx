@@ -51,9 +51,18 @@ export function InjectorsScreen() {
             <Reasons reasons={selected.reasons} />
           </div>
           <dl className="mt-3 space-y-1">
-            <Line name="Rated" value={`${Math.round(fromSI(selected.item.ratedFlow, 'volumeFlow', 'cc/min'))} cc/min at ${formatMeasure({ value: selected.item.ratedPressure, kind: 'pressure' }, units)}`} />
-            <Line name="Test fluid" value={formatMeasure({ value: selected.item.ratedDensity, kind: 'density' }, units)} />
-            <Line name="Driver" value={selected.item.driver === 'saturated' ? 'high impedance' : 'peak and hold'} />
+            <Line
+              name="Rated"
+              value={`${Math.round(fromSI(selected.item.ratedFlow, 'volumeFlow', 'cc/min'))} cc/min at ${formatMeasure({ value: selected.item.ratedPressure, kind: 'pressure' }, units)}`}
+            />
+            <Line
+              name="Test fluid"
+              value={formatMeasure({ value: selected.item.ratedDensity, kind: 'density' }, units)}
+            />
+            <Line
+              name="Driver"
+              value={selected.item.driver === 'saturated' ? 'high impedance' : 'peak and hold'}
+            />
             <Line name="Highest duty on the map" value={share(selected.worstDuty)} />
             <Line name="Pulse at idle" value={time(selected.idlePulse)} />
             <Line name="of which meters fuel" value={time(selected.idleEffectivePulse)} />
@@ -62,9 +71,13 @@ export function InjectorsScreen() {
             type="button"
             className="act act-main mt-3 w-full text-center"
             disabled={selected.item.id === row.item.id}
-            onClick={() => edit({ name: 'choose-injector', rowId: row.id, item: refOf(selected.item) })}
+            onClick={() =>
+              edit({ name: 'choose-injector', rowId: row.id, item: refOf(selected.item) })
+            }
           >
-            {selected.item.id === row.item.id ? 'In this build' : `Use ${selected.item.designation}`}
+            {selected.item.id === row.item.id
+              ? 'In this build'
+              : `Use ${selected.item.designation}`}
           </button>
           <div className="rule mt-4 space-y-1.5 pt-3">
             <h2>{row.name}</h2>
@@ -76,15 +89,36 @@ export function InjectorsScreen() {
                 { value: '1', label: 'once a cycle' },
                 { value: '2', label: 'in batches' },
               ]}
-              onChoose={(value) => edit({ name: 'set', path: 'injectorRows.0.shotsPerCycle', value: Number(value) })}
+              onChoose={(value) =>
+                edit({ name: 'set', path: 'injectorRows.0.shotsPerCycle', value: Number(value) })
+              }
             />
             <ChoiceField
               label="Duty school"
               value={String(Math.round(limit * 100))}
-              choices={['80', '85', '90', ...(['80', '85', '90'].includes(String(Math.round(limit * 100))) ? [] : [String(Math.round(limit * 100))])].map((value) => ({ value, label: `${value} %` }))}
-              onChoose={(value) => edit({ name: 'set', path: 'limits.injectorDuty', value: { value: Number(value) / 100, unit: '%' } })}
+              choices={[
+                '80',
+                '85',
+                '90',
+                ...(['80', '85', '90'].includes(String(Math.round(limit * 100)))
+                  ? []
+                  : [String(Math.round(limit * 100))]),
+              ].map((value) => ({ value, label: `${value} %` }))}
+              onChoose={(value) =>
+                edit({
+                  name: 'set',
+                  path: 'limits.injectorDuty',
+                  value: { value: Number(value) / 100, unit: '%' },
+                })
+              }
             />
-            <QuantityField label="Duty limit" path="limits.injectorDuty" kind="ratio" value={build.limits.injectorDuty} unit="%" />
+            <QuantityField
+              label="Duty limit"
+              path="limits.injectorDuty"
+              kind="ratio"
+              value={build.limits.injectorDuty}
+              unit="%"
+            />
           </div>
           <dl className="rule mt-3 space-y-1 pt-3">
             <h3>Solved with the circuit</h3>
@@ -108,17 +142,30 @@ export function InjectorsScreen() {
         tabIndex={0}
         onKeyDown={walk}
       >
-        <text x={W - right + 14} y={16} fill="var(--second)">idle pulse</text>
-        <text x={W - right + 92} y={16} fill="var(--second)">verdict</text>
+        <text x={W - right + 14} y={16} fill="var(--second)">
+          idle pulse
+        </text>
+        <text x={W - right + 92} y={16} fill="var(--second)">
+          verdict
+        </text>
         {[0, 0.2, 0.4, 0.6, 0.8, 1].map((value) => (
           <g key={value}>
-            <line x1={x(value)} x2={x(value)} y1={24} y2={height - 18} stroke="var(--hair)" strokeWidth="0.75" />
+            <line
+              x1={x(value)}
+              x2={x(value)}
+              y1={24}
+              y2={height - 18}
+              stroke="var(--hair)"
+              strokeWidth="0.75"
+            />
             {Math.abs(value - limit) > 0.1 && (
               <text x={x(value)} y={height - 4} textAnchor="middle">{`${value * 100} %`}</text>
             )}
           </g>
         ))}
-        <text x={left} y={16} fill="var(--second)">duty, from idle to the worst point of the map</text>
+        <text x={left} y={16} fill="var(--second)">
+          duty, from idle to the worst point of the map
+        </text>
         {candidates.map((candidate, i) => {
           const y = 26 + i * ROW;
           const isSelected = candidate === selected;
@@ -133,7 +180,13 @@ export function InjectorsScreen() {
               className="cursor-pointer"
               onClick={() => setPicked(candidate.item.id)}
             >
-              <rect x="0" y={y} width={W} height={ROW} fill={isSelected ? 'var(--panel)' : 'transparent'} />
+              <rect
+                x="0"
+                y={y}
+                width={W}
+                height={ROW}
+                fill={isSelected ? 'var(--panel)' : 'transparent'}
+              />
               {isSelected && <rect x="0" y={y} width="3" height={ROW} fill="var(--moss)" />}
               <text x="10" y={y + 17} style={{ font: '500 14px var(--font-sans)' }}>
                 {candidate.item.designation}
@@ -161,14 +214,40 @@ export function InjectorsScreen() {
               <text x={W - right + 14} y={y + 24} style={{ fontSize: 13 }}>
                 {time(candidate.idlePulse)}
               </text>
-              <text x={W - right + 92} y={y + 24} style={{ fontSize: 13 }} fill={candidate.verdict === 'does not fit' ? 'var(--second)' : 'var(--ink)'}>
-                {candidate.verdict === 'fits' ? '✓ fits' : candidate.verdict === 'tight' ? candidate.worstDuty > limit - 0.05 ? '~ close to the limit' : '~ large for idle' : candidate.item.driver === 'peak-hold' ? '✕ needs another driver' : '✕ too small'}
+              <text
+                x={W - right + 92}
+                y={y + 24}
+                style={{ fontSize: 13 }}
+                fill={candidate.verdict === 'does not fit' ? 'var(--second)' : 'var(--ink)'}
+              >
+                {candidate.verdict === 'fits'
+                  ? '✓ fits'
+                  : candidate.verdict === 'tight'
+                    ? candidate.worstDuty > limit - 0.05
+                      ? '~ close to the limit'
+                      : '~ large for idle'
+                    : candidate.item.driver === 'peak-hold'
+                      ? '✕ needs another driver'
+                      : '✕ too small'}
               </text>
             </g>
           );
         })}
-        <line x1={x(limit)} x2={x(limit)} y1={22} y2={height - 18} stroke="var(--signal)" strokeWidth="1.5" strokeDasharray="6 3" />
-        <text x={x(limit)} y={height - 4} textAnchor="middle" fill="var(--signal)">{`limit ${share(limit)}`}</text>
+        <line
+          x1={x(limit)}
+          x2={x(limit)}
+          y1={22}
+          y2={height - 18}
+          stroke="var(--signal)"
+          strokeWidth="1.5"
+          strokeDasharray="6 3"
+        />
+        <text
+          x={x(limit)}
+          y={height - 4}
+          textAnchor="middle"
+          fill="var(--signal)"
+        >{`limit ${share(limit)}`}</text>
       </svg>
     </Screen>
   );

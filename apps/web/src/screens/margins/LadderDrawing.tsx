@@ -33,7 +33,12 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
   const shift = Math.max(0, top + 14 - Math.min(...labelY, Infinity));
   return (
     <figure>
-      <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="img" aria-label="Limit ladder over power">
+      <svg
+        viewBox={`0 0 ${W} ${H}`}
+        className="w-full"
+        role="img"
+        aria-label="Limit ladder over power"
+      >
         <path d={`M${AXIS} ${top}V${H - bottom}`} stroke="var(--edge)" strokeWidth="1.5" />
         {ticks.map((value) => {
           return (
@@ -48,23 +53,59 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
           const at = labelY[i]! + shift;
           return (
             <g key={rung.check}>
-              <path d={`M${AXIS - 16} ${y(rung.power!)}H${AXIS + 16}`} stroke={colour} strokeWidth={marked === rung.check ? 5 : 3} />
-              <path d={`M${AXIS + 16} ${y(rung.power!)}L${AXIS + 40} ${at}H${AXIS + 52}`} fill="none" stroke="var(--edge)" strokeWidth="0.75" />
-              {marked === rung.check && <rect x={AXIS + 52} y={at - 16} width={W - AXIS - 56} height="34" fill="var(--wash)" />}
-              <text x={AXIS + 58} y={at - 1} style={{ font: '500 14px var(--font-sans)', fill: colour }}>
+              <path
+                d={`M${AXIS - 16} ${y(rung.power!)}H${AXIS + 16}`}
+                stroke={colour}
+                strokeWidth={marked === rung.check ? 5 : 3}
+              />
+              <path
+                d={`M${AXIS + 16} ${y(rung.power!)}L${AXIS + 40} ${at}H${AXIS + 52}`}
+                fill="none"
+                stroke="var(--edge)"
+                strokeWidth="0.75"
+              />
+              {marked === rung.check && (
+                <rect
+                  x={AXIS + 52}
+                  y={at - 16}
+                  width={W - AXIS - 56}
+                  height="34"
+                  fill="var(--wash)"
+                />
+              )}
+              <text
+                x={AXIS + 58}
+                y={at - 1}
+                style={{ font: '500 14px var(--font-sans)', fill: colour }}
+              >
                 {rung.label}
               </text>
               <text x={AXIS + 58} y={at + 14} fill="var(--second)">
-                {rung.always ? 'fails at any power' : `gives out at ${power(rung.power!)}`}; limit {limit(rung)}
+                {rung.always ? 'fails at any power' : `gives out at ${power(rung.power!)}`}; limit{' '}
+                {limit(rung)}
               </text>
             </g>
           );
         })}
-        <path d={`M${AXIS - 30} ${y(ladder.targetPower)}H${AXIS + 6}`} stroke="var(--moss)" strokeWidth="5" />
-        <text x={AXIS - 34} y={y(ladder.targetPower) - 5} textAnchor="end" style={{ font: '600 13px var(--font-sans)', fill: 'var(--moss)' }}>
+        <path
+          d={`M${AXIS - 30} ${y(ladder.targetPower)}H${AXIS + 6}`}
+          stroke="var(--moss)"
+          strokeWidth="5"
+        />
+        <text
+          x={AXIS - 34}
+          y={y(ladder.targetPower) - 5}
+          textAnchor="end"
+          style={{ font: '600 13px var(--font-sans)', fill: 'var(--moss)' }}
+        >
           target
         </text>
-        <text x={AXIS - 34} y={y(ladder.targetPower) + 10} textAnchor="end" style={{ fontSize: 13, fill: 'var(--moss)' }}>
+        <text
+          x={AXIS - 34}
+          y={y(ladder.targetPower) + 10}
+          textAnchor="end"
+          style={{ fontSize: 13, fill: 'var(--moss)' }}
+        >
           {power(ladder.targetPower)}
         </text>
       </svg>

@@ -35,7 +35,8 @@ export function MarginsScreen() {
             return (
               <section key={severity} className="mb-4">
                 <h2>
-                  {headings[severity]} <span className="font-normal text-second">{findings.length}</span>
+                  {headings[severity]}{' '}
+                  <span className="font-normal text-second">{findings.length}</span>
                 </h2>
                 {findings.map((finding) => (
                   <FindingNote key={finding.id} finding={finding} />

@@ -30,28 +30,67 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
   const [units] = useUnits();
   const needed = results.get('pump.peak.flowNeeded')?.value ?? 0;
   const wished = needed * (1 + build.limits.pumpMargin.value);
-  const most = Math.max(2.4 * needed, ...candidates.map((c) => Math.min(c.available ?? 0, 3 * needed)));
+  const most = Math.max(
+    2.4 * needed,
+    ...candidates.map((c) => Math.min(c.available ?? 0, 3 * needed)),
+  );
   const x = scaleLinear([0, most], [left, W - right]).clamp(true);
   const height = candidates.length * ROW + 50;
-  const walk = useWalk(candidates.map((c) => c.item.id), selected.item.id, select);
+  const walk = useWalk(
+    candidates.map((c) => c.item.id),
+    selected.item.id,
+    select,
+  );
   const flow = (value: number): string => formatMeasure({ value, kind: 'volumeFlow' }, units);
   return (
-    <svg viewBox={`0 0 ${W} ${height}`} className="w-full" role="listbox" aria-label="Pumps, best first" tabIndex={0} onKeyDown={walk}>
-      <text x={left} y="16" fill="var(--second)">flow at rail pressure, worn, on its own wiring</text>
-      <text x={W - right + 14} y="16" fill="var(--second)">margin</text>
-      <text x={W - right + 76} y="16" fill="var(--second)">V, A at the pump</text>
+    <svg
+      viewBox={`0 0 ${W} ${height}`}
+      className="w-full"
+      role="listbox"
+      aria-label="Pumps, best first"
+      tabIndex={0}
+      onKeyDown={walk}
+    >
+      <text x={left} y="16" fill="var(--second)">
+        flow at rail pressure, worn, on its own wiring
+      </text>
+      <text x={W - right + 14} y="16" fill="var(--second)">
+        margin
+      </text>
+      <text x={W - right + 76} y="16" fill="var(--second)">
+        V, A at the pump
+      </text>
       {candidates.map((candidate, i) => {
         const y = 24 + i * ROW;
         const isSelected = candidate === selected;
         const available = Math.max(0, candidate.available ?? 0);
         const unfit = candidate.verdict === 'does not fit';
         return (
-          <g key={candidate.item.id} role="option" aria-selected={isSelected} aria-label={`${candidate.item.designation}, ${candidate.verdict}`} className="cursor-pointer" onClick={() => select(candidate.item.id)}>
-            <rect x="0" y={y} width={W} height={ROW} fill={isSelected ? 'var(--panel)' : 'transparent'} />
+          <g
+            key={candidate.item.id}
+            role="option"
+            aria-selected={isSelected}
+            aria-label={`${candidate.item.designation}, ${candidate.verdict}`}
+            className="cursor-pointer"
+            onClick={() => select(candidate.item.id)}
+          >
+            <rect
+              x="0"
+              y={y}
+              width={W}
+              height={ROW}
+              fill={isSelected ? 'var(--panel)' : 'transparent'}
+            />
             {isSelected && <rect x="0" y={y} width="3" height={ROW} fill="var(--moss)" />}
-            <text x="10" y={y + 20} style={{ font: '500 14px var(--font-sans)' }}>{candidate.item.designation}</text>
+            <text x="10" y={y + 20} style={{ font: '500 14px var(--font-sans)' }}>
+              {candidate.item.designation}
+            </text>
             <text x="10" y={y + 36} fill="var(--second)" style={{ fontSize: 11 }}>
-              {candidate.item.id === inBuild ? 'in this build' : candidate.item.duty === 'lift' ? 'lift' : candidate.item.mounting}
+              {candidate.item.id === inBuild
+                ? 'in this build'
+                : candidate.item.duty === 'lift'
+                  ? 'lift'
+                  : candidate.item.mounting}
             </text>
             <path
               d={`M${left} ${y + 13}H${x(available)}l6 8l-6 8H${left}Z`}
@@ -59,22 +98,49 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
               stroke={unfit ? 'var(--edge)' : 'var(--moss)'}
               strokeWidth="1.5"
             />
-            <text x={Math.min(x(available) + 12, W - right - 42)} y={y + 25} fill={x(available) + 50 > W - right && !unfit ? 'var(--paper)' : 'var(--ink)'}>
+            <text
+              x={Math.min(x(available) + 12, W - right - 42)}
+              y={y + 25}
+              fill={x(available) + 50 > W - right && !unfit ? 'var(--paper)' : 'var(--ink)'}
+            >
               {flow(available)}
             </text>
             <text x={W - right + 14} y={y + 25} style={{ fontSize: 13 }}>
-              {candidate.margin === undefined ? '–' : formatMeasure({ value: candidate.margin, kind: 'ratio' }, units)}
+              {candidate.margin === undefined
+                ? '–'
+                : formatMeasure({ value: candidate.margin, kind: 'ratio' }, units)}
             </text>
             <text x={W - right + 76} y={y + 25} style={{ fontSize: 13 }}>
-              {candidate.voltage === undefined ? '–' : `${candidate.voltage.toFixed(1)} V, ${candidate.current!.toFixed(1)} A`}
+              {candidate.voltage === undefined
+                ? '–'
+                : `${candidate.voltage.toFixed(1)} V, ${candidate.current!.toFixed(1)} A`}
             </text>
           </g>
         );
       })}
-      <line x1={x(needed)} x2={x(needed)} y1="22" y2={height - 24} stroke="var(--signal)" strokeWidth="1.5" />
-      <text x={x(needed) - 3} y={height - 10} textAnchor="end" fill="var(--signal)">needs {flow(needed)}</text>
-      <line x1={x(wished)} x2={x(wished)} y1="22" y2={height - 24} stroke="var(--signal)" strokeWidth="1.5" strokeDasharray="6 3" />
-      <text x={x(wished) + 3} y={height - 10} fill="var(--signal)">with wished margin</text>
+      <line
+        x1={x(needed)}
+        x2={x(needed)}
+        y1="22"
+        y2={height - 24}
+        stroke="var(--signal)"
+        strokeWidth="1.5"
+      />
+      <text x={x(needed) - 3} y={height - 10} textAnchor="end" fill="var(--signal)">
+        needs {flow(needed)}
+      </text>
+      <line
+        x1={x(wished)}
+        x2={x(wished)}
+        y1="22"
+        y2={height - 24}
+        stroke="var(--signal)"
+        strokeWidth="1.5"
+        strokeDasharray="6 3"
+      />
+      <text x={x(wished) + 3} y={height - 10} fill="var(--signal)">
+        with wished margin
+      </text>
     </svg>
   );
 }
@@ -109,9 +175,18 @@ export function PumpScreen() {
             type="button"
             className="act act-main mt-3 w-full text-center"
             disabled={selected.item.id === element.item.id}
-            onClick={() => edit({ name: 'choose-part', circuitId: circuit.id, elementId: element.id, item: refOf(selected.item) })}
+            onClick={() =>
+              edit({
+                name: 'choose-part',
+                circuitId: circuit.id,
+                elementId: element.id,
+                item: refOf(selected.item),
+              })
+            }
           >
-            {selected.item.id === element.item.id ? 'In this build' : `Use ${selected.item.designation}`}
+            {selected.item.id === element.item.id
+              ? 'In this build'
+              : `Use ${selected.item.designation}`}
           </button>
           <dl className="rule mt-4 space-y-1 pt-3">
             <h3>Solved at peak</h3>
@@ -139,15 +214,43 @@ export function PumpScreen() {
                 { value: 'external', label: 'external' },
                 { value: 'in-tank', label: 'in the tank' },
               ]}
-              onChoose={(value) => edit({ name: 'set', path: `fuelCircuits.0.elements.${index}.mounting`, value })}
+              onChoose={(value) =>
+                edit({ name: 'set', path: `fuelCircuits.0.elements.${index}.mounting`, value })
+              }
             />
-            <QuantityField label="Wear" path={`fuelCircuits.0.elements.${index}.wear`} kind="ratio" value={element.wear} unit="%" />
-            <QuantityField label="Wished margin" path="limits.pumpMargin" kind="ratio" value={build.limits.pumpMargin} unit="%" />
-            <QuantityField label="Voltage, low" path="limits.voltageLow" kind="voltage" value={build.limits.voltageLow} unit="V" />
-            <QuantityField label="Voltage, running" path="limits.voltageRunning" kind="voltage" value={build.limits.voltageRunning} unit="V" />
+            <QuantityField
+              label="Wear"
+              path={`fuelCircuits.0.elements.${index}.wear`}
+              kind="ratio"
+              value={element.wear}
+              unit="%"
+            />
+            <QuantityField
+              label="Wished margin"
+              path="limits.pumpMargin"
+              kind="ratio"
+              value={build.limits.pumpMargin}
+              unit="%"
+            />
+            <QuantityField
+              label="Voltage, low"
+              path="limits.voltageLow"
+              kind="voltage"
+              value={build.limits.voltageLow}
+              unit="V"
+            />
+            <QuantityField
+              label="Voltage, running"
+              path="limits.voltageRunning"
+              kind="voltage"
+              value={build.limits.voltageRunning}
+              unit="V"
+            />
           </div>
           <div className="mt-3">
-            {findings.length === 0 && <p className="rule py-2 text-second">Nothing stands against it.</p>}
+            {findings.length === 0 && (
+              <p className="rule py-2 text-second">Nothing stands against it.</p>
+            )}
             {findings.map((finding) => (
               <FindingNote key={finding.id} finding={finding} />
             ))}
@@ -155,10 +258,16 @@ export function PumpScreen() {
         </>
       }
     >
-      <PumpDrawing candidates={candidates} selected={selected} inBuild={element.item.id} select={setPicked} />
+      <PumpDrawing
+        candidates={candidates}
+        selected={selected}
+        inBuild={element.item.id}
+        select={setPicked}
+      />
       <p className="mt-2 text-[13px] text-second">
-        Low running voltage is {formatMeasure({ value: build.limits.voltageLow.value, kind: 'voltage' }, units)} at
-        the battery. Pumps that cannot be mounted as planned stay in the list with their reason.
+        Low running voltage is{' '}
+        {formatMeasure({ value: build.limits.voltageLow.value, kind: 'voltage' }, units)} at the
+        battery. Pumps that cannot be mounted as planned stay in the list with their reason.
       </p>
     </Screen>
   );

@@ -80,7 +80,9 @@ export function ImportOver() {
               .slice(0, 8)
               .map((issue, i) => (
                 <li key={i}>
-                  {issue.path !== '' && <span className="font-code text-[13px]">{issue.path}: </span>}
+                  {issue.path !== '' && (
+                    <span className="font-code text-[13px]">{issue.path}: </span>
+                  )}
                   {issue.message}
                 </li>
               ))}
@@ -90,8 +92,13 @@ export function ImportOver() {
       {waiting && (
         <div className="mt-2">
           <p>
-            {waiting.fileName}: {waiting.preview.changes.length === 0 ? 'nothing would change' : `${waiting.preview.changes.length} changes`}
-            {waiting.preview.newItems.length > 0 && `, new in the catalogue: ${waiting.preview.newItems.join(', ')}`}.
+            {waiting.fileName}:{' '}
+            {waiting.preview.changes.length === 0
+              ? 'nothing would change'
+              : `${waiting.preview.changes.length} changes`}
+            {waiting.preview.newItems.length > 0 &&
+              `, new in the catalogue: ${waiting.preview.newItems.join(', ')}`}
+            .
           </p>
           <table className="table-lined mt-1 w-full">
             <tbody>

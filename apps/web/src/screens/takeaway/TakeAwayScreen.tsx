@@ -12,10 +12,31 @@ export function TakeAwayScreen() {
   const [units] = useUnits();
   const base = `/api/builds/${encodeURIComponent(id)}`;
   const papers = [
-    { href: `${base}/work-sheet.pdf?units=${units}`, name: 'Work sheet', type: 'PDF', words: 'Fuel and pump circuit with cautions, expected gauge readings and room for what is measured' },
-    { href: `${base}/parts.csv`, name: 'Parts', type: 'CSV', words: 'Every part with its length or count, and what it is for' },
-    { href: `${base}/wires.csv`, name: 'Wires', type: 'CSV', words: 'Every wire with ends, size, length, current and fuse' },
-    { href: `${base}/build.json`, name: 'Build file', type: 'JSON', words: 'The whole build with the catalogue items it uses; comes back in exactly' },
+    {
+      href: `${base}/work-sheet.pdf?units=${units}`,
+      name: 'Work sheet',
+      type: 'PDF',
+      words:
+        'Fuel and pump circuit with cautions, expected gauge readings and room for what is measured',
+    },
+    {
+      href: `${base}/parts.csv`,
+      name: 'Parts',
+      type: 'CSV',
+      words: 'Every part with its length or count, and what it is for',
+    },
+    {
+      href: `${base}/wires.csv`,
+      name: 'Wires',
+      type: 'CSV',
+      words: 'Every wire with ends, size, length, current and fuse',
+    },
+    {
+      href: `${base}/build.json`,
+      name: 'Build file',
+      type: 'JSON',
+      words: 'The whole build with the catalogue items it uses; comes back in exactly',
+    },
   ];
   const fluid = evaluation.fluids[0]!;
   const rail = fluid.design.circuit.elements.find((e) => e.kind === 'injectors');
@@ -34,7 +55,11 @@ export function TakeAwayScreen() {
       <ul className="border-t-[1.5px] border-ink">
         {papers.map((paper) => (
           <li key={paper.href} className="border-b-[0.75px] border-hair">
-            <a href={paper.href} download className="grid min-h-12 grid-cols-[26px_120px_52px_1fr] items-center gap-3 px-2 py-2 hover:bg-panel">
+            <a
+              href={paper.href}
+              download
+              className="grid min-h-12 grid-cols-[26px_120px_52px_1fr] items-center gap-3 px-2 py-2 hover:bg-panel"
+            >
               <Download size={16} aria-hidden="true" />
               <span className="font-medium">{paper.name}</span>
               <span className="text-second">{paper.type}</span>
@@ -58,11 +83,18 @@ export function TakeAwayScreen() {
             {Object.values(fluid.cases).map(({ point, solution }) => (
               <tr key={point.name}>
                 <td>{point.label}</td>
-                <td className="text-second">{formatMeasure({ value: point.systemVoltage, kind: 'voltage' }, units)}</td>
-                <td className="text-second">{formatMeasure({ value: point.manifoldGauge, kind: 'pressure' }, units)}</td>
+                <td className="text-second">
+                  {formatMeasure({ value: point.systemVoltage, kind: 'voltage' }, units)}
+                </td>
+                <td className="text-second">
+                  {formatMeasure({ value: point.manifoldGauge, kind: 'pressure' }, units)}
+                </td>
                 <td className="font-medium">
                   {solution.state === 'converged' && rail
-                    ? formatMeasure({ value: solution.elements[rail.id]!.inletPressure, kind: 'pressure' }, units)
+                    ? formatMeasure(
+                        { value: solution.elements[rail.id]!.inletPressure, kind: 'pressure' },
+                        units,
+                      )
                     : 'not solved'}
                 </td>
               </tr>

@@ -34,7 +34,10 @@ function terminalAt(terminal: string): Point {
 /** Right-angled path between two terminals. */
 function pathOf(from: Point, to: Point): { d: string; middle: Point } {
   if (from[1] === to[1] || from[0] === to[0]) {
-    return { d: `M${from[0]} ${from[1]}L${to[0]} ${to[1]}`, middle: [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2] };
+    return {
+      d: `M${from[0]} ${from[1]}L${to[0]} ${to[1]}`,
+      middle: [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2],
+    };
   }
   return {
     d: `M${from[0]} ${from[1]}V${to[1]}H${to[0]}`,
@@ -53,23 +56,56 @@ const below: Record<string, string> = {
 /** Labels under the terminals that stand alone. */
 function TerminalMark({ terminal, ecuName }: { terminal: string; ecuName: string }) {
   const [x, y] = terminalAt(terminal);
-  const name = below[terminal] ?? (terminal.startsWith('ECU') ? `${ecuName}, ${terminal.slice(4)}` : terminal.endsWith(' fuse') ? 'Pump fuse' : terminal.endsWith('ground') ? 'Ground' : '');
+  const name =
+    below[terminal] ??
+    (terminal.startsWith('ECU')
+      ? `${ecuName}, ${terminal.slice(4)}`
+      : terminal.endsWith(' fuse')
+        ? 'Pump fuse'
+        : terminal.endsWith('ground')
+          ? 'Ground'
+          : '');
   const fuse = terminal.endsWith('fuse');
   return (
     <g aria-hidden="true">
       {fuse ? (
-        <rect x={x - 17} y={y - 8} width="34" height="16" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
+        <rect
+          x={x - 17}
+          y={y - 8}
+          width="34"
+          height="16"
+          fill="var(--paper)"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
       ) : terminal.startsWith('battery') ? (
-        <path d={`M${x - 14} ${y - 14}V${y + 14}M${x - 22} ${y - 7}V${y + 7}`} stroke="var(--ink)" strokeWidth="3" />
+        <path
+          d={`M${x - 14} ${y - 14}V${y + 14}M${x - 22} ${y - 7}V${y + 7}`}
+          stroke="var(--ink)"
+          strokeWidth="3"
+        />
       ) : terminal.endsWith('ground') ? (
-        <path d={`M${x - 12} ${y}H${x + 12}M${x - 7} ${y + 5}H${x + 7}M${x - 2} ${y + 10}H${x + 2}`} stroke="var(--ink)" strokeWidth="1.5" />
+        <path
+          d={`M${x - 12} ${y}H${x + 12}M${x - 7} ${y + 5}H${x + 7}M${x - 2} ${y + 10}H${x + 2}`}
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
       ) : terminal === 'inertia switch' ? (
-        <path d={`M${x - 16} ${y}h8l14 -9m-2 9h12`} stroke="var(--ink)" strokeWidth="1.5" fill="var(--paper)" />
+        <path
+          d={`M${x - 16} ${y}h8l14 -9m-2 9h12`}
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+          fill="var(--paper)"
+        />
       ) : (
         <circle cx={x} cy={y} r="4.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
       )}
       {name && (
-        <text x={terminal.endsWith('ground') ? x - 18 : x} y={terminal.endsWith('ground') ? y + 6 : y + 28} textAnchor={terminal.endsWith('ground') ? 'end' : 'middle'}>
+        <text
+          x={terminal.endsWith('ground') ? x - 18 : x}
+          y={terminal.endsWith('ground') ? y + 6 : y + 28}
+          textAnchor={terminal.endsWith('ground') ? 'end' : 'middle'}
+        >
           {name}
         </text>
       )}
@@ -88,48 +124,156 @@ type Props = {
 };
 
 /** The pump's circuit from battery to ground with its trigger, every wire with size and length. */
-export function WiringDrawing({ feed, wires, selected, select, troubled, ecuName, pumpName }: Props) {
+export function WiringDrawing({
+  feed,
+  wires,
+  selected,
+  select,
+  troubled,
+  ecuName,
+  pumpName,
+}: Props) {
   const [units] = useUnits();
-  const walk = useWalk(wires.map((w) => w.wire.id), selected, select);
+  const walk = useWalk(
+    wires.map((w) => w.wire.id),
+    selected,
+    select,
+  );
   const terminals = [...new Set(wires.flatMap((w) => [w.wire.from.terminal, w.wire.to.terminal]))];
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} className="w-full" role="listbox" aria-label="Wires of the pump circuit" tabIndex={0} onKeyDown={walk}>
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      className="w-full"
+      role="listbox"
+      aria-label="Wires of the pump circuit"
+      tabIndex={0}
+      onKeyDown={walk}
+    >
       <g aria-hidden="true">
-        <rect x="556" y="62" width="126" height="216" fill="var(--panel)" stroke="var(--edge)" strokeWidth="0.75" />
-        <text x="619" y="54" textAnchor="middle">Relay {feed.feed.relay.id}</text>
-        <text x="630" y="94">30</text>
-        <text x="608" y="154" textAnchor="end">87</text>
-        <text x="588" y="266">86</text>
-        <text x="652" y="266" textAnchor="end">85</text>
-        <path d="M620 94V108L606 136M620 138V150" stroke="var(--ink)" strokeWidth="1.5" fill="none" />
-        <path d="M580 270V215H595M645 215H660V270" stroke="var(--ink)" strokeWidth="1.5" fill="none" />
-        <rect x="595" y="202" width="50" height="26" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
-        <text x="620" y="219" textAnchor="middle">coil</text>
+        <rect
+          x="556"
+          y="62"
+          width="126"
+          height="216"
+          fill="var(--panel)"
+          stroke="var(--edge)"
+          strokeWidth="0.75"
+        />
+        <text x="619" y="54" textAnchor="middle">
+          Relay {feed.feed.relay.id}
+        </text>
+        <text x="630" y="94">
+          30
+        </text>
+        <text x="608" y="154" textAnchor="end">
+          87
+        </text>
+        <text x="588" y="266">
+          86
+        </text>
+        <text x="652" y="266" textAnchor="end">
+          85
+        </text>
+        <path
+          d="M620 94V108L606 136M620 138V150"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+          fill="none"
+        />
+        <path
+          d="M580 270V215H595M645 215H660V270"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+          fill="none"
+        />
+        <rect
+          x="595"
+          y="202"
+          width="50"
+          height="26"
+          fill="var(--paper)"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
+        <text x="620" y="219" textAnchor="middle">
+          coil
+        </text>
         <path d="M612 202V126" stroke="var(--edge)" strokeWidth="0.75" strokeDasharray="3 3" />
-        <rect x="690" y="162" width="60" height="62" fill="var(--panel)" stroke="var(--ink)" strokeWidth="1.5" />
+        <rect
+          x="690"
+          y="162"
+          width="60"
+          height="62"
+          fill="var(--panel)"
+          stroke="var(--ink)"
+          strokeWidth="1.5"
+        />
         <path d="M706 180 730 193 706 206Z" fill="var(--moss)" />
         <path d="M716 150V162M716 224V235" stroke="var(--ink)" strokeWidth="1.5" />
-        <text x="722" y="136" textAnchor="middle">{pumpName}</text>
+        <text x="722" y="136" textAnchor="middle">
+          {pumpName}
+        </text>
       </g>
       {wires.map((sized) => {
         const style = roleStyle[sized.wire.role]!;
-        const { d, middle } = pathOf(terminalAt(sized.wire.from.terminal), terminalAt(sized.wire.to.terminal));
+        const { d, middle } = pathOf(
+          terminalAt(sized.wire.from.terminal),
+          terminalAt(sized.wire.to.terminal),
+        );
         const isSelected = selected === sized.wire.id;
         const trouble = troubled.get(sized.wire.id);
-        const vertical = terminalAt(sized.wire.from.terminal)[0] === terminalAt(sized.wire.to.terminal)[0];
+        const vertical =
+          terminalAt(sized.wire.from.terminal)[0] === terminalAt(sized.wire.to.terminal)[0];
         const label = `${sized.size.size}, ${formatMeasure({ value: sized.task.length, kind: 'length' }, units)}`;
         return (
-          <g key={sized.wire.id} role="option" aria-selected={isSelected} aria-label={`${sized.wire.name}, ${label}`} className="cursor-pointer" onClick={() => select(sized.wire.id)}>
+          <g
+            key={sized.wire.id}
+            role="option"
+            aria-selected={isSelected}
+            aria-label={`${sized.wire.name}, ${label}`}
+            className="cursor-pointer"
+            onClick={() => select(sized.wire.id)}
+          >
             <path d={d} fill="none" stroke="transparent" strokeWidth="26" />
             {isSelected && <path d={d} fill="none" stroke="var(--wash)" strokeWidth="13" />}
-            <path d={d} fill="none" stroke={style.colour} strokeWidth={isSelected ? 4 : 2.5} strokeDasharray={style.dash} />
-            <rect x={middle[0] - 7} y={middle[1] - 8} width="14" height="16" fill="var(--paper)" stroke={style.colour} strokeWidth="0.75" />
-            <text x={middle[0]} y={middle[1] + 4} textAnchor="middle">{style.letter}</text>
-            <text x={vertical ? middle[0] - 14 : middle[0]} y={vertical ? terminalAt(sized.wire.to.terminal)[1] - 34 : middle[1] - (sized.wire.name === 'Relay to pump' ? 22 : 14)} textAnchor={vertical ? 'end' : 'middle'} style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}>
+            <path
+              d={d}
+              fill="none"
+              stroke={style.colour}
+              strokeWidth={isSelected ? 4 : 2.5}
+              strokeDasharray={style.dash}
+            />
+            <rect
+              x={middle[0] - 7}
+              y={middle[1] - 8}
+              width="14"
+              height="16"
+              fill="var(--paper)"
+              stroke={style.colour}
+              strokeWidth="0.75"
+            />
+            <text x={middle[0]} y={middle[1] + 4} textAnchor="middle">
+              {style.letter}
+            </text>
+            <text
+              x={vertical ? middle[0] - 14 : middle[0]}
+              y={
+                vertical
+                  ? terminalAt(sized.wire.to.terminal)[1] - 34
+                  : middle[1] - (sized.wire.name === 'Relay to pump' ? 22 : 14)
+              }
+              textAnchor={vertical ? 'end' : 'middle'}
+              style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}
+            >
               {label}
             </text>
             {trouble && (
-              <path d={`M${middle[0] + 16} ${middle[1] - 5}l5 5l-5 5l-5 -5Z`} fill={trouble === 'stop' ? 'var(--signal)' : 'none'} stroke="var(--signal)" strokeWidth="1.5" />
+              <path
+                d={`M${middle[0] + 16} ${middle[1] - 5}l5 5l-5 5l-5 -5Z`}
+                fill={trouble === 'stop' ? 'var(--signal)' : 'none'}
+                stroke="var(--signal)"
+                strokeWidth="1.5"
+              />
             )}
           </g>
         );
@@ -137,13 +281,25 @@ export function WiringDrawing({ feed, wires, selected, select, troubled, ecuName
       {terminals.map((terminal) => (
         <TerminalMark key={terminal} terminal={terminal} ecuName={ecuName} />
       ))}
-      <text x="190" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>{feed.mainFuse.rating} A</text>
-      <text x="418" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>{feed.fuse.fuse.rating} A</text>
+      <text x="190" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>
+        {feed.mainFuse.rating} A
+      </text>
+      <text x="418" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>
+        {feed.fuse.fuse.rating} A
+      </text>
       <g fill="var(--second)" aria-hidden="true">
-        <text x="14" y={H - 44} fill="var(--second)">+ supply</text>
-        <text x="80" y={H - 44} fill="var(--second)">K keyed</text>
-        <text x="140" y={H - 44} fill="var(--second)">T triggered</text>
-        <text x="216" y={H - 44} fill="var(--second)">G ground</text>
+        <text x="14" y={H - 44} fill="var(--second)">
+          + supply
+        </text>
+        <text x="80" y={H - 44} fill="var(--second)">
+          K keyed
+        </text>
+        <text x="140" y={H - 44} fill="var(--second)">
+          T triggered
+        </text>
+        <text x="216" y={H - 44} fill="var(--second)">
+          G ground
+        </text>
       </g>
     </svg>
   );

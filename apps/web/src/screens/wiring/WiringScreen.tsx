@@ -1,4 +1,11 @@
-import { type SizedGroup, type SizedWire, formatMeasure, lookUp, newestOf, refOf } from '@brookrain/core';
+import {
+  type SizedGroup,
+  type SizedWire,
+  formatMeasure,
+  lookUp,
+  newestOf,
+  refOf,
+} from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
@@ -29,15 +36,22 @@ function Criteria({ sized }: { sized: SizedWire }) {
         {sized.criteria.map((criterion) => (
           <tr key={criterion.name} className="rule">
             <td className="py-1">
-              <span aria-hidden="true" className={`mr-1 inline-block w-3 ${criterion.verdict === 'fails' ? 'text-signal' : 'text-moss'}`}>
+              <span
+                aria-hidden="true"
+                className={`mr-1 inline-block w-3 ${criterion.verdict === 'fails' ? 'text-signal' : 'text-moss'}`}
+              >
                 {{ passes: '✓', fails: '✕', 'cannot judge': '?' }[criterion.verdict]}
               </span>
               {criterion.name}
               <span className="sr-only">, {criterion.verdict}</span>
             </td>
-            <td className="py-1 text-right">{formatMeasure({ value: criterion.measured, kind: criterion.kind }, units)}</td>
+            <td className="py-1 text-right">
+              {formatMeasure({ value: criterion.measured, kind: criterion.kind }, units)}
+            </td>
             <td className="py-1 pl-2 text-right text-second">
-              {criterion.name === 'current' || criterion.name === 'mechanical minimum' ? '≥ ' : '≤ '}
+              {criterion.name === 'current' || criterion.name === 'mechanical minimum'
+                ? '≥ '
+                : '≤ '}
               {formatMeasure({ value: criterion.limit, kind: criterion.kind }, units)}
             </td>
           </tr>
@@ -61,11 +75,18 @@ function Sizes({ group, chosen }: { group: SizedGroup; chosen: string }) {
       </thead>
       <tbody>
         {group.candidates.map((candidate) => (
-          <tr key={candidate.size.id} className={candidate.size.id === chosen ? 'bg-panel font-medium' : ''}>
+          <tr
+            key={candidate.size.id}
+            className={candidate.size.id === chosen ? 'bg-panel font-medium' : ''}
+          >
             <td className="whitespace-nowrap">{candidate.size.size}</td>
-            <td className="whitespace-nowrap">{formatMeasure({ value: candidate.drop, kind: 'voltage' }, units)}</td>
+            <td className="whitespace-nowrap">
+              {formatMeasure({ value: candidate.drop, kind: 'voltage' }, units)}
+            </td>
             <td className={candidate.fails.length > 0 ? 'text-second' : 'text-moss'}>
-              {candidate.fails.length === 0 ? '✓ passes all five' : `✕ ${candidate.fails.slice(0, 2).join(', ')}${candidate.fails.length > 2 ? ' …' : ''}`}
+              {candidate.fails.length === 0
+                ? '✓ passes all five'
+                : `✕ ${candidate.fails.slice(0, 2).join(', ')}${candidate.fails.length > 2 ? ' …' : ''}`}
             </td>
           </tr>
         ))}
@@ -79,11 +100,15 @@ export function WiringScreen() {
   const { document: build, catalogue, evaluation, edit } = useBuild();
   const feed = evaluation.feeds[0];
   const [picked, setPicked] = useState('');
-  if (!feed) return <Screen title="Pump wiring" lead="No pump is wired in this build yet.">{null}</Screen>;
+  if (!feed)
+    return (
+      <Screen title="Pump wiring" lead="No pump is wired in this build yet.">
+        {null}
+      </Screen>
+    );
   const groups = [feed.main, feed.pumpGroup, feed.trigger];
   const wires = groups.flatMap((g) => g.wires);
-  const selected =
-    wires.find((w) => w.wire.id === picked) ?? feed.pumpGroup.wires[1] ?? wires[0]!;
+  const selected = wires.find((w) => w.wire.id === picked) ?? feed.pumpGroup.wires[1] ?? wires[0]!;
   const group = groups.find((g) => g.wires.includes(selected))!;
   const findings = evaluation.findings.filter((f) => f.where.startsWith('wiring'));
   const troubled = new Map(findings.map((f) => [f.where.slice('wiring:'.length), f.severity]));
@@ -98,7 +123,8 @@ export function WiringScreen() {
         <>
           <h2>{selected.wire.name}</h2>
           <p className="text-[13px] text-second">
-            {selected.wire.from.terminal} to {selected.wire.to.terminal}, behind the {selected.task.protection.rating} A fuse
+            {selected.wire.from.terminal} to {selected.wire.to.terminal}, behind the{' '}
+            {selected.task.protection.rating} A fuse
           </p>
           <div className="mt-2 space-y-1.5">
             <ChoiceField
@@ -106,7 +132,10 @@ export function WiringScreen() {
               label="Size"
               value={selected.chosenByHand ? selected.size.id : AUTO}
               choices={[
-                { value: AUTO, label: `by the rules${selected.chosenByHand ? '' : `: ${selected.size.size}`}` },
+                {
+                  value: AUTO,
+                  label: `by the rules${selected.chosenByHand ? '' : `: ${selected.size.size}`}`,
+                },
                 ...sizes.map((s) => ({ value: s.id, label: s.size })),
               ]}
               onChoose={(id) =>
@@ -142,10 +171,21 @@ export function WiringScreen() {
               label="Pump fuse"
               value={feed.fuseChosenByHand ? feed.fuse.fuse.id : AUTO}
               choices={[
-                { value: AUTO, label: feed.fuseChosenByHand ? 'by the rules' : `rules: ${feed.fuse.fuse.rating} A` },
+                {
+                  value: AUTO,
+                  label: feed.fuseChosenByHand
+                    ? 'by the rules'
+                    : `rules: ${feed.fuse.fuse.rating} A`,
+                },
                 ...blades.map((f) => ({ value: f.id, label: `${f.rating} A` })),
               ]}
-              onChoose={(id) => edit({ name: 'choose-fuse', feedId: feed.feed.id, item: id === AUTO ? null : refOf(blades.find((f) => f.id === id)!) })}
+              onChoose={(id) =>
+                edit({
+                  name: 'choose-fuse',
+                  feedId: feed.feed.id,
+                  item: id === AUTO ? null : refOf(blades.find((f) => f.id === id)!),
+                })
+              }
             />
             <ChoiceField
               label="Coil switched"
@@ -163,7 +203,13 @@ export function WiringScreen() {
                 { value: 'yes', label: 'in coil feed' },
                 { value: 'no', label: 'none' },
               ]}
-              onChoose={(value) => edit({ name: 'set', path: 'power.pumpFeeds.0.inertiaSwitch', value: value === 'yes' })}
+              onChoose={(value) =>
+                edit({
+                  name: 'set',
+                  path: 'power.pumpFeeds.0.inertiaSwitch',
+                  value: value === 'yes',
+                })
+              }
             />
             <ChoiceField
               label="Wire sizes"
@@ -174,7 +220,13 @@ export function WiringScreen() {
               ]}
               onChoose={(value) => edit({ name: 'set', path: 'power.wireSystem', value })}
             />
-            <QuantityField label="Drop allowed in wire" path="limits.pumpFeedDrop" kind="voltage" value={build.limits.pumpFeedDrop} unit="V" />
+            <QuantityField
+              label="Drop allowed in wire"
+              path="limits.pumpFeedDrop"
+              kind="voltage"
+              value={build.limits.pumpFeedDrop}
+              unit="V"
+            />
           </div>
           <dl className="rule mt-3 space-y-1 pt-2">
             {[
@@ -196,11 +248,21 @@ export function WiringScreen() {
         </>
       }
     >
-      <WiringDrawing feed={feed} wires={wires} selected={selected.wire.id} select={setPicked} troubled={troubled} ecuName={ecu.designation} pumpName={feed.pump.designation} />
+      <WiringDrawing
+        feed={feed}
+        wires={wires}
+        selected={selected.wire.id}
+        select={setPicked}
+        troubled={troubled}
+        ecuName={ecu.designation}
+        pumpName={feed.pump.designation}
+      />
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-[900px]:grid-cols-1">
         <Sizes group={group} chosen={selected.size.id} />
         <div>
-          {findings.length === 0 && <p className="text-second">Nothing stands against this wiring.</p>}
+          {findings.length === 0 && (
+            <p className="text-second">Nothing stands against this wiring.</p>
+          )}
           {findings.map((finding) => (
             <FindingNote key={finding.id} finding={finding} />
           ))}

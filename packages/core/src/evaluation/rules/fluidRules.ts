@@ -50,7 +50,9 @@ const unsolved: BuildRule = {
                 title: `${point.label}: the circuit could not be solved`,
                 because: solution.reason,
                 numbers: {},
-                cures: [{ text: 'Check what is joined to what, and the data of the named element' }],
+                cures: [
+                  { text: 'Check what is joined to what, and the data of the named element' },
+                ],
               },
             ]
           : [],
@@ -69,7 +71,9 @@ const sag: BuildRule = {
       if (value <= SAG_GOOD) return [];
       const lines = fluid.design.circuit.elements
         .filter((e): e is LineElement => e.kind === 'line' && e.role === 'feed')
-        .sort((a, b) => solution.elements[b.id]!.pressureDrop - solution.elements[a.id]!.pressureDrop);
+        .sort(
+          (a, b) => solution.elements[b.id]!.pressureDrop - solution.elements[a.id]!.pressureDrop,
+        );
       const cures = lines.slice(0, 2).flatMap((line) =>
         largerHoseCure({
           checked,
@@ -110,7 +114,10 @@ function pumpCures(checked: Checked, fluid: FluidResult) {
   const element = fluid.design.circuit.elements.find((e) => e.kind === 'pump');
   if (element?.kind !== 'pump') return [];
   const best = checked.pumpCandidates[element.id]?.find(
-    (c) => c.verdict !== 'does not fit' && c.item.id !== element.item.id && (c.margin ?? 0) >= checked.document.limits.pumpMargin.value,
+    (c) =>
+      c.verdict !== 'does not fit' &&
+      c.item.id !== element.item.id &&
+      (c.margin ?? 0) >= checked.document.limits.pumpMargin.value,
   );
   return best
     ? [
@@ -156,7 +163,9 @@ const pumpMargin: BuildRule = {
           measured: { value: flow.margin, kind: 'ratio' },
           limit: { value: short ? wish : 1, kind: 'ratio' },
           rung: 'pump-flow',
-          cures: short ? pumpCures(checked, fluid) : [{ text: 'A smaller pump or a speed control would do' }],
+          cures: short
+            ? pumpCures(checked, fluid)
+            : [{ text: 'A smaller pump or a speed control would do' }],
         },
       ];
     }),
@@ -269,7 +278,11 @@ const suctionHead: BuildRule = {
           cures:
             cures.length > 0
               ? cures
-              : [{ text: 'Mount the pump lower and nearer the tank, enlarge outlet and strainer, keep the fuel cooler' }],
+              : [
+                  {
+                    text: 'Mount the pump lower and nearer the tank, enlarge outlet and strainer, keep the fuel cooler',
+                  },
+                ],
         },
       ];
     }),
@@ -283,7 +296,9 @@ const suctionVelocity: BuildRule = {
     const { fuel } = fluid.design;
     const mostlyPetrol = fuel.fuel.kind === 'petrol-ethanol' && fuel.fuel.ethanol.value < 0.5;
     const limit =
-      mostlyPetrol && fuel.hot.temperature > HOT_FUEL ? SUCTION_VELOCITY_HOT_PETROL : SUCTION_VELOCITY;
+      mostlyPetrol && fuel.hot.temperature > HOT_FUEL
+        ? SUCTION_VELOCITY_HOT_PETROL
+        : SUCTION_VELOCITY;
     return fluid.design.circuit.elements.flatMap((line): BuildFinding[] => {
       if (line.kind !== 'line' || line.role !== 'suction') return [];
       const value = solution.elements[line.id]!.velocity!;
@@ -296,7 +311,10 @@ const suctionVelocity: BuildRule = {
           where: where(fluid, line.id),
           title: 'Suction line is too small',
           because: 'fuel runs at {velocity} in the suction line; at most {limit}',
-          numbers: { velocity: { value, kind: 'velocity' }, limit: { value: limit, kind: 'velocity' } },
+          numbers: {
+            velocity: { value, kind: 'velocity' },
+            limit: { value: limit, kind: 'velocity' },
+          },
           measured: { value, kind: 'velocity' },
           limit: { value: limit, kind: 'velocity' },
           cures: largerHoseCure({
@@ -361,10 +379,15 @@ const returnRule = (name: 'hotIdle' | 'overrun'): BuildRule => ({
     if (!regulator) return [];
     const item = lookUp(checked.catalogue, 'regulator', regulator.item, regulator.id);
     const density = fluid.design.fuel.hot.density;
-    const held = regulator.setPressure.value + regulator.manifoldRatio.value * at.point.manifoldGauge;
+    const held =
+      regulator.setPressure.value + regulator.manifoldRatio.value * at.point.manifoldGauge;
     const reserveIn = (s: SolvedCircuit) => {
       const state = s.elements[regulator.id]!;
-      return held - RESERVE - (state.outletPressure + wideOpenLoss(item, state.massFlow / density, density));
+      return (
+        held -
+        RESERVE -
+        (state.outletPressure + wideOpenLoss(item, state.massFlow / density, density))
+      );
     };
     const reserve = reserveIn(solution);
     if (reserve >= 0) return [];
@@ -458,7 +481,10 @@ const regulatorRange: BuildRule = {
           most: { value: item.bypassMax, kind: 'volumeFlow' },
         },
         measured: { value: bypass, kind: 'volumeFlow' },
-        limit: { value: bypass > item.bypassMax ? item.bypassMax : item.bypassMin, kind: 'volumeFlow' },
+        limit: {
+          value: bypass > item.bypassMax ? item.bypassMax : item.bypassMin,
+          kind: 'volumeFlow',
+        },
         cures: [{ text: 'Choose a regulator of another size' }],
       });
     }
@@ -468,7 +494,8 @@ const regulatorRange: BuildRule = {
 
 const filters: BuildRule = {
   id: 'filter.choice',
-  source: 'coarse before the pump, fine after it, media rated for the fuel; clean drop up to 35 kPa',
+  source:
+    'coarse before the pump, fine after it, media rated for the fuel; clean drop up to 35 kPa',
   check: onSolved('peakPower', (checked, fluid, _at, solution) => {
     const findings: BuildFinding[] = [];
     const { circuit, fuel } = fluid.design;
@@ -495,7 +522,10 @@ const filters: BuildRule = {
         });
       }
       const feedsPump = circuit.elements.some(
-        (pump) => pump.kind === 'pump' && pathBetween(circuit, element.to, pump.from).length + (element.to === pump.from ? 1 : 0) > 0,
+        (pump) =>
+          pump.kind === 'pump' &&
+          pathBetween(circuit, element.to, pump.from).length + (element.to === pump.from ? 1 : 0) >
+            0,
       );
       if (feedsPump && item.fineness < 40e-6) {
         findings.push({
@@ -504,7 +534,8 @@ const filters: BuildRule = {
           severity: 'stop',
           where: where(fluid, element.id),
           title: 'Fine filter before the pump',
-          because: 'a {fineness} filter on the suction side starves the pump; use a coarse one there',
+          because:
+            'a {fineness} filter on the suction side starves the pump; use a coarse one there',
           numbers: { fineness: { value: item.fineness, kind: 'length' } },
           cures: checked.catalogue.items
             .filter((c) => c.category === 'filter' && c.fineness >= 100e-6)
@@ -578,9 +609,16 @@ const hoseRating: BuildRule = {
         );
         if (!item || !('pressureRating' in item)) return [];
         const suction = element.kind === 'line' && element.role === 'suction';
-        const beforePump = pumps.some((p) => p !== element && pathBetween(circuit, element.to, p.from).length > 0);
+        const beforePump = pumps.some(
+          (p) => p !== element && pathBetween(circuit, element.to, p.from).length > 0,
+        );
         const findings: BuildFinding[] = [];
-        if (!suction && !beforePump && !pumps.some((p) => p.from === ('to' in element ? element.to : '')) && highest > item.pressureRating) {
+        if (
+          !suction &&
+          !beforePump &&
+          !pumps.some((p) => p.from === ('to' in element ? element.to : '')) &&
+          highest > item.pressureRating
+        ) {
           findings.push({
             id: `rating.pressure:${element.id}`,
             rule: 'hose.rating',
@@ -594,7 +632,13 @@ const hoseRating: BuildRule = {
             },
             measured: { value: highest, kind: 'pressure' },
             limit: { value: item.pressureRating, kind: 'pressure' },
-            cures: hoseCures(checked, fluid, element.id, item.id, (h) => h.pressureRating >= highest && h.ethanolLimit >= ethanol),
+            cures: hoseCures(
+              checked,
+              fluid,
+              element.id,
+              item.id,
+              (h) => h.pressureRating >= highest && h.ethanolLimit >= ethanol,
+            ),
           });
         }
         if (item.category === 'hose' && ethanol > item.ethanolLimit) {
@@ -611,7 +655,13 @@ const hoseRating: BuildRule = {
             },
             measured: { value: ethanol, kind: 'ratio' },
             limit: { value: item.ethanolLimit, kind: 'ratio' },
-            cures: hoseCures(checked, fluid, element.id, item.id, (h) => h.ethanolLimit >= ethanol && h.pressureRating >= Math.min(highest, 1e6)),
+            cures: hoseCures(
+              checked,
+              fluid,
+              element.id,
+              item.id,
+              (h) => h.ethanolLimit >= ethanol && h.pressureRating >= Math.min(highest, 1e6),
+            ),
           });
         }
         return findings;
@@ -629,7 +679,9 @@ function hoseCures(
   itemId: string,
   suits: (hose: Hose) => boolean,
 ) {
-  const present = checked.catalogue.items.find((i): i is Hose => i.category === 'hose' && i.id === itemId);
+  const present = checked.catalogue.items.find(
+    (i): i is Hose => i.category === 'hose' && i.id === itemId,
+  );
   if (!present) return [{ text: 'Choose a part with a higher rating' }];
   const best = checked.catalogue.items
     .filter((h): h is Hose => h.category === 'hose' && suits(h) && h.bore >= 0.85 * present.bore)

@@ -55,7 +55,10 @@ const duty: BuildRule = {
           rung: 'injector-duty',
           cures: betterInjector(checked, worst.row),
         },
-      ].map((f) => ({ ...f, because: f.because.replace('{item}', worst.row.injector.designation) })) as BuildFinding[];
+      ].map((f) => ({
+        ...f,
+        because: f.because.replace('{item}', worst.row.injector.designation),
+      })) as BuildFinding[];
     }),
 };
 

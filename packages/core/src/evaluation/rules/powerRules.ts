@@ -35,7 +35,11 @@ function wireFinding(checked: Checked, sized: SizedWire, criterion: Criterion): 
           command: { name: 'choose-wire', wireId: sized.wire.id, size: null },
         },
       ]
-    : [{ text: 'No size passes all criteria: shorten the run, move it out of the heat, or change the fuse' }];
+    : [
+        {
+          text: 'No size passes all criteria: shorten the run, move it out of the heat, or change the fuse',
+        },
+      ];
   void checked;
   return {
     id: `wire.${criterion.name.replaceAll(' ', '-')}:${sized.wire.id}`,
@@ -244,7 +248,11 @@ const trigger: BuildRule = {
         cures: [
           {
             text: `Wire the coil ${ecu.pumpPinSide}`,
-            command: { name: 'set', path: `power.pumpFeeds.${index}.trigger`, value: ecu.pumpPinSide },
+            command: {
+              name: 'set',
+              path: `power.pumpFeeds.${index}.trigger`,
+              value: ecu.pumpPinSide,
+            },
           },
         ],
       });

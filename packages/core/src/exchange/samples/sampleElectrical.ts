@@ -4,7 +4,20 @@ import { awgArea, awgResistance, bladeBand, metricSizes } from '../../power/inde
 const MM2 = 1e-6;
 
 export const sampleBatteries: readonly BatteryItem[] = [
-  { category: 'battery', id: 'BT70', revision: 1, designation: 'BT70 sealed lead-acid', family: 'lead-acid', mass: 17.5, price: 118, interchange: 'starter battery', openCircuitVoltage: 12.6, internalResistance: 6e-3, wireAreaMin: 2.5 * MM2, wireAreaMax: 70 * MM2 },
+  {
+    category: 'battery',
+    id: 'BT70',
+    revision: 1,
+    designation: 'BT70 sealed lead-acid',
+    family: 'lead-acid',
+    mass: 17.5,
+    price: 118,
+    interchange: 'starter battery',
+    openCircuitVoltage: 12.6,
+    internalResistance: 6e-3,
+    wireAreaMin: 2.5 * MM2,
+    wireAreaMax: 70 * MM2,
+  },
 ];
 
 const blade = (rating: number): FuseItem => ({
@@ -92,11 +105,27 @@ const wire = (
   insulation: 'cross-linked',
 });
 
-const gauges: [gauge: number, diameterMm: number][] = [[22, 1.5], [20, 1.8], [18, 2.1], [16, 2.4], [14, 2.8], [12, 3.4], [10, 4.2], [8, 5.6]];
+const gauges: [gauge: number, diameterMm: number][] = [
+  [22, 1.5],
+  [20, 1.8],
+  [18, 2.1],
+  [16, 2.4],
+  [14, 2.8],
+  [12, 3.4],
+  [10, 4.2],
+  [8, 5.6],
+];
 
 export const sampleWires: readonly WireItem[] = [
   ...metricSizes.map((s) =>
-    wire(`W${s.area}`.replace('.', '_'), 'metric', `${s.area} mm²`, s.area * MM2, s.diameter / 1e3, s.milliohmPerMetre / 1e3),
+    wire(
+      `W${s.area}`.replace('.', '_'),
+      'metric',
+      `${s.area} mm²`,
+      s.area * MM2,
+      s.diameter / 1e3,
+      s.milliohmPerMetre / 1e3,
+    ),
   ),
   ...gauges.map(([g, d]) =>
     wire(`A${g}`, 'awg', `${g} AWG`, awgArea(g), d / 1e3, awgResistance(g, 'stranded')),

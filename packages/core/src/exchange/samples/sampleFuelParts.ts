@@ -1,7 +1,21 @@
 import type { FilterItem, FittingItem, HoseItem, RegulatorItem } from '../../build/index.ts';
 
-const rubberBores: [dash: number, mm: number][] = [[4, 5.6], [6, 8.7], [8, 11.1], [10, 14.2], [12, 17.5], [16, 22.2]];
-const ptfeBores: [dash: number, mm: number][] = [[4, 4.8], [6, 7.9], [8, 10.3], [10, 12.7], [12, 15.9], [16, 22.2]];
+const rubberBores: [dash: number, mm: number][] = [
+  [4, 5.6],
+  [6, 8.7],
+  [8, 11.1],
+  [10, 14.2],
+  [12, 17.5],
+  [16, 22.2],
+];
+const ptfeBores: [dash: number, mm: number][] = [
+  [4, 4.8],
+  [6, 7.9],
+  [8, 10.3],
+  [10, 12.7],
+  [12, 15.9],
+  [16, 22.2],
+];
 
 interface HoseFamily {
   readonly code: string;
@@ -33,12 +47,72 @@ const hoses = (family: HoseFamily): HoseItem[] =>
   }));
 
 export const sampleHoses: readonly HoseItem[] = [
-  ...hoses({ code: 'HPR', family: 'push-on rubber', bores: rubberBores, wall: 3.2, roughness: 5e-6, pressureRating: 1.7e6, ethanolLimit: 0.3, pricePerMetre: 8 }),
-  ...hoses({ code: 'HBR', family: 'braided rubber', bores: rubberBores, wall: 3.5, roughness: 5e-6, pressureRating: 3.4e6, ethanolLimit: 0.3, pricePerMetre: 14 }),
-  ...hoses({ code: 'HBP', family: 'braided PTFE', bores: ptfeBores, wall: 2, roughness: 1.5e-6, pressureRating: 7e6, ethanolLimit: 1, pricePerMetre: 19 }),
-  ...hoses({ code: 'HLP', family: 'low-pressure rubber', bores: rubberBores, wall: 3, roughness: 5e-6, pressureRating: 0.35e6, ethanolLimit: 0.1, pricePerMetre: 4 }),
-  ...hoses({ code: 'TAL', family: 'hardline aluminium', bores: [[6, 7.75], [8, 10.9]], wall: 0.9, roughness: 1.5e-6, pressureRating: 2.4e6, ethanolLimit: 0.3, pricePerMetre: 6 }),
-  ...hoses({ code: 'TSS', family: 'hardline stainless', bores: [[6, 7.75], [8, 10.9]], wall: 0.9, roughness: 1.5e-6, pressureRating: 6e6, ethanolLimit: 1, pricePerMetre: 11 }),
+  ...hoses({
+    code: 'HPR',
+    family: 'push-on rubber',
+    bores: rubberBores,
+    wall: 3.2,
+    roughness: 5e-6,
+    pressureRating: 1.7e6,
+    ethanolLimit: 0.3,
+    pricePerMetre: 8,
+  }),
+  ...hoses({
+    code: 'HBR',
+    family: 'braided rubber',
+    bores: rubberBores,
+    wall: 3.5,
+    roughness: 5e-6,
+    pressureRating: 3.4e6,
+    ethanolLimit: 0.3,
+    pricePerMetre: 14,
+  }),
+  ...hoses({
+    code: 'HBP',
+    family: 'braided PTFE',
+    bores: ptfeBores,
+    wall: 2,
+    roughness: 1.5e-6,
+    pressureRating: 7e6,
+    ethanolLimit: 1,
+    pricePerMetre: 19,
+  }),
+  ...hoses({
+    code: 'HLP',
+    family: 'low-pressure rubber',
+    bores: rubberBores,
+    wall: 3,
+    roughness: 5e-6,
+    pressureRating: 0.35e6,
+    ethanolLimit: 0.1,
+    pricePerMetre: 4,
+  }),
+  ...hoses({
+    code: 'TAL',
+    family: 'hardline aluminium',
+    bores: [
+      [6, 7.75],
+      [8, 10.9],
+    ],
+    wall: 0.9,
+    roughness: 1.5e-6,
+    pressureRating: 2.4e6,
+    ethanolLimit: 0.3,
+    pricePerMetre: 6,
+  }),
+  ...hoses({
+    code: 'TSS',
+    family: 'hardline stainless',
+    bores: [
+      [6, 7.75],
+      [8, 10.9],
+    ],
+    wall: 0.9,
+    roughness: 1.5e-6,
+    pressureRating: 6e6,
+    ethanolLimit: 1,
+    pricePerMetre: 11,
+  }),
 ];
 
 const fitting = (
@@ -63,7 +137,14 @@ const fitting = (
 });
 
 export const sampleFittings: readonly FittingItem[] = [
-  ...[[4, 4.4], [6, 7.2], [8, 9.4], [10, 12], [12, 15], [16, 20]].flatMap(([dash, bore]) => [
+  ...[
+    [4, 4.4],
+    [6, 7.2],
+    [8, 9.4],
+    [10, 12],
+    [12, 15],
+    [16, 20],
+  ].flatMap(([dash, bore]) => [
     fitting(`E${dash}-0`, `Hose end −${dash} straight`, 'hose end', bore!, 0.5, 6 + dash!),
     fitting(`E${dash}-45`, `Hose end −${dash} 45°`, 'hose end', bore!, 0.6, 9 + dash!),
     fitting(`E${dash}-90`, `Hose end −${dash} 90°`, 'hose end', bore!, 0.9, 10 + dash!),
@@ -99,13 +180,61 @@ const filter = (
 });
 
 export const sampleFilters: readonly FilterItem[] = [
-  filter('F100', 'F100 coarse, cleanable', 100, [[150, 0.6], [300, 1.6]], 1, 46),
-  filter('F10', 'F10 fine, paper', 10, [[150, 7], [300, 16]], 0.2, 28),
-  filter('F10A', 'F10A fine, glass fibre', 10, [[150, 9], [300, 21]], 1, 58),
-  filter('F40', 'F40 fine, steel mesh', 40, [[150, 4], [300, 11]], 1, 64),
+  filter(
+    'F100',
+    'F100 coarse, cleanable',
+    100,
+    [
+      [150, 0.6],
+      [300, 1.6],
+    ],
+    1,
+    46,
+  ),
+  filter(
+    'F10',
+    'F10 fine, paper',
+    10,
+    [
+      [150, 7],
+      [300, 16],
+    ],
+    0.2,
+    28,
+  ),
+  filter(
+    'F10A',
+    'F10A fine, glass fibre',
+    10,
+    [
+      [150, 9],
+      [300, 21],
+    ],
+    1,
+    58,
+  ),
+  filter(
+    'F40',
+    'F40 fine, steel mesh',
+    40,
+    [
+      [150, 4],
+      [300, 11],
+    ],
+    1,
+    64,
+  ),
 ];
 
-const regulator = (id: string, size: string, slope: number, area: number, least: number, most: number, price: number): RegulatorItem => ({
+const regulator = (
+  id: string,
+  size: string,
+  slope: number,
+  area: number,
+  least: number,
+  most: number,
+  price: number,
+): RegulatorItem => ({
   category: 'regulator',
   id,
   revision: 1,

@@ -22,13 +22,12 @@ function curves(input: {
       points: pressureShares.map((r) => ({
         flow: round(free * (1 - 0.35 * r - 0.65 * r ** 3), 0.5) * LITRE_PER_HOUR,
         pressure: round(dead * r, 1) * 1e3,
-        current:
-          round(
-            strength *
-              (input.currentFree +
-                (input.currentDeadHead - input.currentFree) * ((dead * r) / input.deadHead)),
-            0.05,
-          ),
+        current: round(
+          strength *
+            (input.currentFree +
+              (input.currentDeadHead - input.currentFree) * ((dead * r) / input.deadHead)),
+          0.05,
+        ),
       })),
     };
   });
@@ -59,15 +58,94 @@ const pump = (box: Box): PumpItem => ({
   wireAreaMax: 6e-6,
 });
 
-const inTank = { family: 'in-tank turbine', mounting: 'in-tank', duty: 'main', positiveDisplacement: false } as const;
-const external = { family: 'external roller', mounting: 'external', duty: 'main', positiveDisplacement: true } as const;
+const inTank = {
+  family: 'in-tank turbine',
+  mounting: 'in-tank',
+  duty: 'main',
+  positiveDisplacement: false,
+} as const;
+const external = {
+  family: 'external roller',
+  mounting: 'external',
+  duty: 'main',
+  positiveDisplacement: true,
+} as const;
 
 export const samplePumps: readonly PumpItem[] = [
-  pump({ id: 'P120', family: 'lift', mounting: 'external', duty: 'lift', positiveDisplacement: true, freeFlow: 120, deadHead: 60, currentFree: 1.6, currentDeadHead: 3, mass: 0.5, price: 48 }),
-  pump({ id: 'P190', ...inTank, freeFlow: 190, deadHead: 620, currentFree: 3, currentDeadHead: 8.5, mass: 0.4, price: 84 }),
-  pump({ id: 'P255', ...inTank, freeFlow: 255, deadHead: 680, currentFree: 3.6, currentDeadHead: 11, mass: 0.45, price: 112 }),
-  pump({ id: 'P340', ...inTank, freeFlow: 340, deadHead: 700, currentFree: 4.5, currentDeadHead: 14, mass: 0.5, price: 148 }),
-  pump({ id: 'P340X', ...external, freeFlow: 340, deadHead: 700, currentFree: 4.2, currentDeadHead: 12, mass: 1.1, price: 210 }),
-  pump({ id: 'P520X', ...external, freeFlow: 520, deadHead: 760, currentFree: 6, currentDeadHead: 18, mass: 1.4, price: 320 }),
-  pump({ id: 'P900T', family: 'external twin', mounting: 'external', duty: 'main', positiveDisplacement: true, freeFlow: 900, deadHead: 760, currentFree: 11, currentDeadHead: 34, mass: 2.9, price: 640 }),
+  pump({
+    id: 'P120',
+    family: 'lift',
+    mounting: 'external',
+    duty: 'lift',
+    positiveDisplacement: true,
+    freeFlow: 120,
+    deadHead: 60,
+    currentFree: 1.6,
+    currentDeadHead: 3,
+    mass: 0.5,
+    price: 48,
+  }),
+  pump({
+    id: 'P190',
+    ...inTank,
+    freeFlow: 190,
+    deadHead: 620,
+    currentFree: 3,
+    currentDeadHead: 8.5,
+    mass: 0.4,
+    price: 84,
+  }),
+  pump({
+    id: 'P255',
+    ...inTank,
+    freeFlow: 255,
+    deadHead: 680,
+    currentFree: 3.6,
+    currentDeadHead: 11,
+    mass: 0.45,
+    price: 112,
+  }),
+  pump({
+    id: 'P340',
+    ...inTank,
+    freeFlow: 340,
+    deadHead: 700,
+    currentFree: 4.5,
+    currentDeadHead: 14,
+    mass: 0.5,
+    price: 148,
+  }),
+  pump({
+    id: 'P340X',
+    ...external,
+    freeFlow: 340,
+    deadHead: 700,
+    currentFree: 4.2,
+    currentDeadHead: 12,
+    mass: 1.1,
+    price: 210,
+  }),
+  pump({
+    id: 'P520X',
+    ...external,
+    freeFlow: 520,
+    deadHead: 760,
+    currentFree: 6,
+    currentDeadHead: 18,
+    mass: 1.4,
+    price: 320,
+  }),
+  pump({
+    id: 'P900T',
+    family: 'external twin',
+    mounting: 'external',
+    duty: 'main',
+    positiveDisplacement: true,
+    freeFlow: 900,
+    deadHead: 760,
+    currentFree: 11,
+    currentDeadHead: 34,
+    mass: 2.9,
+    price: 640,
+  }),
 ];
