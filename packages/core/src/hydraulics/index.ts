@@ -1,3 +1,4 @@
+export * from './branchModel.ts';
 export * from './circuitNetwork.ts';
 export * from './filterBranch.ts';
 export * from './fluid.ts';

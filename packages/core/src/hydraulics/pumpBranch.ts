@@ -1,9 +1,9 @@
 import type { PumpModel, PumpPoint } from '../pumps/index.ts';
-import { type BranchModel, complementarity } from './branchModel.ts';
+import { type BranchModel, SEAT_LEAK, complementarity } from './branchModel.ts';
 import { type Fluid, GRAVITY } from './fluid.ts';
 
 /**
- * A running pump with its check valve: no reverse flow. Its voltage and current belong to the
+ * A running pump with its check valve: no reverse flow but what its seat leaks. Its voltage and current belong to the
  * same Newton solve: the pump model eliminates them exactly at every flow.
  */
 export function pumpBranch(input: {
@@ -23,7 +23,7 @@ export function pumpBranch(input: {
       pump.operate(m / fluid.density, point);
       gap.value = to - from + static_ - point.pressureRise;
       gap.perFlow = -point.pressureRisePerFlow / fluid.density;
-      complementarity(out, m, gap, input.smoothing);
+      complementarity(out, m, gap, input.smoothing, SEAT_LEAK);
     },
   };
 }

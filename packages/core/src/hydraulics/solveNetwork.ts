@@ -4,8 +4,8 @@ import { FLOW_SCALE } from './branchModel.ts';
 import type { Network, NetworkSolution, WarmStart } from './network.ts';
 
 /** A solve is accepted when every law holds to this, Pa, and every node to MASS_TOLERANCE kg/s. */
-const PRESSURE_TOLERANCE = 1e-5;
-const MASS_TOLERANCE = 1e-12;
+const PRESSURE_TOLERANCE = 1e-7;
+const MASS_TOLERANCE = 1e-15;
 const MOST_ITERATIONS = 80;
 /** Weak tie of each free pressure to its last value, kg/s per Pa: keeps shut-in parts solvable. */
 const TIE = 1e-15;
@@ -183,7 +183,7 @@ function iterate(
       const next = evaluate(models, topology, trial);
       const progress = next < merit * (1 - 1e-4 * damping);
       // At the floor of rounding a full step can neither gain nor harm.
-      if (progress || (cut === 0 && next < 1e-8) || (cut === 13 && Number.isFinite(next))) {
+      if (progress || (cut === 0 && next < 1e-10) || (cut === 13 && Number.isFinite(next))) {
         work.pressures.set(trial.pressures);
         work.flows.set(trial.flows);
         work.rows.set(trial.rows);
@@ -209,7 +209,7 @@ const continuation = [3e5, 1e5, 3e4, 1e4, 3e3, 1e3, 100, 10, 0];
 /**
  * Solves pressures and flows of a circuit: Newton on node pressures with branch flows
  * eliminated (global gradient method of Todini and Pilati 1988, generalised), regulators and
- * check valves as complementarity. Converges to 1e-5 Pa and 1e-12 kg/s; otherwise it fails with
+ * check valves as complementarity. Converges to 1e-7 Pa and 1e-15 kg/s; otherwise it fails with
  * the reason and the element that is furthest off, and returns no numbers.
  */
 export function solveNetwork(network: Network, warm?: WarmStart): NetworkSolution {
