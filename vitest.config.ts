@@ -5,7 +5,10 @@ const decorators = { oxc: { decorator: { legacy: true, emitDecoratorMetadata: tr
 export default defineConfig({
   test: {
     projects: [
-      { ...decorators, test: { name: 'core', root: 'packages/core', include: ['src/**/*.test.ts'] } },
+      {
+        ...decorators,
+        test: { name: 'core', root: 'packages/core', include: ['src/**/*.test.ts'] },
+      },
       {
         ...decorators,
         test: { name: 'contract', root: 'packages/contract', include: ['src/**/*.test.ts'] },

@@ -24,7 +24,7 @@ export class ErrorFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const refused = this.translate(error);
-    response.status(refused.status).json(refused.reply);
+    response.status(refused.status).type('application/json').json(refused.reply);
   }
 
   private translate(error: unknown): RefusedRequest {

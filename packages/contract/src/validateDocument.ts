@@ -17,9 +17,23 @@ const strict = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValue
 const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** The first empty entry of a list: nothing here has lists with holes. */
+function emptyEntry(value: unknown, path: string): Issue | undefined {
+  if (typeof value !== 'object' || value === null) return undefined;
+  for (const [key, entry] of Object.entries(value)) {
+    const at = path === '' ? key : `${path}.${key}`;
+    if (entry === null && Array.isArray(value)) return { path: at, message: 'must not be empty' };
+    const deeper = emptyEntry(entry, at);
+    if (deeper) return deeper;
+  }
+  return undefined;
+}
+
 /** Checks plain data against a model class; unknown fields are refused. */
 export function issuesAgainst(model: new () => object, value: unknown, prefix = ''): Issue[] {
   if (!isRecord(value)) return [{ path: prefix, message: 'must be an object' }];
+  const empty = emptyEntry(value, prefix);
+  if (empty) return [empty];
   return issuesOf(validateSync(plainToInstance(model, value), strict), prefix);
 }
 

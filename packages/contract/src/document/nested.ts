@@ -81,6 +81,11 @@ function unknownKind(property: string, known: string): Class {
 }
 
 function IsKnownKind(property: string, known: string): PropertyDecorator {
-  return (target, key) =>
-    IsDefined({ message: `${property} must be one of ${known}` })(target, key);
+  return ValidateBy({
+    name: 'knownKind',
+    validator: {
+      validate: () => false,
+      defaultMessage: () => `${property} must be one of ${known}`,
+    },
+  });
 }

@@ -4,7 +4,16 @@ import { lookUp } from '../build/index.ts';
 import { sampleCatalogue } from '../exchange/index.ts';
 import { draw, petrol, pipe, pump, regulator, returnCircuit } from '../testing/hydraulicParts.ts';
 import { pumpModel } from '../pumps/index.ts';
-import { type BranchModel, FLOW_SCALE, GRAVITY, closedBranch, type Network, type NetworkSolution, pipeLoss, solveNetwork } from './index.ts';
+import {
+  type BranchModel,
+  FLOW_SCALE,
+  GRAVITY,
+  closedBranch,
+  type Network,
+  type NetworkSolution,
+  pipeLoss,
+  solveNetwork,
+} from './index.ts';
 
 type Solved = Extract<NetworkSolution, { state: 'converged' }>;
 const solved = (network: Network): Solved => {
@@ -198,7 +207,9 @@ describe('pump', () => {
       wear: 0,
       supply: { openCircuitV: 12.2, seriesResistanceOhm: 0 },
     });
-    expect(Math.abs(solved(network).pressures['out']! - bare.operate(0).pressureRise)).toBeLessThan(1);
+    expect(Math.abs(solved(network).pressures['out']! - bare.operate(0).pressureRise)).toBeLessThan(
+      1,
+    );
   });
 
   test('twins deliver more than one and share alike', () => {

@@ -1,0 +1,74 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import {
+  documentedFigures,
+  lantern,
+  sampleCatalogue,
+  toBuildFile,
+  withValueAt,
+} from '@brookrain/core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+
+const root = fileURLToPath(new URL('../../../..', import.meta.url));
+let folder: string;
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'brookrain-cli-'));
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const evaluateFile = (path: string) =>
+  spawnSync(process.execPath, ['scripts/evaluate.mjs', path], {
+    cwd: root,
+    encoding: 'utf8',
+    maxBuffer: 64e6,
+  });
+const write = (name: string, value: unknown): string => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof value === 'string' ? value : JSON.stringify(value));
+  return path;
+};
+
+describe('evaluate on the command line', () => {
+  test('prints every documented figure in SI and nothing else, exit 0', () => {
+    const result = evaluateFile(join(root, 'examples/lantern.build.json'));
+    expect(result.status).toBe(0);
+    const { figures } = JSON.parse(result.stdout) as {
+      figures: Record<string, { value: unknown; unit: string }>;
+    };
+    for (const { key } of documentedFigures) expect(figures[key], key).toBeDefined();
+    expect(figures['demand.design.massFlow']!.unit).toBe('kg/s');
+    expect(figures['ladder.first.check']!.value).toBe('injector-duty');
+  });
+
+  test('exit 1 when there is a stop', () => {
+    const file = toBuildFile(
+      withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' }),
+      sampleCatalogue,
+    );
+    expect(evaluateFile(write('e85.json', file)).status).toBe(1);
+  });
+
+  test.each([
+    ['broken.json', '{"format": ', 'not valid JSON'],
+    ['other.json', '{"format":"x"}', 'format'],
+    [
+      'wrong.json',
+      JSON.stringify({ ...toBuildFile(lantern, sampleCatalogue), version: 3 }),
+      'version',
+    ],
+  ])('%s: exit 2, reason and place on standard error, nothing printed', (name, text, reason) => {
+    const result = evaluateFile(write(name, text));
+    expect(result.status).toBe(2);
+    expect(result.stderr).toContain(reason);
+    expect(result.stdout).toBe('');
+  });
+
+  test('a file that is not there: exit 2', () => {
+    const result = evaluateFile(join(folder, 'none.json'));
+    expect(result.status).toBe(2);
+    expect(result.stderr).toContain('none.json');
+  });
+});

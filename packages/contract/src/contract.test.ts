@@ -1,0 +1,283 @@
+import 'reflect-metadata';
+import { lantern, sampleCatalogue, toBuildFile, withValueAt } from '@brookrain/core';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import {
+  commandIssues,
+  documentIssues,
+  itemIssues,
+  parseSafeJson,
+  quantityProblem,
+  readBuildFile,
+  structureIssue,
+} from './index.ts';
+
+const issues = (path: string, value: unknown) =>
+  documentIssues(withValueAt(lantern, path, value), sampleCatalogue);
+const q = (value: number, unit: string) => ({ value, unit });
+
+describe('a document', () => {
+  test('the demo is accepted', () => {
+    expect(documentIssues(lantern, sampleCatalogue)).toEqual([]);
+  });
+
+  test.each([
+    ['brief.displacement', q(-2.4e-3, 'L'), 'displacement must be above zero'],
+    ['brief.displacement', q(0, 'L'), 'displacement must be above zero'],
+    ['brief.powerSpeed', q(10, 'rpm'), 'the power speed must be above idle'],
+    ['brief.limiterSpeed', q(60, 'rpm'), 'the limiter must not be below the power speed'],
+    ['brief.lambdaFullLoad', q(0.4, ''), 'λ must be between 0.5 and 1.5'],
+    ['brief.lambdaFullLoad', q(1.6, ''), 'λ must be between 0.5 and 1.5'],
+    ['brief.volumetricEfficiencyCurve.2.value', q(0.1, '%'), 'volumetric efficiency must be'],
+    ['brief.volumetricEfficiencyCurve.2.value', q(1.5, '%'), 'volumetric efficiency must be'],
+    ['brief.boost', q(5.1e5, 'bar'), 'boost must be between 0 and 5 bar'],
+    ['brief.boost', q(-1e4, 'bar'), 'boost must be between 0 and 5 bar'],
+    ['fuels.0.ethanol', q(1.2, '%'), 'ethanol must be between 0 and 100 %'],
+    ['fuels.0.ethanol', q(-0.1, '%'), 'ethanol must be between 0 and 100 %'],
+    ['brief.ambientHot', q(220, '°C'), 'temperature must be from −40 to 120 °C'],
+    ['brief.ambientHot', q(400, '°C'), 'temperature must be from −40 to 120 °C'],
+    ['brief.fuelTemperatureHot', q(400, '°C'), 'temperature must be from −40 to 120 °C'],
+    ['brief.cylinders', 0, 'at least one cylinder'],
+    ['brief.cylinders', 4.5, 'whole number'],
+    ['brief.power', q(0, 'kW'), 'power must be above zero'],
+    ['injectorRows.0.count', 2.5, 'whole number'],
+    ['name', '', '1 to 80 letters'],
+    ['limits.injectorDuty', q(0.99, '%'), 'duty limit must be from 50 to 95 %'],
+    ['fuelCircuits.0.elements.8.length.typed', q(0, 'm'), 'length must be above zero'],
+    ['fuelCircuits.0.elements.5.wear', q(0.9, '%'), 'wear must be'],
+  ])('%s = %j is refused with what is accepted', (path, value, message) => {
+    const found = issues(path, value);
+    expect(found.map((i) => i.path)).toContain(path);
+    expect(found.find((i) => i.path === path)!.message).toContain(message);
+  });
+
+  test('the message says what was given, in the unit typed', () => {
+    expect(issues('brief.boost', q(6e5, 'psi'))[0]!.message).toContain('87.02264 psi was given');
+  });
+
+  test('curve points must rise', () => {
+    const curve = [...lantern.brief.boostCurve].reverse();
+    expect(issues('brief.boostCurve', curve)[0]!.message).toBe('curve points must rise in speed');
+  });
+
+  test('a school that is picked needs a reason, the larger does not', () => {
+    expect(issues('demand', { school: 'air', reason: '' })[0]).toEqual({
+      path: 'demand.reason',
+      message: 'say why this school is picked (at least 3 letters)',
+    });
+    expect(issues('demand', { school: 'air', reason: 'flow bench' })).toEqual([]);
+    expect(issues('demand', { school: 'larger', reason: '' })).toEqual([]);
+  });
+
+  test.each([
+    ['brief', { ...lantern.brief, turbo: true }, 'brief.turbo', 'there is no field "turbo" here'],
+    ['brief.use', 'spaceship', 'brief.use', ''],
+    ['brief.boost', 85000, 'brief.boost', 'must be a quantity'],
+    ['brief.boost', q(NaN, 'bar'), 'brief.boost', 'finite number'],
+    ['brief.boost', q(1e4, 'parsec'), 'brief.boost', 'must be in a unit of pressure'],
+    ['brief.boost', { value: 1, unit: 'bar', extra: 1 }, 'brief.boost', 'must be a quantity'],
+    ['fuels.0.kind', 'plutonium', 'fuels.0.kind', ''],
+    ['fuelCircuits.0.elements.3.kind', 'teleporter', 'fuelCircuits.0.elements.3.kind', ''],
+    ['power.pumpFeeds.0.inertiaSwitch', 'yes', 'power.pumpFeeds.0.inertiaSwitch', ''],
+    ['placements', 'everywhere', 'placements', 'must be a list'],
+    ['fuelCircuits.0.elements.2.item', null, 'fuelCircuits.0.elements.2.item', 'must be given'],
+  ])('%s of the wrong shape is refused at its place', (path, value, where, message) => {
+    const found = issues(path, value);
+    expect(found.some((i) => i.path.startsWith(where) && i.message.includes(message))).toBe(true);
+  });
+
+  test('a missing part is refused', () => {
+    const { power: _power, ...without } = lantern;
+    expect(documentIssues(without, sampleCatalogue).map((i) => i.path)).toContain('power');
+    const { fuse: _fuse, ...feed } = lantern.power.pumpFeeds[0]!;
+    expect(issues('power.pumpFeeds.0', feed).map((i) => i.path)).toContain(
+      'power.pumpFeeds.0.fuse',
+    );
+  });
+
+  test('another format or version is refused by name', () => {
+    expect(documentIssues({ ...lantern, format: 'x' }, sampleCatalogue)[0]!.path).toBe('format');
+    expect(documentIssues({ ...lantern, version: 2 }, sampleCatalogue)[0]!.message).toContain(
+      'version 2 is not known',
+    );
+    for (const value of [null, 4, 'build', [], [lantern]]) {
+      expect(documentIssues(value, sampleCatalogue).length).toBeGreaterThan(0);
+    }
+  });
+
+  test('a reference to nothing is refused after the shape is right', () => {
+    const found = issues('injectorRows.0.item', { id: 'I9999', revision: 1 });
+    expect(found).toEqual([
+      { path: 'injectorRows.0.item', message: 'no injector "I9999@1" in the catalogue' },
+    ]);
+  });
+
+  test('whatever replaces any part, checking it never throws', () => {
+    const paths = [
+      'brief',
+      'brief.boost',
+      'fuels',
+      'fuels.0',
+      'fuelCircuits.0.elements.2',
+      'power',
+      'limits',
+      'options',
+      'placements.0.x',
+      'demand',
+    ];
+    fc.assert(
+      fc.property(fc.constantFrom(...paths), fc.jsonValue({ maxDepth: 4 }), (path, value) => {
+        expect(Array.isArray(issues(path, value))).toBe(true);
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
+
+describe('quantities', () => {
+  test('optional ones may be null, others not', () => {
+    expect(quantityProblem(null, 'ratio', { optional: true, message: 'x' })).toBeUndefined();
+    expect(quantityProblem(null, 'ratio', { message: 'x' })).toContain('must be a quantity');
+  });
+  test('limits are inclusive unless said otherwise', () => {
+    expect(quantityProblem(q(0, 'm'), 'length', { min: 0, message: 'x' })).toBeUndefined();
+    expect(quantityProblem(q(0, 'm'), 'length', { min: 0, above: true, message: 'x' })).toContain(
+      'x',
+    );
+    expect(quantityProblem(q(2, 'm'), 'length', { max: 2, message: 'x' })).toBeUndefined();
+  });
+});
+
+describe('commands', () => {
+  test.each([
+    [{ name: 'set', path: 'brief.boost', value: q(1, 'bar') }],
+    [{ name: 'set', path: 'brief.chargeTemperature', value: null }],
+    [{ name: 'choose-fuse', feedId: 'pump-feed', item: null }],
+    [{ name: 'decide', optionId: 'a', alternativeId: 'b' }],
+    [{ name: 'replace-document', document: lantern }],
+  ])('%j is well formed', (command) => {
+    expect(commandIssues(command)).toEqual([]);
+  });
+
+  test.each([
+    [null, 'command.name'],
+    [{}, 'command.name'],
+    [{ name: 'explode' }, 'command.name'],
+    [{ name: 'toString' }, 'command.name'],
+    [{ name: 'set' }, 'command.path'],
+    [{ name: 'set', path: 'a', value: 1, more: 2 }, 'command.more'],
+    [{ name: 'choose-injector', rowId: 'primary' }, 'command.item'],
+    [
+      { name: 'choose-injector', rowId: 'primary', item: { id: 'x', revision: 0 } },
+      'command.item.revision',
+    ],
+    [{ name: 'set-several', label: 'x', changes: [] }, 'command.changes'],
+  ])('%j is refused', (command, where) => {
+    expect(commandIssues(command).map((i) => i.path)).toContain(where);
+  });
+
+  test('a hostile value inside is refused', () => {
+    const command: unknown = JSON.parse(
+      '{"name":"set","path":"brief","value":{"__proto__":{"a":1}}}',
+    );
+    expect(commandIssues(command)[0]!.message).toContain('"__proto__" is not allowed');
+  });
+});
+
+describe('JSON from outside', () => {
+  test('broken text is refused with the reason', () => {
+    const parsed = parseSafeJson('{"a": ');
+    expect(parsed).toMatchObject({ ok: false });
+    if (!parsed.ok) expect(parsed.issues[0]!.message).toContain('not valid JSON');
+  });
+  test('more than 10 MB is refused before it is read', () => {
+    const parsed = parseSafeJson(' '.repeat(10 * 1024 * 1024 + 1));
+    expect(parsed).toEqual({
+      ok: false,
+      issues: [{ path: '', message: 'the file is larger than 10 MB' }],
+    });
+  });
+  test('deep nesting is refused with its place', () => {
+    const issue = structureIssue(JSON.parse('['.repeat(200) + ']'.repeat(200)));
+    expect(issue!.message).toContain('nested deeper than 24 levels');
+    expect(issue!.path.startsWith('0.0.0')).toBe(true);
+  });
+  test('prototype keys are refused wherever they stand', () => {
+    for (const key of ['__proto__', 'constructor', 'prototype']) {
+      const issue = structureIssue(JSON.parse(`{"a":[{"${key}":1}]}`));
+      expect(issue!.path).toBe(`a.0.${key}`);
+    }
+    expect(({} as Record<string, unknown>)['polluted']).toBeUndefined();
+  });
+  test('anything ordinary is let through as it is', () => {
+    fc.assert(
+      fc.property(fc.jsonValue({ maxDepth: 5 }), (value) => {
+        const text = JSON.stringify(value);
+        fc.pre(!/__proto__|constructor|prototype/.test(text));
+        const parsed = parseSafeJson(text);
+        expect(parsed).toEqual({ ok: true, value: JSON.parse(text) });
+      }),
+    );
+  });
+});
+
+describe('build files', () => {
+  const file = toBuildFile(lantern, sampleCatalogue);
+  const read = (change: (f: Record<string, unknown>) => unknown) =>
+    readBuildFile(JSON.stringify(change(structuredClone(file) as never)), sampleCatalogue);
+
+  test('the demo comes back whole', () => {
+    const result = read((f) => f);
+    expect(result).toMatchObject({ ok: true, document: lantern });
+  });
+
+  test('is read without any catalogue but its own', () => {
+    expect(readBuildFile(JSON.stringify(file), { items: [] }).ok).toBe(true);
+  });
+
+  test.each<[string, (f: Record<string, unknown>) => unknown, string]>([
+    ['a list', (f) => [f], ''],
+    ['a catalogue that is no list', (f) => ({ ...f, catalogue: 'x' }), 'catalogue'],
+    [
+      'an unknown category',
+      (f) => ({ ...f, catalogue: [{ category: 'wand', id: 'x' }] }),
+      'catalogue.0.category',
+    ],
+    ['an unknown field at the top', (f) => ({ ...f, extra: 1 }), 'extra'],
+    ['an older format', (f) => ({ ...f, version: 0 }), 'version'],
+  ])('%s is refused', (_what, change, where) => {
+    const result = read(change);
+    expect(result.ok).toBe(false);
+    if (!result.ok) expect(result.issues[0]!.path).toBe(where);
+  });
+
+  test('an item with impossible data is refused at its place', () => {
+    const pump = file.catalogue.findIndex((i) => i.category === 'pump');
+    const result = read(
+      (f) => withValueAt(f, `catalogue.${pump}.curves.0.points.1.flow`, -1) as never,
+    );
+    expect(result.ok).toBe(false);
+    if (result.ok) return;
+    expect(result.issues.map((i) => i.path)).toContain(`catalogue.${pump}.curves.0.points.1.flow`);
+  });
+});
+
+describe('catalogue items', () => {
+  test('every shipped item is accepted', () => {
+    for (const item of sampleCatalogue.items) expect(itemIssues(item, 'item'), item.id).toEqual([]);
+  });
+  test('a dead-time table must fit its axes, curves must rise', () => {
+    const injector = sampleCatalogue.items.find((i) => i.category === 'injector')!;
+    expect(itemIssues({ ...injector, deadTimes: [[1e-3]] }, 'item')[0]!.path).toBe(
+      'item.deadTimes',
+    );
+    expect(
+      itemIssues({ ...injector, deadTimeVoltages: [9, 8, 10, 12, 14, 16] }, 'item')[0]!.message,
+    ).toContain('must rise');
+    const pump = sampleCatalogue.items.find((i) => i.category === 'pump')!;
+    const reversed = pump.category === 'pump' ? [...pump.curves[0]!.points].reverse() : [];
+    expect(
+      itemIssues(withValueAt(pump, 'curves.0.points', reversed), 'item')[0]!.message,
+    ).toContain('must rise by flow');
+  });
+});

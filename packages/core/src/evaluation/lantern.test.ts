@@ -1,0 +1,271 @@
+import { describe, expect, test } from 'vitest';
+import { type BuildDocument, applyCommand, withValueAt } from '../build/index.ts';
+import { lantern, sampleCatalogue } from '../exchange/index.ts';
+import {
+  createEvaluator,
+  documentedFigures,
+  evaluate,
+  figuresDocument,
+  figuresOf,
+  limitLadder,
+  ripple,
+} from './index.ts';
+
+const e85: BuildDocument = withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' });
+const evaluator = createEvaluator();
+const look = (document: BuildDocument) => {
+  const evaluation = evaluator.evaluate(document, sampleCatalogue);
+  return {
+    evaluation,
+    ladder: limitLadder(evaluator.check(document, sampleCatalogue)),
+    figures: new Map(evaluation.results.map((r) => [r.key, r.value])),
+    ids: evaluation.findings.map((f) => f.id),
+    stops: evaluation.findings.filter((f) => f.severity === 'stop').map((f) => f.id),
+  };
+};
+
+describe('Lantern on E10', () => {
+  const { ladder, figures, stops, evaluation } = look(lantern);
+
+  test('holds its target without a stop', () => {
+    expect(stops).toEqual([]);
+    for (const rung of ladder.rungs) {
+      if (rung.power !== null) expect(rung.power).toBeGreaterThan(168e3);
+    }
+  });
+
+  test('has known margins', () => {
+    expect(figures.get('injector.peak.duty')).toBeGreaterThan(0.6);
+    expect(figures.get('injector.peak.duty')).toBeLessThan(0.75);
+    expect(figures.get('pump.peak.margin')).toBeGreaterThan(0.2);
+    expect(figures.get('pump.peak.margin')).toBeLessThan(1);
+    expect(Math.abs(figures.get('injector.peak.sag')!)).toBeLessThan(0.03);
+  });
+
+  test('every named case is solved', () => {
+    for (const fluid of evaluation.fluids) {
+      for (const { point, solution } of Object.values(fluid.cases)) {
+        expect(solution.state, point.name).toBe('converged');
+      }
+    }
+  });
+
+  test('the rail gauge reads lower at idle and climbs with boost', () => {
+    const gauge = (name: string) => figures.get(`gauge.${name}.pressure`)!;
+    expect(gauge('hotIdle')).toBeLessThan(gauge('keyOnPrime'));
+    expect(gauge('keyOnPrime')).toBeLessThan(gauge('peakTorque'));
+    // Set pressure plus manifold pressure, within the slope of the regulator.
+    expect(gauge('peakTorque') - 385e3).toBeGreaterThan(0);
+    expect(gauge('peakTorque') - 385e3).toBeLessThan(12e3);
+  });
+
+  test('the pump gets the battery’s voltage less its own wiring', () => {
+    const drop = figures.get('pump.peak.current')! * figures.get('wire.pumpFeed.seriesResistance')!;
+    expect(figures.get('pump.peak.voltage')).toBeCloseTo(12.2 - drop, 9);
+  });
+
+  test('keeping the narrow outlet costs inlet pressure', () => {
+    const kept = look(
+      applyCommand(lantern, { name: 'decide', optionId: 'tank-outlet', alternativeId: 'existing' })
+        .document,
+    );
+    const key = 'suction.peak.pump.inletHead';
+    expect(kept.figures.get(key)).toBeLessThan(figures.get(key)! - 500);
+  });
+
+  test('deciding and deciding back changes nothing', () => {
+    const there = applyCommand(lantern, {
+      name: 'decide',
+      optionId: 'tank-outlet',
+      alternativeId: 'existing',
+    }).document;
+    const back = applyCommand(there, {
+      name: 'decide',
+      optionId: 'tank-outlet',
+      alternativeId: 'new',
+    }).document;
+    expect(back.fuelCircuits).toEqual(lantern.fuelCircuits);
+    expect(back.options[0]!.chosen).toBe('new');
+  });
+});
+
+describe('Lantern on E85', () => {
+  const { ladder, stops, ids } = look(e85);
+
+  test('gives out at the injectors, below the target', () => {
+    expect(ladder.rungs[0]!.check).toBe('injector-duty');
+    expect(ladder.rungs[0]!.power).toBeLessThan(168e3);
+    expect(stops).toContain('injector.duty:primary');
+  });
+
+  test('stops at media and hoses that are not rated for it', () => {
+    expect(stops).toContain('filter.media:fine');
+    expect(stops).toContain('hose.fuel:feed');
+  });
+
+  test('the ripple names the injectors first among new stops', () => {
+    const entries = ripple(evaluate(lantern, sampleCatalogue), evaluate(e85, sampleCatalogue));
+    expect(entries[0]).toMatchObject({ type: 'finding', after: 'stop' });
+    expect(entries.flatMap((e) => (e.type === 'finding' ? [e.id] : []))).toContain(
+      'injector.duty:primary',
+    );
+    expect(entries.flatMap((e) => (e.type === 'figure' ? [e.key] : []))).toContain(
+      'pump.peak.margin',
+    );
+  });
+
+  test('applying one cure after another leaves no stop', () => {
+    let document = e85;
+    for (let k = 0; k < 20; k++) {
+      const { findings } = evaluator.evaluate(document, sampleCatalogue);
+      const stop = findings.find((f) => f.severity === 'stop');
+      if (!stop) break;
+      const cure = stop.cures.find((c) => c.command);
+      expect(cure, stop.id).toBeDefined();
+      document = applyCommand(document, cure!.command!).document;
+    }
+    const cured = look(document);
+    expect(cured.stops).toEqual([]);
+    expect(cured.ladder.rungs[0]!.power).toBeGreaterThan(168e3);
+  });
+
+  test('warns of what is not a stop yet', () => {
+    expect(ids.length).toBeGreaterThan(stops.length - 1);
+  });
+});
+
+describe('ripple', () => {
+  test('is quiet when nothing of note changed', () => {
+    const before = evaluate(lantern, sampleCatalogue);
+    const after = evaluate({ ...lantern, description: 'other words' }, sampleCatalogue);
+    expect(ripple(before, after)).toEqual([]);
+  });
+
+  test('tells what is gone after what got worse', () => {
+    const entries = ripple(evaluate(e85, sampleCatalogue), evaluate(lantern, sampleCatalogue));
+    const findings = entries.filter((e) => e.type === 'finding');
+    expect(findings.every((e) => e.after === null || e.after !== 'stop')).toBe(true);
+    // Petrol boils sooner, so one warning is new; it comes first, what is gone comes last.
+    const gone = entries.findIndex((e) => e.type === 'finding' && e.after === null);
+    const lastFigure = entries.map((e) => e.type).lastIndexOf('figure');
+    expect(gone).toBeGreaterThan(lastFigure);
+    expect(entries[0]).toMatchObject({ type: 'finding', before: null, after: 'warn' });
+  });
+});
+
+describe('limit ladder', () => {
+  const { ladder } = look(lantern);
+  const nominal = (share: number): BuildDocument => {
+    const { brief } = lantern;
+    const ambient = 101325 * (1 - (0.0065 * 900) / 288.15) ** 5.255876;
+    return {
+      ...lantern,
+      brief: {
+        ...brief,
+        power: { ...brief.power, value: brief.power.value * share },
+        boost: { ...brief.boost, value: (brief.boost.value + ambient) * share - ambient },
+      },
+    };
+  };
+
+  test('is sorted, and rungs that never fail have no power', () => {
+    const powers = ladder.rungs.map((r) => r.power ?? Infinity);
+    expect([...powers].sort((a, b) => a - b)).toEqual(powers);
+    expect(ladder.rungs.some((r) => r.power === null)).toBe(true);
+  });
+
+  test('raising the target itself to a rung meets the same limit there', () => {
+    const rung = ladder.rungs.find((r) => r.check === 'pump-flow')!;
+    const share = rung.power! / 168e3;
+    // At the same consumption the power school scales as the ladder does.
+    const at = (factor: number) =>
+      look(
+        applyCommand(nominal(share * factor), {
+          name: 'pick-demand',
+          school: 'power',
+          reason: 'ladder',
+        }).document,
+      ).figures.get('pump.peak.margin')!;
+    expect(at(0.985)).toBeGreaterThan(0);
+    expect(at(1.015)).toBeLessThan(0);
+  });
+
+  test('a larger injector raises its own rung', () => {
+    const larger = look(
+      applyCommand(lantern, {
+        name: 'choose-injector',
+        rowId: 'primary',
+        item: { id: 'I850', revision: 1 },
+      }).document,
+    ).ladder;
+    const power = (l: typeof ladder, check: string) =>
+      l.rungs.find((r) => r.check === check)!.power ?? Infinity;
+    expect(power(larger, 'injector-duty')).toBeGreaterThan(power(ladder, 'injector-duty'));
+  });
+
+  test('a check that does not depend on power says always', () => {
+    const pinched = withValueAt(
+      withValueAt(lantern, 'fuelCircuits.0.elements.12.item', { id: 'HBR-4', revision: 1 }),
+      'fuelCircuits.0.elements.12.length',
+      { typed: { value: 40, unit: 'm' }, measured: null },
+    );
+    const rung = look(pinched).ladder.rungs[0]!;
+    expect(rung).toMatchObject({ check: 'return', always: true, power: 0 });
+  });
+
+  test('without boost only the flow scales', () => {
+    const natural = withValueAt(
+      withValueAt(lantern, 'brief.aspiration', 'natural'),
+      'brief.boost',
+      { value: 0, unit: 'bar' },
+    );
+    expect(look(natural).ladder.rungs[0]!.power).not.toBeNull();
+  });
+});
+
+describe('figures', () => {
+  const { evaluation, ladder } = look(lantern);
+  const figures = figuresOf(evaluation, ladder);
+
+  test('every documented key is there with its SI unit', () => {
+    for (const { key } of documentedFigures) {
+      expect(figures[key], key).toBeDefined();
+      expect(figures[key]!.unit).not.toMatch(/kPa|mm|rpm|°C|L\/h/);
+    }
+  });
+
+  test('keys promised from the start are documented', () => {
+    const promised = [
+      'demand.peak.massFlow',
+      'demand.design.massFlow',
+      'demand.byPower.peak.massFlow',
+      'demand.byAir.peak.massFlow',
+      'fuel.density',
+      'fuel.stoichAirFuelRatio',
+      'fuel.vapourPressureAbsolute',
+      'injector.peak.duty',
+      'injector.idle.pulse',
+      'pump.peak.voltage',
+      'pump.peak.current',
+      'pump.peak.flowAvailable',
+      'pump.peak.margin',
+      'rail.peak.pressure',
+      'circuit.feed.pressureDrop',
+      'circuit.feed.reynolds',
+      'wire.pumpFeed.area',
+      'wire.pumpFeed.drop',
+      'fuse.pumpFeed.rating',
+      'ladder.first.check',
+      'ladder.first.power',
+    ];
+    const documented = documentedFigures.map((f) => f.key);
+    for (const key of promised) expect(documented).toContain(key);
+  });
+
+  test('the document lists each key once', () => {
+    const text = figuresDocument();
+    for (const { key } of documentedFigures) {
+      expect(text.split(`\`${key}\``).length - 1, key).toBe(1);
+    }
+  });
+});

@@ -1,0 +1,120 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { applyCommand, hashOf } from '../build/index.ts';
+import { evaluate, figuresDocument } from '../evaluation/index.ts';
+import {
+  fromBuildFile,
+  lantern,
+  partsList,
+  referencesOf,
+  sampleCatalogue,
+  toBuildFile,
+  wireList,
+} from './index.ts';
+
+const root = new URL('../../../../', import.meta.url);
+const evaluation = evaluate(lantern, sampleCatalogue);
+
+describe('build file', () => {
+  test('embeds exactly what the build uses, and what the rules choose from', () => {
+    const file = toBuildFile(lantern, sampleCatalogue);
+    const ids = new Set(file.catalogue.map((i) => `${i.id}@${i.revision}`));
+    for (const ref of referencesOf(lantern)) expect(ids).toContain(`${ref.id}@${ref.revision}`);
+    expect(file.catalogue.some((i) => i.id === 'P900T')).toBe(false);
+    expect(file.catalogue.some((i) => i.category === 'wire')).toBe(true);
+  });
+
+  test('goes out and comes back the same', () => {
+    const text = JSON.stringify(toBuildFile(lantern, sampleCatalogue));
+    const back = fromBuildFile(JSON.parse(text) as ReturnType<typeof toBuildFile>);
+    expect(hashOf(back.document)).toBe(hashOf(lantern));
+  });
+
+  test('evaluates to the same figures on its own items alone', () => {
+    const { document, catalogue } = fromBuildFile(toBuildFile(lantern, sampleCatalogue));
+    const alone = evaluate(document, catalogue);
+    expect(alone.results).toEqual(evaluation.results);
+  });
+});
+
+describe('shipped files are true', () => {
+  test('the example is the demo', () => {
+    const text = readFileSync(new URL('examples/lantern.build.json', root), 'utf8');
+    const { document } = fromBuildFile(JSON.parse(text) as ReturnType<typeof toBuildFile>);
+    expect(hashOf(document)).toBe(hashOf(lantern));
+  });
+  test('docs/figures.md is what the code says', () => {
+    expect(readFileSync(new URL('docs/figures.md', root), 'utf8')).toBe(figuresDocument());
+  });
+});
+
+describe('parts list', () => {
+  const parts = partsList(lantern, sampleCatalogue, evaluation);
+  const part = (id: string) => parts.find((p) => p.part === id)!;
+
+  test('counts what is used', () => {
+    expect(part('I650')).toMatchObject({ quantity: 4, unit: 'piece' });
+    expect(part('P340X')).toMatchObject({ quantity: 1 });
+    expect(part('E6-90').quantity).toBe(4);
+    expect(part('FM40').usedFor).toBe('Main fuse');
+  });
+
+  test('adds hose lengths over the lines that use it', () => {
+    const lengths = evaluation.fluids[0]!.design.lengths;
+    const total = lengths['suction']! + lengths['pump-inlet']!;
+    expect(part('HBR-10').quantity).toBeGreaterThanOrEqual(total);
+    expect(part('HBR-10').quantity - total).toBeLessThan(0.011);
+    expect(part('HBR-10').usedFor).toBe('Suction hose; Pump inlet hose');
+  });
+
+  test('each part stands once', () => {
+    expect(new Set(parts.map((p) => p.part)).size).toBe(parts.length);
+  });
+});
+
+describe('wire list', () => {
+  test('names every wire once, with fuse, ends and length rounded up', () => {
+    const wires = wireList(evaluation);
+    expect(new Set(wires.map((w) => w.wire)).size).toBe(wires.length);
+    for (const wire of wires) {
+      expect(wire.length).toBeGreaterThan(0);
+      expect(wire.from).not.toBe(wire.to);
+      expect(wire.protectedBy).toMatch(/fuse/);
+      expect(wire.lengthIsFrom).toBe('map');
+    }
+  });
+
+  test('a typed length shows as by hand', () => {
+    const typed = applyCommand(lantern, {
+      name: 'set-wire-length',
+      wireId: 'pump-feed-relay-87~pump-+',
+      length: { typed: { value: 4.567, unit: 'm' }, measured: null },
+    }).document;
+    const wire = wireList(evaluate(typed, sampleCatalogue)).find(
+      (w) => w.name === 'Relay to pump',
+    )!;
+    expect(wire).toMatchObject({ length: 4.57, lengthIsFrom: 'by hand' });
+  });
+
+  test('without an inertia switch the coil is fed directly', () => {
+    const without = applyCommand(lantern, {
+      name: 'set',
+      path: 'power.pumpFeeds.0.inertiaSwitch',
+      value: false,
+    }).document;
+    const names = wireList(evaluate(without, sampleCatalogue)).map((w) => w.name);
+    expect(names).toContain('Coil feed');
+    expect(names).not.toContain('Inertia switch to coil');
+  });
+
+  test('a high-side trigger feeds the coil from the ECU', () => {
+    const high = applyCommand(lantern, {
+      name: 'set',
+      path: 'power.pumpFeeds.0.trigger',
+      value: 'high-side',
+    }).document;
+    const wires = wireList(evaluate(high, sampleCatalogue));
+    expect(wires.find((w) => w.name === 'Coil to ground')?.role).toBe('ground');
+    expect(wires.find((w) => w.name === 'Coil feed to inertia switch')?.from).toBe('ECU B07');
+  });
+});

@@ -1,0 +1,105 @@
+// Shared steps of the commands: install, compile, browser. Each runs only when it is needed.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = fileURLToPath(new URL('..', import.meta.url)).replace(/\/$/, '');
+export const chromiumPath = '/usr/bin/chromium';
+
+/** Runs a command; `quiet` sends its output to standard error, so that standard output stays clean. */
+export function run(command, args, options = {}) {
+  const { quiet = false, env = {}, allowFailure = false } = options;
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: ['ignore', quiet ? 2 : 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  if (result.status !== 0 && !allowFailure) {
+    console.error(`${command} ${args.join(' ')} failed`);
+    process.exit(result.status ?? 1);
+  }
+  return result.status ?? 1;
+}
+
+export const bin = (name) => join(root, 'node_modules', '.bin', name);
+
+/** Installs from the lock file when it changed since the last time, or never was. */
+export function install(options = {}) {
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
+  const stamp = join(root, 'node_modules', '.brookrain-lock');
+  const native = join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(native)) return;
+  console.error(
+    'Installing packages (a few minutes the first time: the database driver is compiled)',
+  );
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    quiet: true,
+    env: { JOBS: '2', npm_config_build_from_source: 'true' },
+  });
+  if (!existsSync(native)) {
+    run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error'], {
+      quiet: true,
+      env: { JOBS: '2' },
+    });
+  }
+  if (!existsSync(native)) {
+    console.error('The database driver could not be compiled. It needs python3, make and g++:');
+    console.error('  apt-get install python3 make g++');
+    process.exit(1);
+  }
+  writeFileSync(stamp, lock);
+}
+
+/** Compiles core, contract and server. */
+export function compile(options = {}) {
+  run(bin('tsc'), ['-b', 'apps/server'], { quiet: options.quiet ?? false });
+}
+
+/** Builds the web app unless what is built is newer than every source. */
+export function buildWeb() {
+  const page = join(root, 'apps/web/dist/index.html');
+  const built = existsSync(page) ? statSync(page).mtimeMs : 0;
+  if (
+    built > newest('apps/web/src') &&
+    built > newest('apps/web/index.html') &&
+    built > newest('packages/core/dist') &&
+    built > newest('packages/contract/dist')
+  )
+    return;
+  run(bin('vite'), ['build', 'apps/web', '--logLevel', 'warn']);
+}
+
+function newest(path) {
+  const found = spawnSync('find', [join(root, path), '-type', 'f', '-printf', '%T@\n'], {
+    encoding: 'utf8',
+    maxBuffer: 64e6,
+  }).stdout;
+  return Math.max(0, ...found.split('\n').filter(Boolean).map(Number)) * 1000;
+}
+
+/** Chromium for browser tests: installed from Debian's packages when missing and allowed. */
+export function ensureChromium() {
+  if (existsSync(chromiumPath)) return;
+  console.error('Installing Chromium from Debian’s packages');
+  if (process.getuid?.() === 0) {
+    run('apt-get', ['update', '-q'], { quiet: true, allowFailure: true });
+    run('apt-get', ['install', '-y', '-q', '--no-install-recommends', 'chromium'], {
+      quiet: true,
+      allowFailure: true,
+      env: { DEBIAN_FRONTEND: 'noninteractive' },
+    });
+  }
+  if (!existsSync(chromiumPath)) {
+    console.error('Browser tests need Chromium at /usr/bin/chromium: apt-get install chromium');
+    process.exit(1);
+  }
+}
+
+export function folder(path) {
+  mkdirSync(dirname(join(root, path)), { recursive: true });
+  return join(root, path);
+}
