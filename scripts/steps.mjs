@@ -26,7 +26,7 @@ export function run(command, args, options = {}) {
 export const bin = (name) => join(root, 'node_modules', '.bin', name);
 
 /** Installs from the lock file when it changed since the last time, or never was. */
-export function install(options = {}) {
+export function install() {
   const lock = createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');

@@ -4,7 +4,7 @@
     var kept = localStorage.getItem('brookrain.theme');
     var dark = kept ? kept === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
     document.documentElement.dataset.theme = dark ? 'dark' : 'light';
-  } catch (error) {
+  } catch {
     document.documentElement.dataset.theme = 'light';
   }
 })();

@@ -15,7 +15,7 @@ import {
 import type { BuildFinding, Checked } from './checked.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import { type FluidResult, fluidStage } from './fluidStage.ts';
-import { fluidResults } from './fluidResults.ts';
+import { fluidResults } from './figures/fluidResults.ts';
 import { geometryStage } from './geometryStage.ts';
 import { type Memo, createMemo } from './memo.ts';
 import { rules } from './rules/index.ts';

@@ -5,7 +5,7 @@ import { caseNames, namedCases } from './cases.ts';
 import { type Deliverable, deliverable } from './deliverable.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import type { RunningPoint } from './runningPoint.ts';
-import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
+import { injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
 
 /** A named case of one circuit: solved, or the reason why not. */
 export interface SolvedCase {
@@ -99,5 +99,3 @@ export function fluidStage(design: FluidDesign): FluidResult[] {
     };
   });
 }
-
-export { assumedDifference };

@@ -6,7 +6,8 @@ import type { Checked } from './checked.ts';
 import { deliverable } from './deliverable.ts';
 import type { FluidResult } from './fluidStage.ts';
 import type { RunningPoint } from './runningPoint.ts';
-import { FEED_VELOCITY_STOP, SAG_STOP } from './rules/fluidRules.ts';
+import { FEED_VELOCITY_STOP } from './rules/feedVelocity.ts';
+import { SAG_STOP } from './rules/railSag.ts';
 import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
 
 /** One check on the ladder and the power W at which it first fails. */

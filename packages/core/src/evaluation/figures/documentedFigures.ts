@@ -1,6 +1,6 @@
-import { type UnitKind, unitKinds } from '../quantities/index.ts';
-import type { Evaluation } from './evaluate.ts';
-import type { Ladder } from './ladder.ts';
+import { type UnitKind, unitKinds } from '../../quantities/index.ts';
+import type { Evaluation } from '../evaluate.ts';
+import type { Ladder } from '../ladder.ts';
 
 /** One documented figure: its key, its kind and what it means. Keys are only ever added. */
 export interface FigureDescription {

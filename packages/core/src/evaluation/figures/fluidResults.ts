@@ -1,0 +1,34 @@
+import { type Result } from '../../results/index.ts';
+import type { FluidDesign } from '../design.ts';
+import type { FluidResult } from '../fluidStage.ts';
+import type { FigureContext } from './figureContext.ts';
+import { elementResults } from './elementResults.ts';
+import { pumpResults } from './pumpResults.ts';
+import { rowResults } from './rowResults.ts';
+import { edgeResults } from './edgeResults.ts';
+import { gaugeResults } from './gaugeResults.ts';
+
+/** Every figure of one solved circuit, with its working. */
+export function fluidResults(
+  design: FluidDesign,
+  result: FluidResult,
+  circuitIndex: number,
+): Result[] {
+  const circuit = result.design;
+  const context: FigureContext = {
+    design,
+    circuit,
+    circuitIndex,
+    suffix: circuitIndex === 0 ? '' : `.${circuit.circuit.id}`,
+  };
+  const peak = result.cases.peakPower.solution;
+  if (peak.state === 'failed') return gaugeResults(context, result);
+  const single = design.document.injectorRows.length === 1;
+  return [
+    ...elementResults(context, peak),
+    ...pumpResults(context, result, peak),
+    ...circuit.rows.flatMap((row) => rowResults(context, result, row, single)),
+    ...edgeResults(context, result, peak),
+    ...gaugeResults(context, result),
+  ];
+}

@@ -1,0 +1,45 @@
+import { lookUp } from '../../build/index.ts';
+import type { BuildFinding, BuildRule } from '../checked.ts';
+import { onSolved, where } from './onCircuits.ts';
+import { largerHoseCure } from './swapCure.ts';
+
+export const FEED_VELOCITY_GOOD = 3;
+export const FEED_VELOCITY_STOP = 4.5;
+
+export const feedVelocity: BuildRule = {
+  id: 'feed.velocity',
+  source: 'feed at most 3 m/s, warned to 4.5 m/s',
+  check: onSolved('peakPower', (checked, fluid, at, solution) =>
+    fluid.design.circuit.elements.flatMap((line): BuildFinding[] => {
+      if (line.kind !== 'line' || line.role !== 'feed') return [];
+      const value = solution.elements[line.id]!.velocity!;
+      if (value <= FEED_VELOCITY_GOOD) return [];
+      return [
+        {
+          id: `feed.velocity:${line.id}`,
+          rule: 'feed.velocity',
+          severity: value > FEED_VELOCITY_STOP ? 'stop' : 'warn',
+          where: where(fluid, line.id),
+          title: 'Feed line is too small',
+          because: 'fuel runs at {velocity} in this line; good is up to {good}, stop above {limit}',
+          numbers: {
+            velocity: { value, kind: 'velocity' },
+            good: { value: FEED_VELOCITY_GOOD, kind: 'velocity' },
+            limit: { value: FEED_VELOCITY_STOP, kind: 'velocity' },
+          },
+          measured: { value, kind: 'velocity' },
+          limit: { value: FEED_VELOCITY_STOP, kind: 'velocity' },
+          rung: 'feed-velocity',
+          cures: largerHoseCure({
+            checked,
+            fluid,
+            lineId: line.id,
+            hose: lookUp(checked.catalogue, 'hose', line.item, line.id),
+            at,
+            cured: (s) => s.elements[line.id]!.velocity! <= FEED_VELOCITY_GOOD,
+          }),
+        },
+      ];
+    }),
+  ),
+};

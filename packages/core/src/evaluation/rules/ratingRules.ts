@@ -1,0 +1,117 @@
+import { lookUp, refOf } from '../../build/index.ts';
+import { deadHeadPressure } from '../../pumps/index.ts';
+import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
+import type { FluidResult } from '../fluidStage.ts';
+import { pathBetween } from '../runPath.ts';
+import { where } from './onCircuits.ts';
+
+export const hoseRating: BuildRule = {
+  id: 'hose.rating',
+  source: 'every part against the highest pressure the pump can make; hose rated for the fuel',
+  check: (checked) =>
+    checked.fluids.flatMap((fluid) => {
+      const { circuit, fuel } = fluid.design;
+      const pumps = circuit.elements.filter((e) => e.kind === 'pump');
+      const highest = Math.max(
+        0,
+        ...pumps.map((p) => deadHeadPressure(lookUp(checked.catalogue, 'pump', p.item, p.id))),
+      );
+      const ethanol = fuel.fuel.kind === 'methanol' ? 1 : fuel.fuel.ethanol.value;
+      return circuit.elements.flatMap((element): BuildFinding[] => {
+        if (element.kind === 'tank' || element.kind === 'injectors') return [];
+        const item = checked.catalogue.items.find(
+          (i) => i.id === element.item.id && i.revision === element.item.revision,
+        );
+        if (!item || !('pressureRating' in item)) return [];
+        const suction = element.kind === 'line' && element.role === 'suction';
+        const beforePump = pumps.some(
+          (p) => p !== element && pathBetween(circuit, element.to, p.from).length > 0,
+        );
+        const findings: BuildFinding[] = [];
+        if (
+          !suction &&
+          !beforePump &&
+          !pumps.some((p) => p.from === ('to' in element ? element.to : '')) &&
+          highest > item.pressureRating
+        ) {
+          findings.push({
+            id: `rating.pressure:${element.id}`,
+            rule: 'hose.rating',
+            severity: 'stop',
+            where: where(fluid, element.id),
+            title: `${element.name}: not rated for the pump’s highest pressure`,
+            because: `dead-headed the pump reaches {highest}; ${item.designation} is rated {rating}`,
+            numbers: {
+              highest: { value: highest, kind: 'pressure' },
+              rating: { value: item.pressureRating, kind: 'pressure' },
+            },
+            measured: { value: highest, kind: 'pressure' },
+            limit: { value: item.pressureRating, kind: 'pressure' },
+            cures: hoseCures(
+              checked,
+              fluid,
+              element.id,
+              item.id,
+              (h) => h.pressureRating >= highest && h.ethanolLimit >= ethanol,
+            ),
+          });
+        }
+        if (item.category === 'hose' && ethanol > item.ethanolLimit) {
+          findings.push({
+            id: `hose.fuel:${element.id}`,
+            rule: 'hose.rating',
+            severity: 'stop',
+            where: where(fluid, element.id),
+            title: `${element.name}: hose is not rated for this fuel`,
+            because: `${item.designation} is rated up to {limit} alcohol, the fuel has {share}`,
+            numbers: {
+              limit: { value: item.ethanolLimit, kind: 'ratio' },
+              share: { value: ethanol, kind: 'ratio' },
+            },
+            measured: { value: ethanol, kind: 'ratio' },
+            limit: { value: item.ethanolLimit, kind: 'ratio' },
+            cures: hoseCures(
+              checked,
+              fluid,
+              element.id,
+              item.id,
+              (h) => h.ethanolLimit >= ethanol && h.pressureRating >= Math.min(highest, 1e6),
+            ),
+          });
+        }
+        return findings;
+      });
+    }),
+};
+
+type Hose = Extract<Checked['catalogue']['items'][number], { category: 'hose' }>;
+
+/** The hose of another kind nearest above the present bore that suits, as a cure. */
+function hoseCures(
+  checked: Checked,
+  fluid: FluidResult,
+  elementId: string,
+  itemId: string,
+  suits: (hose: Hose) => boolean,
+) {
+  const present = checked.catalogue.items.find(
+    (i): i is Hose => i.category === 'hose' && i.id === itemId,
+  );
+  if (!present) return [{ text: 'Choose a part with a higher rating' }];
+  const best = checked.catalogue.items
+    .filter((h): h is Hose => h.category === 'hose' && suits(h) && h.bore >= 0.85 * present.bore)
+    .sort((a, b) => a.bore - b.bore)[0];
+  return best
+    ? [
+        {
+          text: `Use ${best.designation}`,
+          command: {
+            name: 'choose-part' as const,
+            circuitId: fluid.design.circuit.id,
+            elementId,
+            item: refOf(best),
+          },
+        },
+      ]
+    : [{ text: 'No hose in the catalogue is rated for this' }];
+}

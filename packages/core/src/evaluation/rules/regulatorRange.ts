@@ -1,0 +1,69 @@
+import { lookUp } from '../../build/index.ts';
+import type { BuildFinding, BuildRule } from '../checked.ts';
+import { regulatorOf } from '../solvePoint.ts';
+import { onSolved, where } from './onCircuits.ts';
+
+export const regulatorRange: BuildRule = {
+  id: 'regulator.range',
+  source: 'set pressure and bypass within the regulator’s range',
+  check: onSolved('hotIdle', (checked, fluid, _at, solution) => {
+    const regulator = regulatorOf(fluid.design);
+    if (!regulator) return [];
+    const item = lookUp(checked.catalogue, 'regulator', regulator.item, regulator.id);
+    const findings: BuildFinding[] = [];
+    const circuitIndex = checked.document.fuelCircuits.indexOf(fluid.design.circuit);
+    const elementIndex = fluid.design.circuit.elements.indexOf(regulator);
+    const set = regulator.setPressure.value;
+    if (set < item.setMin || set > item.setMax) {
+      const nearest = Math.min(item.setMax, Math.max(item.setMin, set));
+      findings.push({
+        id: `regulator.range:${regulator.id}`,
+        rule: 'regulator.range',
+        severity: 'stop',
+        where: where(fluid, regulator.id),
+        title: 'Set pressure is outside the regulator’s range',
+        because: `${item.designation} can be set from {least} to {most}; {set} is asked`,
+        numbers: {
+          least: { value: item.setMin, kind: 'pressure' },
+          most: { value: item.setMax, kind: 'pressure' },
+          set: { value: set, kind: 'pressure' },
+        },
+        measured: { value: set, kind: 'pressure' },
+        limit: { value: nearest, kind: 'pressure' },
+        cures: [
+          {
+            text: 'Set it to the nearest pressure it can hold',
+            command: {
+              name: 'set',
+              path: `fuelCircuits.${circuitIndex}.elements.${elementIndex}.setPressure`,
+              value: { value: nearest, unit: regulator.setPressure.unit },
+            },
+          },
+        ],
+      });
+    }
+    const bypass = solution.elements[regulator.id]!.massFlow / fluid.design.fuel.hot.density;
+    if (bypass > item.bypassMax || bypass < item.bypassMin) {
+      findings.push({
+        id: `regulator.bypass:${regulator.id}`,
+        rule: 'regulator.range',
+        severity: 'warn',
+        where: where(fluid, regulator.id),
+        title: 'Bypass at idle is outside the regulator’s range',
+        because: '{bypass} returns at hot idle; it regulates from {least} to {most}',
+        numbers: {
+          bypass: { value: bypass, kind: 'volumeFlow' },
+          least: { value: item.bypassMin, kind: 'volumeFlow' },
+          most: { value: item.bypassMax, kind: 'volumeFlow' },
+        },
+        measured: { value: bypass, kind: 'volumeFlow' },
+        limit: {
+          value: bypass > item.bypassMax ? item.bypassMax : item.bypassMin,
+          kind: 'volumeFlow',
+        },
+        cures: [{ text: 'Choose a regulator of another size' }],
+      });
+    }
+    return findings;
+  }),
+};

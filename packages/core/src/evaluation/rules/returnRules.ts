@@ -1,0 +1,66 @@
+import type { LineElement } from '../../build/index.ts';
+import { lookUp } from '../../build/index.ts';
+import type { SolvedCircuit } from '../../hydraulics/index.ts';
+import { wideOpenLoss } from '../../hydraulics/index.ts';
+import type { BuildRule } from '../checked.ts';
+import { regulatorOf } from '../solvePoint.ts';
+import { onSolved, where } from './onCircuits.ts';
+import { largerHoseCure } from './swapCure.ts';
+
+const RESERVE = 35e3;
+
+export const returnRule = (name: 'hotIdle' | 'overrun'): BuildRule => ({
+  id: `return.${name}`,
+  source: 'p_out + wide-open loss ≤ set + ratio · p_man − 35 kPa at idle and overrun',
+  check: onSolved(name, (checked, fluid, at, solution) => {
+    const regulator = regulatorOf(fluid.design);
+    if (!regulator) return [];
+    const item = lookUp(checked.catalogue, 'regulator', regulator.item, regulator.id);
+    const density = fluid.design.fuel.hot.density;
+    const held =
+      regulator.setPressure.value + regulator.manifoldRatio.value * at.point.manifoldGauge;
+    const reserveIn = (s: SolvedCircuit) => {
+      const state = s.elements[regulator.id]!;
+      return (
+        held -
+        RESERVE -
+        (state.outletPressure + wideOpenLoss(item, state.massFlow / density, density))
+      );
+    };
+    const reserve = reserveIn(solution);
+    if (reserve >= 0) return [];
+    const railPressure = solution.elements[regulator.id]!.inletPressure;
+    const lines = fluid.design.circuit.elements.filter(
+      (e): e is LineElement => e.kind === 'line' && e.role === 'return',
+    );
+    return [
+      {
+        id: `return.${name}:${fluid.design.circuit.id}`,
+        rule: `return.${name}`,
+        severity: 'stop',
+        where: where(fluid, lines[0]?.id ?? regulator.id),
+        title: `${at.point.label}: the return cannot take the flow`,
+        because:
+          'the regulator would have to hold {held} but {pressure} stands there, {short} short of its reserve: pressure creeps up and the engine floods',
+        numbers: {
+          held: { value: held, kind: 'pressure' },
+          pressure: { value: railPressure, kind: 'pressure' },
+          short: { value: -reserve, kind: 'pressure' },
+        },
+        measured: { value: reserve, kind: 'pressure' },
+        limit: { value: 0, kind: 'pressure' },
+        rung: 'return',
+        cures: lines.flatMap((line) =>
+          largerHoseCure({
+            checked,
+            fluid,
+            lineId: line.id,
+            hose: lookUp(checked.catalogue, 'hose', line.item, line.id),
+            at,
+            cured: (s) => reserveIn(s) >= 0,
+          }),
+        ),
+      },
+    ];
+  }),
+});

@@ -1,0 +1,5 @@
+import { buildWeb, compile, install } from './steps.mjs';
+
+install();
+compile();
+buildWeb();

@@ -1,0 +1,79 @@
+// npm test: everything CI does, on a machine that may have nothing. Ends with one line of counts.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { bin, buildWeb, compile, ensureChromium, install, root } from './steps.mjs';
+
+let passed = 0;
+let failed = 0;
+const counted = (name, ok) => {
+  if (ok) passed += 1;
+  else failed += 1;
+  console.log(`${ok ? 'ok    ' : 'FAILED'} ${name}`);
+};
+const step = (name, command, args, env = {}) => {
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  counted(name, status === 0);
+};
+
+install();
+ensureChromium();
+step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+compile();
+step('boundaries', bin('depcruise'), [
+  '--config',
+  '.dependency-cruiser.cjs',
+  'packages',
+  'apps',
+  '--output-type',
+  'err',
+]);
+step('types of the web app', bin('tsc'), ['-p', 'apps/web']);
+step('types of the browser tests', bin('tsc'), ['-p', 'e2e']);
+buildWeb();
+
+const folder = mkdtempSync(join(tmpdir(), 'brookrain-results-'));
+const readJson = (name) => JSON.parse(readFileSync(join(folder, name), 'utf8'));
+
+spawnSync(
+  bin('vitest'),
+  ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(folder, 'unit.json')}`],
+  { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
+);
+try {
+  const unit = readJson('unit.json');
+  passed += unit.numPassedTests;
+  failed += unit.numFailedTests;
+  // A file that could not be loaded fails no test but must fail the run.
+  failed += unit.testResults.filter(
+    (f) => f.status === 'failed' && f.assertionResults.length === 0,
+  ).length;
+  if (unit.numTotalTests === 0) counted('unit tests ran', false);
+} catch (error) {
+  console.error(error);
+  counted('unit tests ran', false);
+}
+
+spawnSync(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], {
+  cwd: root,
+  stdio: ['ignore', 'inherit', 'inherit'],
+  env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: join(folder, 'browser.json') },
+});
+try {
+  const { stats } = readJson('browser.json');
+  passed += stats.expected + stats.flaky;
+  failed += stats.unexpected;
+  if (stats.expected === 0) counted('browser tests ran', false);
+} catch (error) {
+  console.error(error);
+  counted('browser tests ran', false);
+}
+rmSync(folder, { recursive: true, force: true });
+console.log(`${passed} passed, ${failed} failed`);
+process.exitCode = failed === 0 ? 0 : 1;
