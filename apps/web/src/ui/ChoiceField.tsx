@@ -13,11 +13,10 @@ export function ChoiceField<Value extends string>(props: Props<Value>) {
   const { label, value, choices, onChoose, wide = false } = props;
   const id = useId();
   return (
-    <label
-      htmlFor={id}
-      className={wide ? 'block' : 'grid grid-cols-[1fr_128px] items-center gap-2'}
-    >
-      <span className={wide ? 'text-[13px] text-second' : ''}>{label}</span>
+    <div className={wide ? '' : 'grid grid-cols-[1fr_128px] items-center gap-2'}>
+      <label htmlFor={id} className={wide ? 'text-[13px] text-second' : ''}>
+        {label}
+      </label>
       <select
         id={id}
         className="field"
@@ -30,6 +29,6 @@ export function ChoiceField<Value extends string>(props: Props<Value>) {
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }

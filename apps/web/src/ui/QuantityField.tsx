@@ -41,8 +41,10 @@ export function QuantityField({ label, path, kind, value, unit, whenEmpty }: Pro
       return;
     }
     const outcome = edit({ name: 'set', path, value: parsed.quantity });
-    if (outcome.ok) setMessage(undefined);
-    else setMessage(outcome.issues[0]?.message);
+    if (outcome.ok) {
+      setText(echoQuantity(parsed.quantity, kind));
+      setMessage(undefined);
+    } else setMessage(outcome.issues[0]?.message);
   };
 
   return (

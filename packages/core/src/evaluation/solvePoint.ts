@@ -3,9 +3,11 @@ import { revolutionsPerCycle } from '../demand/index.ts';
 import {
   type CircuitConditions,
   type CircuitSolution,
+  type PreparedCircuit,
   type SolvedCircuit,
   type WarmStart,
   heldPressure,
+  prepareCircuit,
   regulatorSetting,
   solveCircuit,
 } from '../hydraulics/index.ts';
@@ -40,15 +42,25 @@ export function conditionsAt(
       { openCircuitV: point.systemVoltage, seriesResistanceOhm },
     ]),
   );
-  return {
-    fluid,
-    manifoldGauge: point.manifoldGauge,
-    draws,
-    supplies,
-    heights: circuit.heights,
-    lengths: circuit.lengths,
-    regulators,
-  };
+  return { manifoldGauge: point.manifoldGauge, draws, supplies, regulators };
+}
+
+const known = new WeakMap<CircuitDesign, PreparedCircuit>();
+
+/** A circuit design prepared for solving; made once for each (immutable) design. */
+function preparedOf(design: FluidDesign, circuit: CircuitDesign): PreparedCircuit {
+  let prepared = known.get(circuit);
+  if (!prepared) {
+    prepared = prepareCircuit({
+      circuit: circuit.circuit,
+      catalogue: design.catalogue,
+      fluid: circuit.fuel.hot,
+      heights: circuit.heights,
+      lengths: circuit.lengths,
+    });
+    known.set(circuit, prepared);
+  }
+  return prepared;
 }
 
 /** Solves a circuit at a running point. */
@@ -59,8 +71,7 @@ export function solvePoint(
   options: { regulators?: CircuitConditions['regulators']; warm?: WarmStart | undefined } = {},
 ): CircuitSolution {
   return solveCircuit(
-    circuit.circuit,
-    design.catalogue,
+    preparedOf(design, circuit),
     conditionsAt(circuit, point, options.regulators ?? 'regulating'),
     options.warm,
   );

@@ -8,6 +8,7 @@ import type {
 } from '../build/index.ts';
 import { lookUp } from '../build/index.ts';
 import { type PumpSupply, pumpModel } from '../pumps/index.ts';
+import type { BranchModel } from './branchModel.ts';
 import { drawBranch } from './drawBranch.ts';
 import { filterBranch, filterLaw } from './filterBranch.ts';
 import { fittingBranch } from './fittingBranch.ts';
@@ -20,15 +21,11 @@ import { heldPressure, regulatorBranch } from './regulatorBranch.ts';
 
 /** What the circuit does not know of itself at a running point. SI, gauge pressures. */
 export interface CircuitConditions {
-  readonly fluid: Fluid;
   readonly manifoldGauge: number;
   /** demand kg/s and static coefficient kg/s per √Pa by injectors element id */
   readonly draws: Readonly<Record<string, { demand: number; staticCoefficient: number }>>;
   /** supply by pump element id */
   readonly supplies: Readonly<Record<string, PumpSupply>>;
-  /** height m by node id, best known length m by line id */
-  readonly heights: Readonly<Record<string, number>>;
-  readonly lengths: Readonly<Record<string, number>>;
   readonly regulators: 'regulating' | 'holding';
 }
 
@@ -69,110 +66,125 @@ export function regulatorSetting(element: RegulatorElement, catalogue: Catalogue
 }
 
 /** Fixed gauge pressure at the outlet or return of a tank: surface pressure plus fuel above. */
-function tankNodes(
-  tank: Extract<CircuitElement, { kind: 'tank' }>,
-  conditions: CircuitConditions,
-): NetworkNode[] {
-  const above = conditions.fluid.density * GRAVITY * tank.fuelLevel.value;
+function tankNodes(tank: Extract<CircuitElement, { kind: 'tank' }>, fluid: Fluid): NetworkNode[] {
+  const above = fluid.density * GRAVITY * tank.fuelLevel.value;
   const outlet = { id: tank.outlet, fixedPressure: tank.pressure.value + above };
   return tank.returnNode === tank.outlet
     ? [outlet]
     : [outlet, { id: tank.returnNode, fixedPressure: tank.pressure.value }];
 }
 
-/** Builds the network of a circuit at a running point. Throws NotFound for missing items. */
-export function circuitNetwork(
-  circuit: FuelCircuit,
-  catalogue: Catalogue,
-  conditions: CircuitConditions,
-): Network {
-  const { fluid, heights } = conditions;
+/** A circuit with all that does not change from one running point to the next worked out once. */
+export interface PreparedCircuit {
+  readonly circuit: FuelCircuit;
+  readonly catalogue: Catalogue;
+  readonly fluid: Fluid;
+  readonly heights: Readonly<Record<string, number>>;
+  /** lines, filters and fittings by element id */
+  readonly passive: ReadonlyMap<string, () => BranchModel>;
+  readonly nodes: readonly NetworkNode[];
+}
+
+/** First guesses of flow, kg/s: through the feed, and back to the tank. */
+const FEED_GUESS = 0.04;
+const RETURN_GUESS = 0.02;
+
+function passiveModel(
+  element: CircuitElement,
+  prepared: Pick<PreparedCircuit, 'catalogue' | 'fluid' | 'heights'>,
+  length: number,
+): BranchModel | undefined {
+  const { catalogue, fluid, heights } = prepared;
+  if (!('item' in element)) return undefined;
+  const rise = (heights[element.to] ?? 0) - (heights[element.from] ?? 0);
+  const common = { rise, fluid, initialFlow: FEED_GUESS };
+  switch (element.kind) {
+    case 'fitting': {
+      const item = lookUp(catalogue, 'fitting', element.item, element.id);
+      const loss = { lossCoefficient: item.lossCoefficient, bore: item.bore, count: 1 };
+      return fittingBranch({ ...common, loss });
+    }
+    case 'line': {
+      const initialFlow = element.role === 'return' ? RETURN_GUESS : FEED_GUESS;
+      return pipeBranch({ ...common, initialFlow, pipe: lineGeometry(element, length, catalogue) });
+    }
+    case 'filter': {
+      const item = lookUp(catalogue, 'filter', element.item, element.id);
+      const loadedFactor = element.state === 'loaded' ? item.loadedFactor : 1;
+      return filterBranch({ ...common, loadedFactor, law: filterLaw(item) });
+    }
+    default:
+      return undefined;
+  }
+}
+
+/** Works out what stays the same over running points. Throws NotFound for missing items. */
+export function prepareCircuit(
+  input: Omit<PreparedCircuit, 'passive' | 'nodes'> & {
+    readonly lengths: Readonly<Record<string, number>>;
+  },
+): PreparedCircuit {
+  const { circuit, catalogue, fluid, heights, lengths } = input;
   const nodes = new Map<string, NetworkNode>(circuit.nodes.map((n) => [n.id, { id: n.id }]));
-  const branches: NetworkBranch[] = [];
-  const demand = Object.values(conditions.draws).reduce((sum, d) => sum + d.demand, 0);
-  let guess = 3e5;
+  const passive = new Map<string, () => BranchModel>();
   for (const element of circuit.elements) {
     if (element.kind === 'tank') {
-      for (const node of tankNodes(element, conditions)) nodes.set(node.id, node);
-      continue;
+      for (const node of tankNodes(element, fluid)) nodes.set(node.id, node);
     }
+    const model = passiveModel(element, input, lengths[element.id] ?? 0);
+    if (model) passive.set(element.id, () => model);
+  }
+  return { circuit, catalogue, fluid, heights, passive, nodes: [...nodes.values()] };
+}
+
+/** Builds the network of a prepared circuit at a running point. */
+export function circuitNetwork(prepared: PreparedCircuit, conditions: CircuitConditions): Network {
+  const { circuit, catalogue, fluid, heights } = prepared;
+  const { manifoldGauge } = conditions;
+  const branches: NetworkBranch[] = [];
+  let guess = 3e5;
+  for (const element of circuit.elements) {
+    if (element.kind === 'tank') continue;
     if (element.kind === 'injectors') {
       const draw = conditions.draws[element.id] ?? { demand: 0, staticCoefficient: 1 };
-      branches.push({
-        id: element.id,
-        from: element.node,
-        to: null,
-        model: () => drawBranch({ ...draw, manifoldGauge: conditions.manifoldGauge }),
-      });
+      const model = drawBranch({ ...draw, manifoldGauge });
+      branches.push({ id: element.id, from: element.node, to: null, model: () => model });
       continue;
     }
     const { id, from, to } = element;
-    const rise = (heights[to] ?? 0) - (heights[from] ?? 0);
-    const common = { rise, fluid };
-    const through = 1.5 * demand + 0.01;
-    switch (element.kind) {
-      case 'fitting': {
-        const item = lookUp(catalogue, 'fitting', element.item, id);
-        const loss = { lossCoefficient: item.lossCoefficient, bore: item.bore, count: 1 };
-        const model = fittingBranch({ ...common, loss, initialFlow: through });
-        branches.push({ id, from, to, model: () => model });
-        break;
-      }
-      case 'line': {
-        const pipe = lineGeometry(element, conditions.lengths[id] ?? 0, catalogue);
-        const initialFlow = element.role === 'return' ? through - demand : through;
-        const model = pipeBranch({ ...common, pipe, initialFlow });
-        branches.push({ id, from, to, model: () => model });
-        break;
-      }
-      case 'filter': {
-        const item = lookUp(catalogue, 'filter', element.item, id);
-        const model = filterBranch({
-          ...common,
-          law: filterLaw(item),
-          loadedFactor: element.state === 'loaded' ? item.loadedFactor : 1,
-          initialFlow: through,
-        });
-        branches.push({ id, from, to, model: () => model });
-        break;
-      }
-      case 'pump': {
-        const supply = conditions.supplies[id] ?? { openCircuitV: 0, seriesResistanceOhm: 0 };
-        const pump = pumpOfElement(element, catalogue, supply);
-        branches.push({
-          id,
-          from,
-          to,
-          model: (smoothing) =>
-            pumpBranch({
-              ...common,
-              pump,
-              smoothing,
-              initialFlow: 0.5 * pump.greatestFlow * fluid.density,
-            }),
-        });
-        break;
-      }
-      case 'regulator': {
-        const setting = regulatorSetting(element, catalogue);
-        guess = heldPressure(setting, conditions.manifoldGauge);
-        branches.push({
-          id,
-          from,
-          to,
-          model: (smoothing) =>
-            regulatorBranch({
-              setting,
-              fluid,
-              smoothing,
-              manifoldGauge: conditions.manifoldGauge,
-              mode: conditions.regulators,
-              initialFlow: through - demand,
-            }),
-        });
-        break;
-      }
+    const known = prepared.passive.get(id);
+    if (known) {
+      branches.push({ id, from, to, model: known });
+    } else if (element.kind === 'pump') {
+      const supply = conditions.supplies[id] ?? { openCircuitV: 0, seriesResistanceOhm: 0 };
+      const pump = pumpOfElement(element, catalogue, supply);
+      const rise = (heights[to] ?? 0) - (heights[from] ?? 0);
+      const initialFlow = 0.5 * pump.greatestFlow * fluid.density;
+      branches.push({
+        id,
+        from,
+        to,
+        model: (smoothing) => pumpBranch({ rise, fluid, pump, smoothing, initialFlow }),
+      });
+    } else if (element.kind === 'regulator') {
+      const setting = regulatorSetting(element, catalogue);
+      const mode = conditions.regulators;
+      guess = heldPressure(setting, manifoldGauge);
+      branches.push({
+        id,
+        from,
+        to,
+        model: (smoothing) =>
+          regulatorBranch({
+            setting,
+            fluid,
+            smoothing,
+            manifoldGauge,
+            mode,
+            initialFlow: RETURN_GUESS,
+          }),
+      });
     }
   }
-  return { nodes: [...nodes.values()], branches, initialPressure: guess };
+  return { nodes: prepared.nodes, branches, initialPressure: guess };
 }

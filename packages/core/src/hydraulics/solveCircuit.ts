@@ -1,6 +1,11 @@
-import type { Catalogue, CircuitElement, FuelCircuit } from '../build/index.ts';
+import type { Catalogue, CircuitElement } from '../build/index.ts';
 import { lookUp } from '../build/index.ts';
-import { type CircuitConditions, circuitNetwork, pumpOfElement } from './circuitNetwork.ts';
+import {
+  type CircuitConditions,
+  type PreparedCircuit,
+  circuitNetwork,
+  pumpOfElement,
+} from './circuitNetwork.ts';
 import { GRAVITY, boreArea } from './fluid.ts';
 import { reynoldsNumber } from './pipeBranch.ts';
 import type { WarmStart } from './network.ts';
@@ -47,16 +52,15 @@ function boreOf(element: CircuitElement, catalogue: Catalogue): number | undefin
   return undefined;
 }
 
-/** Solves one circuit at a running point and reads off every element. */
+/** Solves a prepared circuit at a running point and reads off every element. */
 export function solveCircuit(
-  circuit: FuelCircuit,
-  catalogue: Catalogue,
+  prepared: PreparedCircuit,
   conditions: CircuitConditions,
   warm?: WarmStart,
 ): CircuitSolution {
-  const solution = solveNetwork(circuitNetwork(circuit, catalogue, conditions), warm);
+  const { circuit, catalogue, fluid, heights } = prepared;
+  const solution = solveNetwork(circuitNetwork(prepared, conditions), warm);
   if (solution.state === 'failed') return solution;
-  const { fluid, heights } = conditions;
   const elements: Record<string, ElementState> = {};
   const pumps: Record<string, PumpState> = {};
   for (const element of circuit.elements) {

@@ -46,17 +46,18 @@ export interface GroupCandidate {
 
 function withSize(job: WireJob, size: WireItem, chosenByHand: boolean): SizedWire {
   const temperature = runningTemperature(size, job.task);
+  const ampacity = wireAmpacity(size, job.task);
   const resistance = resistanceAt(size.resistancePerMetre, temperature) * job.task.length;
   return {
     wire: job.wire,
     task: job.task,
     size,
     chosenByHand,
-    ampacity: wireAmpacity(size, job.task),
+    ampacity,
     temperature,
     resistance,
     drop: resistance * job.task.load,
-    criteria: wireCriteria(size, job.task),
+    criteria: wireCriteria(size, job.task, { ampacity, temperature }),
   };
 }
 

@@ -107,8 +107,15 @@ export function wireAmpacity(wire: WireItem, task: WireTask): number {
 }
 
 /** All criteria for one size but the voltage drop, which belongs to the group of wires. */
-export function wireCriteria(wire: WireItem, task: WireTask): Criterion[] {
-  const permissible = wireAmpacity(wire, task);
+export function wireCriteria(
+  wire: WireItem,
+  task: WireTask,
+  known: { ampacity: number; temperature: number } = {
+    ampacity: wireAmpacity(wire, task),
+    temperature: runningTemperature(wire, task),
+  },
+): Criterion[] {
+  const permissible = known.ampacity;
   const needed = Math.max(task.load, task.protection.rating);
   const minimum = Math.max(...task.zones.map((zone) => mechanicalMinimum(zone, wire.system)));
   const pass = (ok: boolean) => (ok ? 'passes' : 'fails') as Criterion['verdict'];
@@ -128,7 +135,7 @@ export function wireCriteria(wire: WireItem, task: WireTask): Criterion[] {
       limit: minimum,
       kind: 'area',
     },
-    shortCircuit(wire, task, runningTemperature(wire, task)),
+    shortCircuit(wire, task, known.temperature),
     {
       name: 'terminal fit',
       verdict: pass(wire.area * tolerance >= task.areaMin && wire.area <= task.areaMax * tolerance),

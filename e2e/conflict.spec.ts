@@ -1,0 +1,88 @@
+import { expect, test } from './realServer.ts';
+
+test('two windows on one build: the stale edit is told and re-applied', async ({
+  browser,
+  server,
+}) => {
+  const open = async () => {
+    const context = await browser.newContext();
+    const page = await context.newPage();
+    await page.goto(`${server}/builds/lantern/brief`);
+    await expect(page.getByLabel('Power', { exact: true })).toHaveValue('168 kW');
+    return page;
+  };
+  const bench = await open();
+  const vehicle = await open();
+
+  await bench.getByLabel('Power', { exact: true }).fill('150 kW');
+  await bench.getByLabel('Power', { exact: true }).press('Enter');
+  await expect(bench.locator('header')).toContainText('revision 2');
+
+  await vehicle.getByLabel('Altitude', { exact: true }).fill('300 m');
+  await vehicle.getByLabel('Altitude', { exact: true }).press('Enter');
+  const dialog = vehicle.getByRole('dialog');
+  await expect(dialog).toContainText('Someone else changed this build first');
+  await expect(dialog).toContainText('Change power');
+  await expect(dialog).toContainText('Change altitude');
+  await dialog.getByRole('button', { name: 'Re-apply my edit' }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(vehicle.locator('header')).toContainText('revision 3');
+  await expect(vehicle.getByLabel('Power', { exact: true })).toHaveValue('150 kW');
+  await expect(vehicle.getByLabel('Altitude', { exact: true })).toHaveValue('300 m');
+
+  await bench.reload();
+  await expect(bench.getByLabel('Altitude', { exact: true })).toHaveValue('300 m');
+});
+
+test('left as it is, the other edit stands and nothing of it is lost', async ({ page, server }) => {
+  await page.goto(`${server}/builds/lantern/brief`);
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('168 kW');
+  const reply = await page.request.post(`${server}/api/builds/lantern/commands`, {
+    data: {
+      baseRevision: 1,
+      author: 'tablet',
+      command: { name: 'set', path: 'brief.cylinders', value: 5 },
+    },
+  });
+  expect(reply.ok()).toBe(true);
+  await page.getByLabel('Altitude', { exact: true }).fill('300 m');
+  await page.getByLabel('Altitude', { exact: true }).press('Enter');
+  await expect(page.getByRole('dialog')).toContainText('by tablet');
+  await page.getByRole('button', { name: 'Leave it as it is now' }).click();
+  await expect(page.getByLabel('Cylinders', { exact: true })).toHaveValue('5');
+  await expect(page.getByLabel('Altitude', { exact: true })).toHaveValue('900 m');
+});
+
+test('quick edits one after another are all kept, in order', async ({ page, server }) => {
+  await page.goto(`${server}/builds/lantern/brief`);
+  for (const [label, value] of [
+    ['Power', '160 kW'],
+    ['Altitude', '500 m'],
+    ['Hot day', '30 °C'],
+    ['Idle', '900 rpm'],
+  ] as const) {
+    await page.getByLabel(label, { exact: true }).fill(value);
+    await page.getByLabel(label, { exact: true }).press('Enter');
+  }
+  await expect(page.locator('header')).toContainText('revision 5');
+  const revisions = (await (
+    await page.request.get(`${server}/api/builds/lantern/revisions`)
+  ).json()) as { words: string }[];
+  expect(revisions.map((r) => r.words).reverse()).toEqual([
+    'Demo build',
+    'Change power',
+    'Change altitude',
+    'Change ambient hot',
+    'Change idle speed',
+  ]);
+});
+
+test('a lost server is told and the accepted state stays', async ({ page, server }) => {
+  await page.goto(`${server}/builds/lantern/brief`);
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('168 kW');
+  await page.route('**/commands', (route) => route.abort());
+  await page.getByLabel('Power', { exact: true }).fill('150 kW');
+  await page.getByLabel('Power', { exact: true }).press('Enter');
+  await expect(page.getByText('The server does not answer')).toBeVisible();
+  await expect(page.getByLabel('Power', { exact: true })).toHaveValue('168 kW');
+});
