@@ -1,0 +1,81 @@
+import type { BuildFinding, Ladder } from '@brookrain/core';
+import { describe, expect, test } from 'vitest';
+import { scaleTop, shortName } from './powerScale.ts';
+import { stageList, stageOf, stateInWords } from './stages.ts';
+
+const finding = (
+  severity: BuildFinding['severity'],
+  where = 'circuit:main/feed',
+  rule = 'rail.sag',
+) =>
+  ({
+    id: `${rule}:${where}`,
+    severity,
+    where,
+    rule,
+    numbers: {},
+    cures: [],
+    title: '',
+    because: '',
+  }) as BuildFinding;
+
+describe('state of a stage in words', () => {
+  test.each([
+    [[], 'ready'],
+    [[finding('note')], 'ready'],
+    [[finding('warn')], '1 warning'],
+    [[finding('warn'), finding('warn')], '2 warnings'],
+    [[finding('warn'), finding('stop')], '1 stop'],
+    [[finding('stop'), finding('stop')], '2 stops'],
+  ] as const)('%#', (findings, words) => {
+    expect(stateInWords(findings)).toBe(words);
+  });
+});
+
+describe('stage of a finding', () => {
+  test('pump findings of a circuit belong to the pump, others to their place', () => {
+    expect(stageOf(finding('warn', 'circuit:main/pump', 'pump.margin'))).toBe('pump');
+    expect(stageOf(finding('warn', 'wiring:pump-feed/relay', 'pump.trigger'))).toBe('wiring');
+    expect(stageOf(finding('warn', 'demand', 'demand.disagreement'))).toBe('demand');
+  });
+
+  test('every stage has a name of its own', () => {
+    expect(new Set(stageList.map((s) => s.id)).size).toBe(stageList.length);
+    expect(new Set(stageList.map((s) => s.name)).size).toBe(stageList.length);
+  });
+});
+
+describe('power scale of the ladder', () => {
+  const ladder = (powers: (number | null)[]): Ladder => ({
+    targetPower: 100e3,
+    triedTo: 400e3,
+    rungs: powers.map((power, i) => ({
+      check: `c${i}`,
+      label: '',
+      power,
+      always: power === 0,
+      limit: { value: 0, kind: 'ratio' },
+    })),
+  });
+
+  test('holds target and every rung within twice the target', () => {
+    expect(scaleTop(ladder([150e3, 350e3, null]))).toBeCloseTo(168e3, 6);
+    expect(scaleTop(ladder([null]))).toBeCloseTo(112e3, 6);
+    expect(scaleTop(ladder([0]))).toBeCloseTo(112e3, 6);
+  });
+
+  test('every rung the core knows has a short name', () => {
+    for (const check of [
+      'injector-duty',
+      'pump-flow',
+      'sag',
+      'suction',
+      'feed-velocity',
+      'return',
+      'wire',
+      'fuse',
+    ]) {
+      expect(shortName[check]!.length).toBeLessThanOrEqual(4);
+    }
+  });
+});

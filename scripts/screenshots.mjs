@@ -1,0 +1,83 @@
+// npm run screenshots: takes docs/screenshots from the running program with the demo build.
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { buildWeb, chromiumPath, compile, ensureChromium, install, root } from './steps.mjs';
+
+install();
+ensureChromium();
+compile();
+buildWeb();
+
+const data = mkdtempSync(join(tmpdir(), 'brookrain-pictures-'));
+const port = 24990;
+const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
+  cwd: root,
+  env: { ...process.env, BROOKRAIN_DATA: data, BROOKRAIN_PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve) =>
+  server.stdout.on('data', (text) => text.toString().includes('ready') && resolve()),
+);
+
+const pictures = [
+  { name: 'builds', path: '/' },
+  { name: 'brief', path: '/builds/lantern/brief' },
+  { name: 'fuel-need', path: '/builds/lantern/demand' },
+  { name: 'injectors', path: '/builds/lantern/injectors' },
+  { name: 'fuel-circuit', path: '/builds/lantern/circuit' },
+  { name: 'pump', path: '/builds/lantern/pump' },
+  { name: 'pump-wiring', path: '/builds/lantern/wiring' },
+  { name: 'take-away', path: '/builds/lantern/take-away' },
+  { name: 'fuel-circuit-dark', path: '/builds/lantern/circuit', theme: 'dark' },
+  {
+    name: 'margins-e85',
+    path: '/builds/lantern/brief',
+    act: async (page) => {
+      await page.getByLabel('Ethanol by volume').fill('85 %');
+      await page.getByLabel('Ethanol by volume').press('Enter');
+      await page.getByRole('region', { name: 'Ripple' }).waitFor();
+      await page.getByRole('link', { name: /Margins/ }).click();
+      await page.getByRole('heading', { name: 'Margins' }).waitFor();
+    },
+  },
+  { name: 'margins-phone', path: '/builds/lantern/margins', width: 390, height: 844 },
+  {
+    name: 'working',
+    path: '/builds/lantern/circuit',
+    act: async (page) => {
+      await page.getByRole('option', { name: 'Feed line' }).click();
+      await page.locator('[data-figure="circuit.feed.pressureDrop"]').click();
+    },
+  },
+];
+mkdirSync(join(root, 'docs/screenshots'), { recursive: true });
+const browser = await chromium.launch({
+  executablePath: chromiumPath,
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+for (const { name, path, width = 1280, height = 800, theme = 'light', act } of pictures) {
+  const page = await browser.newPage({ viewport: { width, height } });
+  await page.addInitScript((kept) => localStorage.setItem('brookrain.theme', kept), theme);
+  await page.goto(`http://127.0.0.1:${port}${path}`);
+  await page.locator('h1').first().waitFor();
+  await page.locator('main[aria-busy]').waitFor({ state: 'detached' });
+  if (act) await act(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+  await page.close();
+}
+await browser.close();
+server.kill();
+rmSync(data, { recursive: true, force: true });
