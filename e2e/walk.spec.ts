@@ -117,6 +117,9 @@ test('both schools, a pick with its reason, and the working of a figure', async 
   const working = page.getByRole('region', { name: 'Working of Design fuel need' });
   await expect(working).toContainText('ṁ_design = ṁ_peak · factor');
   await expect(working).toContainText('change it');
+  await working.getByRole('button', { name: 'its working' }).click();
+  await expect(page.getByRole('region', { name: 'Working of Peak fuel need' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to Design fuel need' }).click();
   await page.keyboard.press('Escape');
   await expect(working).toHaveCount(0);
 
@@ -194,10 +197,18 @@ test('wire and fuse by all criteria; a wrong size is found and cured by one clic
   await page.getByRole('option', { name: /Relay to pump/ }).click();
   await expect(page.getByRole('complementary').getByRole('row')).toHaveCount(6);
   await page.getByLabel('Size', { exact: true }).selectOption({ label: '0.5 mm²' });
-  await expect(page.getByText('Wire is too thin for its current or fuse')).toBeVisible();
-  await expect(ripple(page)).toContainText('Pump feed, drop in wire');
+  await expect(
+    page.getByText('Wire is too thin for its current or fuse', { exact: true }),
+  ).toBeVisible();
+  await expect(ripple(page)).toContainText(
+    'Wire is too thin for its current or fuse is a new stop',
+  );
+  await ripple(page).getByRole('button', { name: /All/ }).click();
+  await expect(ripple(page)).toContainText('Pump feed, drop in wire out and back');
   await page.getByRole('button', { name: 'Let the rules size this wire' }).first().click();
-  await expect(page.getByText('Wire is too thin for its current or fuse')).toHaveCount(0);
+  await expect(
+    page.getByText('Wire is too thin for its current or fuse', { exact: true }),
+  ).toHaveCount(0);
   await revision(page, 3);
 
   const wires = page.getByRole('listbox', { name: 'Wires of the pump circuit' });

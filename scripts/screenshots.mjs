@@ -32,6 +32,15 @@ const pictures = [
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
   { name: 'take-away', path: '/builds/lantern/take-away' },
   { name: 'fuel-circuit-dark', path: '/builds/lantern/circuit', theme: 'dark' },
+  { name: 'margins-phone', path: '/builds/lantern/margins', width: 390, height: 844 },
+  {
+    name: 'working',
+    path: '/builds/lantern/circuit',
+    act: async (page) => {
+      await page.getByRole('option', { name: 'Feed line' }).click();
+      await page.locator('[data-figure="circuit.feed.pressureDrop"]').click();
+    },
+  },
   {
     name: 'margins-e85',
     path: '/builds/lantern/brief',
@@ -41,15 +50,6 @@ const pictures = [
       await page.getByRole('region', { name: 'Ripple' }).waitFor();
       await page.getByRole('link', { name: /Margins/ }).click();
       await page.getByRole('heading', { name: 'Margins' }).waitFor();
-    },
-  },
-  { name: 'margins-phone', path: '/builds/lantern/margins', width: 390, height: 844 },
-  {
-    name: 'working',
-    path: '/builds/lantern/circuit',
-    act: async (page) => {
-      await page.getByRole('option', { name: 'Feed line' }).click();
-      await page.locator('[data-figure="circuit.feed.pressureDrop"]').click();
     },
   },
 ];
@@ -71,8 +71,10 @@ for (const { name, path, width = 1280, height = 800, theme = 'light', act } of p
   const page = await browser.newPage({ viewport: { width, height } });
   await page.addInitScript((kept) => localStorage.setItem('brookrain.theme', kept), theme);
   await page.goto(`http://127.0.0.1:${port}${path}`);
-  await page.locator('h1').first().waitFor();
-  await page.locator('main[aria-busy]').waitFor({ state: 'detached' });
+  await page
+    .locator(path === '/' ? 'main li' : 'main[tabindex] h1')
+    .first()
+    .waitFor();
   if (act) await act(page);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });

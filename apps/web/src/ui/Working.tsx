@@ -1,4 +1,5 @@
 import { type Result, type WorkingInput, formatMeasure, shownKind } from '@brookrain/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../build/BuildContext.ts';
 import { useUnits } from './preferences.ts';
@@ -15,25 +16,29 @@ function screenOf(from: string): string | undefined {
   return 'circuit';
 }
 
-const sourceWords = (from: string): string => {
-  const [type, rest = ''] = from.split(/:(.*)/s);
-  if (type === 'document') return 'entered';
-  if (type === 'catalogue') return `catalogue ${rest}`;
-  if (type === 'case') return `case ${rest}`;
-  if (type === 'default') return 'default';
-  return rest;
-};
+const caseWords = (name: string): string =>
+  `case ${name.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`)}`;
 
-/** Formula, inputs with where they come from, source, and what would change the figure. */
-export function Working({ result }: { result: Result }) {
+/** Formula, inputs with links to where they come from, source, and what would change the figure. */
+export function Working({ result: asked }: { result: Result }) {
   const [units] = useUnits();
-  const { id } = useBuild();
+  const { results } = useBuild();
+  // Inputs that are figures themselves are opened in place; the way back is kept.
+  const [opened, setOpened] = useState<readonly string[]>([]);
+  const result = results.get(opened.at(-1) ?? '') ?? asked;
   const kind = shownKind(result.key, result.kind);
-  const entered = result.working.inputs
-    .map((input) => screenOf(input.from))
-    .filter((screen) => screen !== undefined);
+  const entered = result.working.inputs.some((input) => screenOf(input.from));
   return (
     <section aria-label={`Working of ${result.label}`}>
+      {opened.length > 0 && (
+        <button
+          type="button"
+          className="mb-1 text-[13px] underline"
+          onClick={() => setOpened(opened.slice(0, -1))}
+        >
+          Back to {(results.get(opened.at(-2) ?? '') ?? asked).label}
+        </button>
+      )}
       <h2>{result.label}</h2>
       <p className="mt-0.5 text-[17px]">{formatMeasure({ value: result.value, kind }, units, 5)}</p>
       <p className="mt-2 border-l-[3px] border-moss pl-2 font-narrow text-[14px]">
@@ -46,14 +51,14 @@ export function Working({ result }: { result: Result }) {
               <td className="py-0.5 pr-2 text-second">{spaced(input.name)}</td>
               <td className="py-0.5 pr-2 text-right">{listed(input, units)}</td>
               <td className="py-0.5 text-right text-second">
-                <Source id={id} input={input} />
+                <Source input={input} open={(key) => setOpened([...opened, key])} />
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="mt-2 text-[13px] text-second">{result.working.source}.</p>
-      {entered.length === 0 && (
+      {!entered && (
         <p className="mt-1 text-[13px] text-second">
           It changes with the figures it is computed from.
         </p>
@@ -62,14 +67,28 @@ export function Working({ result }: { result: Result }) {
   );
 }
 
-function Source({ id, input }: { id: string; input: WorkingInput }) {
+function Source({ input, open }: { input: WorkingInput; open: (key: string) => void }) {
+  const { id, results } = useBuild();
   const screen = screenOf(input.from);
-  if (!screen) return <>{sourceWords(input.from)}</>;
-  return (
-    <Link className="underline" to={`/builds/${id}/${screen}`}>
-      change it
-    </Link>
-  );
+  if (screen) {
+    return (
+      <Link className="underline" to={`/builds/${id}/${screen}`}>
+        change it
+      </Link>
+    );
+  }
+  const [type, rest = ''] = input.from.split(/:(.*)/s);
+  const figure = type === 'result' ? results.get(rest) : undefined;
+  if (figure) {
+    return (
+      <button type="button" className="underline" onClick={() => open(rest)}>
+        its working
+      </button>
+    );
+  }
+  if (type === 'catalogue') return <>catalogue {rest}</>;
+  if (type === 'case') return <>{caseWords(rest)}</>;
+  return <>{type === 'default' ? `default${rest === '' ? '' : `, ${rest.trim()}`}` : rest}</>;
 }
 
 const spaced = (name: string): string =>
