@@ -45,7 +45,6 @@ async function startServer(): Promise<{ url: string; stop: () => Promise<void> }
 
 /** Every test gets a fresh server; a browser error fails the test. */
 export const test = base.extend<{ server: string; noErrors: void }>({
-  // eslint-disable-next-line no-empty-pattern
   server: async ({}, use) => {
     const server = await startServer();
     await use(server.url);

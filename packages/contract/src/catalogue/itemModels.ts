@@ -29,13 +29,15 @@ function Figure(min: number, max: number): PropertyDecorator {
   };
 }
 
-/** A list of finite numbers. */
-function Figures(): PropertyDecorator {
+/** A list of finite numbers within bounds, SI. */
+function Figures(min: number, max: number): PropertyDecorator {
   return (target, key) => {
     IsArray()(target, key);
     ArrayMinSize(1)(target, key);
     ArrayMaxSize(60)(target, key);
     IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })(target, key);
+    Min(min, { each: true })(target, key);
+    Max(max, { each: true })(target, key);
   };
 }
 
@@ -177,11 +179,11 @@ export class InjectorItemModel extends ItemModel {
   @Figure(0, 0.05)
   smallestEffectivePulse: number;
 
-  @Figures()
+  @Figures(1, 60)
   @RisingBy()
   deadTimeVoltages: number[];
 
-  @Figures()
+  @Figures(0, 5e6)
   @RisingBy()
   deadTimePressures: number[];
 

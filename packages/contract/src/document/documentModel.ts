@@ -16,7 +16,7 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateIf,
+  ValidateBy,
 } from 'class-validator';
 import { QuantityOf } from '../quantityOf.ts';
 import { BriefModel } from './briefModel.ts';
@@ -26,14 +26,26 @@ import { ItemRefModel } from './itemRefModel.ts';
 import { ListOf, ListOfKinds, Nested } from './nested.ts';
 import { LimitsModel, PowerModel } from './powerModels.ts';
 
+/** A text of at least three letters unless another field has the value that needs none. */
+function ReasonUnless(field: string, value: string, message: string): PropertyDecorator {
+  return ValidateBy({
+    name: 'reasonUnless',
+    validator: {
+      validate: (reason: unknown, args) =>
+        (args?.object as Record<string, unknown>)[field] === value ||
+        (typeof reason === 'string' && reason.trim().length >= 3),
+      defaultMessage: () => message,
+    },
+  });
+}
+
 export class DemandChoiceModel {
   @IsIn(demandChoices)
   school: DemandChoiceName;
 
   @IsString()
   @MaxLength(500)
-  @ValidateIf((choice: DemandChoiceModel) => choice.school !== 'larger')
-  @Length(3, 500, { message: 'say why this school is picked (at least 3 letters)' })
+  @ReasonUnless('school', 'larger', 'say why this school is picked (at least 3 letters)')
   reason: string;
 }
 

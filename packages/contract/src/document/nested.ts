@@ -12,6 +12,21 @@ import {
 
 type Class = new () => object;
 
+/** A list whose entries are objects: a list inside it would be checked entry by entry. */
+function EntriesAreObjects(): PropertyDecorator {
+  return ValidateBy({
+    name: 'entriesAreObjects',
+    validator: {
+      validate: (value: unknown) =>
+        !Array.isArray(value) ||
+        value.every(
+          (entry) => typeof entry === 'object' && entry !== null && !Array.isArray(entry),
+        ),
+      defaultMessage: () => 'every entry must be an object',
+    },
+  });
+}
+
 /** A nested object that is checked against its class. */
 export function Nested(of: () => Class): PropertyDecorator {
   return (target, key) => {
@@ -46,6 +61,7 @@ export function ListOf(of: () => Class, size: { min?: number; max: number }): Pr
     IsArray({ message: 'must be a list' })(target, key);
     ArrayMinSize(size.min ?? 0)(target, key);
     ArrayMaxSize(size.max)(target, key);
+    EntriesAreObjects()(target, key);
     Type(of)(target, key);
     ValidateNested({ each: true })(target, key);
   };
@@ -57,12 +73,14 @@ export function ListOfKinds(
   kinds: Record<string, Class>,
   size: { min?: number; max: number },
 ): PropertyDecorator {
-  const known = Object.keys(kinds).join(', ');
+  // Made once: each class registers its checks for good.
+  const unknown = unknownKind(property, Object.keys(kinds).join(', '));
   return (target, key) => {
     IsArray({ message: 'must be a list' })(target, key);
     ArrayMinSize(size.min ?? 0)(target, key);
     ArrayMaxSize(size.max)(target, key);
-    Type(() => unknownKind(property, known), {
+    EntriesAreObjects()(target, key);
+    Type(() => unknown, {
       keepDiscriminatorProperty: true,
       discriminator: {
         property,

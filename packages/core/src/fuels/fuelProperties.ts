@@ -85,111 +85,126 @@ function blendResults(fuel: Extract<Fuel, { kind: 'petrol-ethanol' }>, prefix: s
   return { density, fraction, stoich, heatingValue, ethanolShare };
 }
 
-/** Properties of a petrol-ethanol blend at 15 °C and at the hottest fuel. */
+/** What both families of fuel give before they are brought to the hottest temperature. */
+interface AtFifteen {
+  readonly density: Result;
+  readonly stoich: Result;
+  readonly heatingValue: Result;
+  readonly expansion: number;
+  readonly others: readonly Result[];
+  readonly viscosity: Result;
+  readonly vapour: Result;
+}
+
+function withHotState(fuel: Fuel, prefix: string, hottest: Result, at: AtFifteen): FuelProperties {
+  const hotDensity = derive({
+    key: `${prefix}.hot.density`,
+    label: 'Fuel density, hottest fuel',
+    formula: densityAtTemperature,
+    inputs: {
+      density15: at.density,
+      expansion: given(at.expansion, TABLE),
+      temperature: hottest,
+    },
+  });
+  return {
+    fuel,
+    density15: at.density.value,
+    stoichAirFuelRatio: at.stoich.value,
+    lowerHeatingValue: at.heatingValue.value,
+    hot: {
+      temperature: hottest.value,
+      density: hotDensity.value,
+      viscosity: at.viscosity.value,
+      vapourPressureAbsolute: at.vapour.value,
+    },
+    results: [
+      at.density,
+      ...at.others,
+      at.stoich,
+      at.heatingValue,
+      hotDensity,
+      at.viscosity,
+      at.vapour,
+    ],
+  };
+}
+
+const hotLabels = {
+  viscosity: 'Fuel viscosity, hottest fuel',
+  vapour: 'Vapour pressure, hottest fuel',
+} as const;
+
 function blendProperties(
   fuel: Extract<Fuel, { kind: 'petrol-ethanol' }>,
   prefix: string,
   at: string,
   hottest: Result,
 ): FuelProperties {
-  const { density, fraction, stoich, heatingValue, ethanolShare } = blendResults(fuel, prefix, at);
+  const { fraction, ethanolShare, ...base } = blendResults(fuel, prefix, at);
   const e = fuel.ethanol.value;
-  const hotDensity = derive({
-    key: `${prefix}.hot.density`,
-    label: 'Fuel density, hottest fuel',
-    formula: densityAtTemperature,
-    inputs: {
-      density15: density,
-      expansion: given(e * ethanol.expansion + (1 - e) * petrolE0.expansion, TABLE),
-      temperature: hottest,
-    },
+  return withHotState(fuel, prefix, hottest, {
+    ...base,
+    others: [fraction],
+    expansion: e * ethanol.expansion + (1 - e) * petrolE0.expansion,
+    viscosity: derive({
+      key: `${prefix}.hot.viscosity`,
+      label: hotLabels.viscosity,
+      formula: blendViscosity,
+      inputs: { ethanolMassFraction: fraction, temperature: hottest },
+    }),
+    vapour: derive({
+      key: `${prefix}.vapourPressureAbsolute`,
+      label: hotLabels.vapour,
+      formula: vapourPressureOfBlend,
+      inputs: {
+        temperature: hottest,
+        reidVapourPressure: given(
+          fuel.reidVapourPressure.value,
+          `document:${at}.reidVapourPressure`,
+        ),
+        ethanolShare,
+        ethanolMassFraction: fraction,
+      },
+    }),
   });
-  const viscosity = derive({
-    key: `${prefix}.hot.viscosity`,
-    label: 'Fuel viscosity, hottest fuel',
-    formula: blendViscosity,
-    inputs: { ethanolMassFraction: fraction, temperature: hottest },
-  });
-  const vapour = derive({
-    key: `${prefix}.vapourPressureAbsolute`,
-    label: 'Vapour pressure, hottest fuel',
-    formula: vapourPressureOfBlend,
-    inputs: {
-      temperature: hottest,
-      reidVapourPressure: given(fuel.reidVapourPressure.value, `document:${at}.reidVapourPressure`),
-      ethanolShare,
-      ethanolMassFraction: fraction,
-    },
-  });
-  return {
-    fuel,
-    density15: density.value,
-    stoichAirFuelRatio: stoich.value,
-    lowerHeatingValue: heatingValue.value,
-    hot: {
-      temperature: hottest.value,
-      density: hotDensity.value,
-      viscosity: viscosity.value,
-      vapourPressureAbsolute: vapour.value,
-    },
-    results: [density, fraction, stoich, heatingValue, hotDensity, viscosity, vapour],
-  };
 }
 
 function methanolProperties(fuel: Fuel, prefix: string, hottest: Result): FuelProperties {
-  const density = derive({
-    key: `${prefix}.density`,
-    label: 'Fuel density at 15 °C',
-    formula: tabulatedDensity,
-    inputs: { tabulated: given(methanol.density, TABLE) },
+  return withHotState(fuel, prefix, hottest, {
+    density: derive({
+      key: `${prefix}.density`,
+      label: 'Fuel density at 15 °C',
+      formula: tabulatedDensity,
+      inputs: { tabulated: given(methanol.density, TABLE) },
+    }),
+    stoich: derive({
+      key: `${prefix}.stoichAirFuelRatio`,
+      label: 'Stoichiometric air-fuel ratio',
+      formula: tabulatedStoich,
+      inputs: { tabulated: given(methanol.stoichAirFuelRatio, TABLE) },
+    }),
+    heatingValue: derive({
+      key: `${prefix}.lowerHeatingValue`,
+      label: 'Lower heating value',
+      formula: tabulatedHeatingValue,
+      inputs: { tabulated: given(methanol.lowerHeatingValue, TABLE) },
+    }),
+    expansion: methanol.expansion,
+    others: [],
+    viscosity: derive({
+      key: `${prefix}.hot.viscosity`,
+      label: hotLabels.viscosity,
+      formula: methanolViscosity,
+      inputs: { temperature: hottest },
+    }),
+    vapour: derive({
+      key: `${prefix}.vapourPressureAbsolute`,
+      label: hotLabels.vapour,
+      formula: vapourPressureOfMethanol,
+      inputs: { temperature: hottest },
+    }),
   });
-  const stoich = derive({
-    key: `${prefix}.stoichAirFuelRatio`,
-    label: 'Stoichiometric air-fuel ratio',
-    formula: tabulatedStoich,
-    inputs: { tabulated: given(methanol.stoichAirFuelRatio, TABLE) },
-  });
-  const heatingValue = derive({
-    key: `${prefix}.lowerHeatingValue`,
-    label: 'Lower heating value',
-    formula: tabulatedHeatingValue,
-    inputs: { tabulated: given(methanol.lowerHeatingValue, TABLE) },
-  });
-  const hotDensity = derive({
-    key: `${prefix}.hot.density`,
-    label: 'Fuel density, hottest fuel',
-    formula: densityAtTemperature,
-    inputs: {
-      density15: density,
-      expansion: given(methanol.expansion, TABLE),
-      temperature: hottest,
-    },
-  });
-  const viscosity = derive({
-    key: `${prefix}.hot.viscosity`,
-    label: 'Fuel viscosity, hottest fuel',
-    formula: methanolViscosity,
-    inputs: { temperature: hottest },
-  });
-  const vapour = derive({
-    key: `${prefix}.vapourPressureAbsolute`,
-    label: 'Vapour pressure, hottest fuel',
-    formula: vapourPressureOfMethanol,
-    inputs: { temperature: hottest },
-  });
-  return {
-    fuel,
-    density15: density.value,
-    stoichAirFuelRatio: stoich.value,
-    lowerHeatingValue: heatingValue.value,
-    hot: {
-      temperature: hottest.value,
-      density: hotDensity.value,
-      viscosity: viscosity.value,
-      vapourPressureAbsolute: vapour.value,
-    },
-    results: [density, stoich, heatingValue, hotDensity, viscosity, vapour],
-  };
 }
 
 /**

@@ -199,7 +199,7 @@ export function BriefScreen() {
             unit="kW"
           />
           <QuantityField
-            label="at"
+            label="at engine speed"
             path="brief.powerSpeed"
             kind="rotation"
             value={brief.powerSpeed}

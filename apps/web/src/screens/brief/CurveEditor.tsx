@@ -126,8 +126,8 @@ export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }:
             {value}
           </text>
         ))}
-        <text x={W - box.right} y={box.top - 2} textAnchor="end" fill="var(--second)">
-          over rpm
+        <text x={box.left - 14} y={H - 8} textAnchor="end" fill="var(--second)">
+          rpm
         </text>
         <path
           d={shown.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(rpm(p))} ${y(p.value.value)}`).join('')}

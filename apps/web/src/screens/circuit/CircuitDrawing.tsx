@@ -8,7 +8,7 @@ import {
   runOf,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
-import { useWalk } from '../../ui/useWalk.ts';
+import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { lineStyle } from './lineStyle.ts';
 
@@ -103,7 +103,7 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
   const order = [tank?.id ?? '', ...placed.map((p) => p.element.id), injectors?.id ?? ''].filter(
     Boolean,
   );
-  const walk = useWalk(order, selected, select);
+  const walk = walkKeys(order, selected, select);
   const pressure = (value: number): string => formatMeasure({ value, kind: 'pressure' }, units);
   const density = evaluation.fluids[0]!.design.fuel.hot.density;
   const flow = (massFlow: number): string =>

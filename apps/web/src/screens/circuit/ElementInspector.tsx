@@ -8,6 +8,7 @@ import {
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { Figure } from '../../ui/Figure.tsx';
+import { FigureRows, type NamedFigure } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
@@ -49,6 +50,39 @@ function PartChoice({ element }: { element: Extract<CircuitElement, { item: Item
       }}
     />
   );
+}
+
+/** The figures that matter for a kind of element. */
+function figuresOfElement(element: CircuitElement): readonly NamedFigure[] {
+  const key = `circuit.${element.id}`;
+  switch (element.kind) {
+    case 'injectors':
+      return [
+        ['Rail pressure', 'rail.peak.pressure'],
+        ['Injector Δp', 'injector.peak.deltaP'],
+        ['Sag', 'injector.peak.sag'],
+        ['Duty', 'injector.peak.duty'],
+      ];
+    case 'pump':
+      return [
+        ['Voltage', 'pump.peak.voltage'],
+        ['Current', 'pump.peak.current'],
+        ['Margin', 'pump.peak.margin'],
+        ['Inlet above boiling', `suction.peak.${element.id}.inletHead`],
+      ];
+    case 'regulator':
+      return [
+        ['Bypass at idle', 'return.idle.bypass'],
+        ['Reserve at idle', 'return.idle.reserve'],
+        ['Reserve on overrun', 'return.overrun.reserve'],
+      ];
+    default:
+      return [
+        ['Loss', `${key}.pressureDrop`],
+        ['Velocity', `${key}.velocity`],
+        ['Reynolds number', `${key}.reynolds`],
+      ];
+  }
 }
 
 /** What is known of the selected element, and what can be changed. */
@@ -156,44 +190,7 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
           ))}
         </ul>
       )}
-      <dl className="rule mt-3 space-y-1 pt-2">
-        <h3>At peak, worst case</h3>
-        {(element.kind === 'injectors'
-          ? [
-              ['Rail pressure', 'rail.peak.pressure'],
-              ['Injector Δp', 'injector.peak.deltaP'],
-              ['Sag', 'injector.peak.sag'],
-              ['Duty', 'injector.peak.duty'],
-            ]
-          : element.kind === 'pump'
-            ? [
-                ['Voltage', 'pump.peak.voltage'],
-                ['Current', 'pump.peak.current'],
-                ['Margin', 'pump.peak.margin'],
-                ['Inlet above boiling', `suction.peak.${element.id}.inletHead`],
-              ]
-            : element.kind === 'regulator'
-              ? [
-                  ['Bypass at idle', 'return.idle.bypass'],
-                  ['Reserve at idle', 'return.idle.reserve'],
-                  ['Reserve on overrun', 'return.overrun.reserve'],
-                ]
-              : [
-                  ['Loss', `${key}.pressureDrop`],
-                  ['Velocity', `${key}.velocity`],
-                  ['Reynolds number', `${key}.reynolds`],
-                ]
-        )
-          .filter(([, of]) => results.has(of!))
-          .map(([name, of]) => (
-            <div key={of} className="flex justify-between gap-2">
-              <dt>{name}</dt>
-              <dd>
-                <Figure of={of!} />
-              </dd>
-            </div>
-          ))}
-      </dl>
+      <FigureRows title="At peak, worst case" rows={figuresOfElement(element)} />
       {option && chosen && (
         <section className="rule mt-3 pt-2">
           <ChoiceField

@@ -4,13 +4,13 @@ import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
-import { Figure } from '../../ui/Figure.tsx';
+import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingList } from '../../ui/FindingNote.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { Reasons, Verdict } from '../../ui/Verdict.tsx';
-import { useWalk } from '../../ui/useWalk.ts';
+import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const ROW = 46;
@@ -26,7 +26,7 @@ export function InjectorsScreen() {
   const candidates = evaluation.injectorCandidates[row.id] ?? [];
   const [picked, setPicked] = useState(row.item.id);
   const selected = candidates.find((c) => c.item.id === picked) ?? candidates[0];
-  const walk = useWalk(
+  const walk = walkKeys(
     candidates.map((c) => c.item.id),
     selected?.item.id ?? '',
     setPicked,
@@ -120,13 +120,15 @@ export function InjectorsScreen() {
               unit="%"
             />
           </div>
-          <dl className="rule mt-3 space-y-1 pt-3">
-            <h3>Solved with the circuit</h3>
-            <Solved name="Duty at peak" of="injector.peak.duty" />
-            <Solved name="Δp at peak" of="injector.peak.deltaP" />
-            <Solved name="Pulse at idle" of="injector.idle.pulse" />
-            <Solved name="Turn-down" of="injector.turnDown" />
-          </dl>
+          <FigureRows
+            title="Solved with the circuit"
+            rows={[
+              ['Duty at peak', 'injector.peak.duty'],
+              ['Δp at peak', 'injector.peak.deltaP'],
+              ['Pulse at idle', 'injector.idle.pulse'],
+              ['Turn-down', 'injector.turnDown'],
+            ]}
+          />
           <div className="mt-3">
             <FindingList where="injectors" />
           </div>
@@ -258,17 +260,6 @@ function Line({ name, value }: { name: string; value: string }) {
     <div className="flex justify-between gap-2">
       <dt className="text-second">{name}</dt>
       <dd className="text-right">{value}</dd>
-    </div>
-  );
-}
-
-function Solved({ name, of }: { name: string; of: string }) {
-  return (
-    <div className="flex justify-between gap-2">
-      <dt>{name}</dt>
-      <dd>
-        <Figure of={of} />
-      </dd>
     </div>
   );
 }

@@ -3,12 +3,12 @@ import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
-import { Figure } from '../../ui/Figure.tsx';
+import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Reasons, Verdict } from '../../ui/Verdict.tsx';
-import { useWalk } from '../../ui/useWalk.ts';
+import { walkKeys } from '../../ui/walkKeys.ts';
 import { stageOf } from '../../frame/stages.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
@@ -36,7 +36,7 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
   );
   const x = scaleLinear([0, most], [left, W - right]).clamp(true);
   const height = candidates.length * ROW + 50;
-  const walk = useWalk(
+  const walk = walkKeys(
     candidates.map((c) => c.item.id),
     selected.item.id,
     select,
@@ -188,24 +188,17 @@ export function PumpScreen() {
               ? 'In this build'
               : `Use ${selected.item.designation}`}
           </button>
-          <dl className="rule mt-4 space-y-1 pt-3">
-            <h3>Solved at peak</h3>
-            {[
+          <FigureRows
+            title="Solved at peak"
+            rows={[
               ['Delivers at rail pressure', 'pump.peak.flowAvailable'],
               ['Engine needs', 'pump.peak.flowNeeded'],
               ['Margin', 'pump.peak.margin'],
               ['Voltage at the pump', 'pump.peak.voltage'],
               ['Current', 'pump.peak.current'],
               ['Above boiling at inlet', `suction.peak.${element.id}.inletHead`],
-            ].map(([name, key]) => (
-              <div key={key} className="flex justify-between gap-2">
-                <dt>{name}</dt>
-                <dd>
-                  <Figure of={key!} />
-                </dd>
-              </div>
-            ))}
-          </dl>
+            ]}
+          />
           <div className="rule mt-4 space-y-1.5 pt-3">
             <ChoiceField
               label="Mounted"

@@ -1,5 +1,5 @@
 import { type SizedPumpFeed, type SizedWire, formatMeasure } from '@brookrain/core';
-import { useWalk } from '../../ui/useWalk.ts';
+import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const W = 764;
@@ -134,7 +134,7 @@ export function WiringDrawing({
   pumpName,
 }: Props) {
   const [units] = useUnits();
-  const walk = useWalk(
+  const walk = walkKeys(
     wires.map((w) => w.wire.id),
     selected,
     select,

@@ -10,7 +10,7 @@ import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
-import { Figure } from '../../ui/Figure.tsx';
+import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
@@ -151,20 +151,12 @@ export function WiringScreen() {
           <div className="mt-2">
             <Criteria sized={selected} />
           </div>
-          <dl className="rule mt-2 space-y-1 pt-2">
-            <div className="flex justify-between gap-2">
-              <dt>Conductor temperature</dt>
-              <dd>
-                <Figure of={`wire.${selected.wire.id}.temperature`} />
-              </dd>
-            </div>
-            <div className="flex justify-between gap-2">
-              <dt>May carry</dt>
-              <dd>
-                <Figure of={`wire.${selected.wire.id}.ampacity`} />
-              </dd>
-            </div>
-          </dl>
+          <FigureRows
+            rows={[
+              ['Conductor temperature', `wire.${selected.wire.id}.temperature`],
+              ['May carry', `wire.${selected.wire.id}.ampacity`],
+            ]}
+          />
           <div className="rule mt-3 space-y-1.5 pt-3">
             <h2>Pump feed</h2>
             <ChoiceField
@@ -228,22 +220,15 @@ export function WiringScreen() {
               unit="V"
             />
           </div>
-          <dl className="rule mt-3 space-y-1 pt-2">
-            {[
+          <FigureRows
+            rows={[
               ['Drop in the pump feed', 'wire.pumpFeed.drop'],
               ['Battery to pump and back', 'wire.pumpFeed.seriesResistance'],
               ['Voltage at the pump, peak', 'pump.peak.voltage'],
               ['Pump flow that results', 'pump.peak.flowAvailable'],
               ['Relay coil', 'relay.pumpFeed.coilCurrent'],
-            ].map(([name, key]) => (
-              <div key={key} className="flex justify-between gap-2">
-                <dt>{name}</dt>
-                <dd>
-                  <Figure of={key!} />
-                </dd>
-              </div>
-            ))}
-          </dl>
+            ]}
+          />
           <Cautions place="wiring" />
         </>
       }

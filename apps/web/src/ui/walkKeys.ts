@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react';
 
 /** Arrow keys walk a list of things of which one is selected; Home and End jump. */
-export function useWalk<Id>(ids: readonly Id[], selected: Id, select: (id: Id) => void) {
+export function walkKeys<Id>(ids: readonly Id[], selected: Id, select: (id: Id) => void) {
   return (event: KeyboardEvent): void => {
     const at = ids.indexOf(selected);
     const forward = event.key === 'ArrowRight' || event.key === 'ArrowDown';

@@ -1,11 +1,11 @@
 import type { KeyboardEvent } from 'react';
 import { describe, expect, test, vi } from 'vitest';
-import { useWalk } from './useWalk.ts';
+import { walkKeys } from './walkKeys.ts';
 
 const press = (key: string, selected: string) => {
   const select = vi.fn<(id: string) => void>();
   const preventDefault = vi.fn();
-  useWalk(['a', 'b', 'c'], selected, select)({ key, preventDefault } as unknown as KeyboardEvent);
+  walkKeys(['a', 'b', 'c'], selected, select)({ key, preventDefault } as unknown as KeyboardEvent);
   return { chosen: select.mock.calls[0]?.[0], prevented: preventDefault.mock.calls.length === 1 };
 };
 

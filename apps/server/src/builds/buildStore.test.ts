@@ -1,0 +1,120 @@
+import { hashOf, lantern } from '@brookrain/core';
+import fc from 'fast-check';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { BuildEditor } from './buildEditor.ts';
+import { BuildStore } from './buildStore.ts';
+import { CatalogueStore } from '../catalogue/catalogueStore.ts';
+import { RefusedRequest } from '../errors.ts';
+import { type TestServer, startTestServer } from '../testing/testServer.ts';
+
+let server: TestServer;
+let store: BuildStore;
+let editor: BuildEditor;
+beforeEach(async () => {
+  server = await startTestServer();
+  store = server.server.app.get(BuildStore);
+  editor = server.server.app.get(BuildEditor);
+});
+afterEach(() => server.close());
+
+const edits = [
+  (n: number) => ({
+    name: 'set',
+    path: 'brief.boost',
+    value: { value: 10e3 + 1e3 * n, unit: 'kPa' },
+  }),
+  (n: number) => ({ name: 'set', path: 'brief.cylinders', value: 3 + (n % 6) }),
+  (n: number) => ({
+    name: 'choose-injector',
+    rowId: 'primary',
+    item: { id: ['I440', 'I650', 'I850'][n % 3]!, revision: 1 },
+  }),
+  (n: number) => ({
+    name: 'choose-wire',
+    wireId: 'pump-feed-relay-87~pump-+',
+    size: n % 2 === 0 ? null : { id: 'W4', revision: 1 },
+  }),
+  (n: number) => ({
+    name: 'decide',
+    optionId: 'tank-outlet',
+    alternativeId: n % 2 === 0 ? 'new' : 'existing',
+  }),
+] as const;
+
+describe('revisions', () => {
+  test('after any edits, undos and redos every past document is found again by its hash', async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 6 }), fc.nat(20)), {
+          minLength: 1,
+          maxLength: 14,
+        }),
+        async (steps) => {
+          const { id } = store.create({
+            document: lantern,
+            author: 'test',
+            words: 'start',
+            items: [],
+          });
+          for (const [which, n] of steps) {
+            const { revision } = store.read(id);
+            const edit = edits[which];
+            try {
+              if (edit) editor.edit(id, revision, edit(n), 'test');
+              else editor.step(id, revision, which === 5 ? 'undo' : 'redo', 'test');
+            } catch (error) {
+              // With nothing to undo or redo the request is refused and nothing changes.
+              expect(error).toBeInstanceOf(RefusedRequest);
+              expect(store.read(id).revision).toBe(revision);
+            }
+          }
+          for (const { number, hash } of store.revisions(id)) {
+            expect(hashOf(store.documentAt(id, number))).toBe(hash);
+          }
+          expect(hashOf(store.read(id).document)).toBe(store.revisions(id)[0]!.hash);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  test('a document before the first or after the last revision does not exist', () => {
+    expect(store.documentAt('lantern', 0)).toBeNull();
+    expect(store.documentAt('lantern', 2)).toBeNull();
+    expect(hashOf(store.documentAt('lantern', 1))).toBe(hashOf(lantern));
+  });
+
+  test('appending from another revision than the newest writes nothing', () => {
+    const written = store.append({
+      id: 'lantern',
+      baseRevision: 7,
+      document: { ...lantern, name: 'Never' },
+      revision: { kind: 'edit', target: null, author: 'x', words: 'x', command: null, patch: [] },
+    });
+    expect(written).toBeUndefined();
+    expect(store.read('lantern').document.name).toBe('Lantern');
+    expect(store.revisions('lantern')).toHaveLength(1);
+  });
+
+  test('each carries who, when and in which words', () => {
+    editor.edit('lantern', 1, edits[1](2), 'Mika');
+    const [newest] = store.revisions('lantern');
+    expect(newest).toMatchObject({ author: 'Mika', kind: 'edit', words: 'Change cylinders' });
+    expect(Math.abs(Date.now() - Date.parse(newest!.time))).toBeLessThan(60_000);
+  });
+});
+
+describe('catalogue', () => {
+  test('the same revision with other data is refused, the same data is known', () => {
+    const catalogue = server.server.app.get(CatalogueStore);
+    const [item] = catalogue.all().items;
+    expect(catalogue.missing([item!])).toEqual([]);
+    expect(() => catalogue.missing([{ ...item!, price: 1 }])).toThrow(RefusedRequest);
+    expect(catalogue.missing([{ ...item!, revision: 2 }])).toHaveLength(1);
+  });
+
+  test('is one object until something is added', () => {
+    const catalogue = server.server.app.get(CatalogueStore);
+    expect(catalogue.all()).toBe(catalogue.all());
+  });
+});

@@ -1,0 +1,26 @@
+import { useBuild } from '../build/BuildContext.ts';
+import { Figure } from './Figure.tsx';
+
+export type NamedFigure = readonly [name: string, key: string];
+
+/** Names with their computed figures, one a line; figures that do not exist here are left out. */
+export function FigureRows({ title, rows }: { title?: string; rows: readonly NamedFigure[] }) {
+  const { results } = useBuild();
+  return (
+    <section className="rule mt-3 pt-2">
+      {title && <h3>{title}</h3>}
+      <dl className="space-y-1">
+        {rows
+          .filter(([, key]) => results.has(key))
+          .map(([name, key]) => (
+            <div key={key} className="flex justify-between gap-2">
+              <dt>{name}</dt>
+              <dd>
+                <Figure of={key} />
+              </dd>
+            </div>
+          ))}
+      </dl>
+    </section>
+  );
+}

@@ -1,0 +1,103 @@
+import type { BuildCommand } from '../../build/index.ts';
+import type { Criterion, SizedWire } from '../../power/index.ts';
+import type { Cure, Severity } from '../../results/index.ts';
+import type { BuildFinding, BuildRule } from '../checked.ts';
+
+const titles: Record<Criterion['name'], string> = {
+  current: 'Wire is too thin for its current or fuse',
+  'voltage drop': 'Wire loses too much voltage',
+  'mechanical minimum': 'Wire is too thin to last there',
+  'short circuit': 'Fuse does not protect this wire in a short circuit',
+  'terminal fit': 'Wire does not fit its terminals',
+};
+const severities: Record<Criterion['name'], Severity> = {
+  current: 'stop',
+  'voltage drop': 'warn',
+  'mechanical minimum': 'warn',
+  'short circuit': 'stop',
+  'terminal fit': 'warn',
+};
+const reasons: Record<Criterion['name'], string> = {
+  current: 'it may carry {measured}, its load or fuse asks {limit}',
+  'voltage drop': 'the run loses {measured} out and back; the limit is {limit}',
+  'mechanical minimum': 'it has {measured}; this place asks for {limit}',
+  'short circuit': 'the fuse lets through {measured}, the insulation stands {limit}',
+  'terminal fit': 'it has {measured}; the terminals take up to {limit}',
+};
+
+function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
+  const unjudged = criterion.verdict === 'cannot judge';
+  const cures: Cure<BuildCommand>[] = sized.chosenByHand
+    ? [
+        {
+          text: 'Let the rules size this wire',
+          command: { name: 'choose-wire', wireId: sized.wire.id, size: null },
+        },
+      ]
+    : [
+        {
+          text: 'No size passes all criteria: shorten the run, move it out of the heat, or change the fuse',
+        },
+      ];
+  return {
+    id: `wire.${criterion.name.replaceAll(' ', '-')}:${sized.wire.id}`,
+    rule: 'wire.size',
+    severity: unjudged ? 'note' : severities[criterion.name],
+    where: `wiring:${sized.wire.id}`,
+    title: unjudged ? 'Short circuit cannot be judged' : titles[criterion.name],
+    because: unjudged
+      ? `${sized.wire.name}: this fuse has no time-current curve on record`
+      : `${sized.wire.name}, ${sized.size.designation}: ${reasons[criterion.name]}`,
+    numbers: {
+      measured: { value: criterion.measured, kind: criterion.kind },
+      limit: { value: criterion.limit, kind: criterion.kind },
+    },
+    ...(unjudged
+      ? {}
+      : {
+          measured: { value: criterion.measured, kind: criterion.kind },
+          limit: { value: criterion.limit, kind: criterion.kind },
+        }),
+    rung: 'wire',
+    cures: unjudged ? [{ text: 'Add the curve of this fuse to the catalogue' }] : cures,
+  };
+}
+
+/** Each wire against the five criteria. */
+export const wires: BuildRule = {
+  id: 'wire.size',
+  source: 'the five criteria of wire size',
+  check: (checked) =>
+    checked.feeds.flatMap((feed) =>
+      [feed.main, feed.pumpGroup, feed.trigger].flatMap((group) =>
+        group.wires.flatMap((sized, index) =>
+          sized.criteria
+            .filter((c) => c.verdict !== 'passes')
+            // the drop belongs to the whole group: say it once
+            .filter((c) => c.name !== 'voltage drop' || index === 0)
+            .map((c) => {
+              const finding = wireFinding(sized, c);
+              if (c.name !== 'voltage drop') return finding;
+              const byHand = group.wires.filter((w) => w.chosenByHand);
+              return {
+                ...finding,
+                cures: byHand.length
+                  ? [
+                      {
+                        text: 'Let the rules size these wires',
+                        command: {
+                          name: 'set' as const,
+                          path: 'power.wireDecisions',
+                          value: checked.document.power.wireDecisions.map((d) =>
+                            byHand.some((w) => w.wire.id === d.wireId) ? { ...d, size: null } : d,
+                          ),
+                        },
+                      },
+                    ]
+                  : finding.cures,
+              };
+            }),
+        ),
+      ),
+    ),
+};
