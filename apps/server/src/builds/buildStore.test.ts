@@ -113,6 +113,17 @@ describe('catalogue', () => {
     expect(catalogue.missing([{ ...item!, revision: 2 }])).toHaveLength(1);
   });
 
+  test('items that are missing on start are added, and are there for all', async () => {
+    const catalogue = server.server.app.get(CatalogueStore);
+    const [item] = catalogue.all().items;
+    catalogue.install([{ ...item!, id: 'LATER-1' }]);
+    expect(catalogue.all().items.some((i) => i.id === 'LATER-1')).toBe(true);
+    await server.restart();
+    const again = server.server.app.get(CatalogueStore);
+    expect(again.all().items.some((i) => i.id === 'LATER-1')).toBe(true);
+    expect(server.server.app.get(BuildStore).count()).toBe(1);
+  });
+
   test('is one object until something is added', () => {
     const catalogue = server.server.app.get(CatalogueStore);
     expect(catalogue.all()).toBe(catalogue.all());

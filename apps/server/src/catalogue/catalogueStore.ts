@@ -62,4 +62,12 @@ export class CatalogueStore {
     }
     if (items.length > 0) this.known = undefined;
   }
+
+  /** Adds items on their own, all or none. */
+  install(items: readonly CatalogueItem[]): void {
+    if (items.length === 0) return;
+    this.database.transaction((transaction) => this.add(transaction, items), {
+      behavior: 'immediate',
+    });
+  }
 }

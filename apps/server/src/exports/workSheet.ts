@@ -5,9 +5,9 @@ import {
   type UnitSystem,
   cautionFacts,
   cautionsAt,
-  fillSentence,
   formatMeasure,
   generalNotice,
+  readsAs,
   runOf,
   wireList,
 } from '@brookrain/core';
@@ -132,9 +132,7 @@ export function writeWorkSheet(input: {
   sheet.heading('Findings');
   if (evaluation.findings.length === 0) sheet.text('None.');
   for (const finding of evaluation.findings) {
-    sheet.text(
-      `${finding.severity.toUpperCase()}  ${finding.title}: ${fillSentence(finding.because, finding.numbers, units)}.`,
-    );
+    sheet.text(`${finding.severity.toUpperCase()}  ${readsAs(finding, units)}.`);
   }
   sheet.finish();
 }

@@ -2,10 +2,16 @@ import { lantern, sampleCatalogue } from '@brookrain/core';
 import type { BuildStore } from '../builds/buildStore.ts';
 import type { CatalogueStore } from '../catalogue/catalogueStore.ts';
 
-/** Loads the shipped catalogue and demo build into an empty data folder. */
+/**
+ * Loads the demo build into an empty data folder, and shipped catalogue items that are not there
+ * yet into any.
+ */
 export function seedDemo(builds: BuildStore, catalogue: CatalogueStore): void {
   const items = catalogue.missing(sampleCatalogue.items);
-  if (builds.count() > 0) return;
+  if (builds.count() > 0) {
+    catalogue.install(items);
+    return;
+  }
   builds.create({
     id: 'lantern',
     document: lantern,

@@ -6,7 +6,7 @@ import {
   fromSI,
   formatFigure,
 } from '../quantities/index.ts';
-import type { Measure } from './finding.ts';
+import type { Finding, Measure } from './finding.ts';
 
 /** Units that suit small values better than the usual display unit. */
 function unitFor(measure: Measure, system: UnitSystem): string {
@@ -53,4 +53,12 @@ export function fillSentence(
     const measure = numbers[name];
     return measure ? formatMeasure(measure, system) : whole;
   });
+}
+
+/** Title and reason of a finding as one sentence in the reader's units. */
+export function readsAs(
+  finding: Pick<Finding, 'title' | 'because' | 'numbers'>,
+  system: UnitSystem,
+): string {
+  return `${finding.title}: ${fillSentence(finding.because, finding.numbers, system)}`;
 }

@@ -1,0 +1,134 @@
+import 'reflect-metadata';
+import {
+  type BuildDocument,
+  computeFormula,
+  createEvaluator,
+  evaluate,
+  formulas,
+  hashOf,
+  lantern,
+  limitLadder,
+  newestOf,
+  partsList,
+  readsAs,
+  sampleCatalogue,
+  wireList,
+  withValueAt,
+} from '@brookrain/core';
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { documentIssues } from './index.ts';
+
+const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const quantity = (min: number, max: number, unit: string) =>
+  between(min, max).map((value) => ({ value, unit }));
+const item = (category: 'pump' | 'injector' | 'hose' | 'filter' | 'regulator') =>
+  fc.constantFrom(
+    ...newestOf(sampleCatalogue, category).map((i) => ({ id: i.id, revision: i.revision })),
+  );
+const at = (id: string): string =>
+  `fuelCircuits.0.elements.${lantern.fuelCircuits[0]!.elements.findIndex((e) => e.id === id)}`;
+
+/** Anything a technician may enter, by the place it is entered. */
+const entries: Record<string, fc.Arbitrary<unknown>> = {
+  'brief.displacement': quantity(0.05e-3, 12e-3, 'L'),
+  'brief.cylinders': fc.integer({ min: 1, max: 12 }),
+  'brief.power': quantity(5e3, 900e3, 'kW'),
+  'brief.boost': quantity(0, 5e5, 'bar'),
+  'brief.idleManifoldAbsolute': quantity(12e3, 108e3, 'kPa'),
+  'brief.altitude': quantity(-400, 5900, 'm'),
+  'brief.ambientHot': quantity(240, 330, '°C'),
+  'brief.fuelTemperatureHot': fc.option(quantity(235, 390, '°C')),
+  'brief.chargeTemperature': fc.option(quantity(240, 390, '°C')),
+  'brief.lambdaFullLoad': fc.option(quantity(0.5, 1.5, '')),
+  'brief.aspiration': fc.constantFrom('natural', 'supercharged', 'turbo'),
+  'brief.cycle': fc.constantFrom('four-stroke', 'two-stroke', 'rotary'),
+  'brief.use': fc.constantFrom('road', 'off-road', 'competition', 'two-or-three-wheeler'),
+  'fuels.0.ethanol': quantity(0, 1, '%'),
+  'fuels.0.reidVapourPressure': quantity(20e3, 120e3, 'kPa'),
+  'injectorRows.0.count': fc.integer({ min: 1, max: 12 }),
+  'injectorRows.0.shotsPerCycle': fc.integer({ min: 1, max: 2 }),
+  'injectorRows.0.item': item('injector'),
+  [`${at('pump')}.item`]: item('pump'),
+  [`${at('pump')}.wear`]: quantity(0, 0.6, '%'),
+  [`${at('feed')}.item`]: item('hose'),
+  [`${at('return')}.item`]: item('hose'),
+  [`${at('suction')}.item`]: item('hose'),
+  [`${at('fine')}.item`]: item('filter'),
+  [`${at('fine')}.state`]: fc.constantFrom('clean', 'loaded'),
+  [`${at('regulator')}.item`]: item('regulator'),
+  [`${at('regulator')}.setPressure`]: quantity(40e3, 1.2e6, 'kPa'),
+  [`${at('regulator')}.manifoldRatio`]: quantity(0, 3, ''),
+  [`${at('feed')}.length.typed`]: quantity(0.05, 40, 'm'),
+  [`${at('tank')}.fuelLevel`]: quantity(0, 1.5, 'mm'),
+  'limits.voltageLow': quantity(8, 14, 'V'),
+  'limits.designFactor': quantity(1, 2, '%'),
+  'limits.injectorDuty': quantity(0.5, 0.95, '%'),
+  'power.wireSystem': fc.constantFrom('metric', 'awg'),
+  'power.pumpFeeds.0.trigger': fc.constantFrom('low-side', 'high-side'),
+  'power.pumpFeeds.0.loadedTogether': fc.integer({ min: 1, max: 30 }),
+};
+
+const anyBuild = fc
+  .uniqueArray(fc.constantFrom(...Object.keys(entries)), { minLength: 1, maxLength: 12 })
+  .chain((paths) => fc.tuple(fc.constant(paths), fc.tuple(...paths.map((p) => entries[p]!))))
+  .map(([paths, values]) =>
+    paths.reduce<BuildDocument>((doc, path, i) => withValueAt(doc, path, values[i]), lantern),
+  );
+
+describe('any build that the fields accept', () => {
+  test('is accepted by the API, and evaluated to finite figures with true workings', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        expect(documentIssues(build, sampleCatalogue)).toEqual([]);
+        const evaluation = evaluate(build, sampleCatalogue);
+        for (const result of evaluation.results) {
+          expect(Number.isFinite(result.value), `${result.key} = ${result.value}`).toBe(true);
+          const inputs = Object.fromEntries(result.working.inputs.map((i) => [i.name, i.value]));
+          const again = computeFormula(formulas.get(result.working.formula)!, inputs);
+          const off = Math.abs(again - result.value) / Math.max(Math.abs(result.value), 1e-9);
+          expect(off, result.key).toBeLessThan(1e-9);
+        }
+        for (const fluid of evaluation.fluids) {
+          for (const { point, solution } of Object.values(fluid.cases)) {
+            const reason = solution.state === 'failed' ? solution.reason : '';
+            expect(solution.state, `${point.name}: ${reason}`).toBe('converged');
+          }
+        }
+      }),
+      { numRuns: 60 },
+    );
+  }, 120_000);
+
+  test('has a sorted ladder, findings that read, and lists to take away', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const evaluator = createEvaluator();
+        const evaluation = evaluator.evaluate(build, sampleCatalogue);
+        const powers = limitLadder(evaluator.check(build, sampleCatalogue)).rungs.map(
+          (rung) => rung.power ?? Infinity,
+        );
+        expect([...powers].sort((a, b) => a - b)).toEqual(powers);
+        for (const finding of evaluation.findings) {
+          expect(readsAs(finding, 'metric'), finding.id).not.toMatch(/\{\w+\}|NaN|undefined/);
+        }
+        expect(new Set(evaluation.findings.map((f) => f.id)).size).toBe(evaluation.findings.length);
+        expect(partsList(build, sampleCatalogue, evaluation).length).toBeGreaterThan(10);
+        expect(wireList(evaluation).every((w) => w.length > 0)).toBe(true);
+      }),
+      { numRuns: 30 },
+    );
+  }, 120_000);
+
+  test('evaluated after any other it is the same as evaluated alone', () => {
+    fc.assert(
+      fc.property(anyBuild, anyBuild, (first, second) => {
+        const evaluator = createEvaluator();
+        evaluator.evaluate(first, sampleCatalogue);
+        const after = evaluator.evaluate(second, sampleCatalogue);
+        expect(hashOf(after.results)).toBe(hashOf(evaluate(second, sampleCatalogue).results));
+      }),
+      { numRuns: 10 },
+    );
+  }, 120_000);
+});
