@@ -1,5 +1,8 @@
 import { defineFormula } from '../results/index.ts';
 
+/** Keeps pulse and duty finite where no pressure is left at all, kg/s. */
+const LEAST_FLOW = 1e-9;
+
 export const staticMassFlow = defineFormula({
   name: 'static injector flow',
   notation: 'ṁ = q_ref · √(ρ_ref · ρ_fuel) · √(Δp / Δp_ref)',
@@ -38,8 +41,9 @@ export const pulseWidth = defineFormula({
     staticMassFlow: 'massFlow',
     deadTime: 'time',
   },
-  source: 'shot mass over static flow plus dead time',
-  compute: (i) => (i.rowMassFlow * i.period) / i.count / i.staticMassFlow + i.deadTime,
+  source: 'shot mass over static flow (at least 1 µg/s, so that it stays a number) plus dead time',
+  compute: (i) =>
+    (i.rowMassFlow * i.period) / i.count / Math.max(i.staticMassFlow, LEAST_FLOW) + i.deadTime,
 });
 
 export const duty = defineFormula({
@@ -73,7 +77,8 @@ export const turnDown = defineFormula({
   },
   source: 'peak flow over the smallest flow that repeats at idle speed',
   compute: (i) =>
-    i.peakMassFlow / ((i.staticMassFlow * i.smallestEffectivePulse * i.count) / i.idlePeriod),
+    i.peakMassFlow /
+    ((Math.max(i.staticMassFlow, LEAST_FLOW) * i.smallestEffectivePulse * i.count) / i.idlePeriod),
 });
 
 export const injectorFormulas = [

@@ -98,6 +98,12 @@ describe('pulse and duty', () => {
     );
   });
 
+  test('without any pressure the duty is absurd but a number', () => {
+    const point = at({ pressureDifference: 0 });
+    expect(Number.isFinite(point.duty)).toBe(true);
+    expect(point.duty).toBeGreaterThan(100);
+  });
+
   test('a rotary fires once a shaft revolution', () => {
     expect(at({ revolutionsPerCycle: 1 }).period).toBeCloseTo(1 / 90, 12);
   });
