@@ -1,5 +1,7 @@
 import { defineConfig } from 'vitest/config';
 
+/** Generous: CI runs on two slow shared cores. */
+const patient = { testTimeout: 90_000, hookTimeout: 60_000 };
 const decorators = { oxc: { decorator: { legacy: true, emitDecoratorMetadata: true } } };
 
 export default defineConfig({
@@ -7,20 +9,24 @@ export default defineConfig({
     projects: [
       {
         ...decorators,
-        test: { name: 'core', root: 'packages/core', include: ['src/**/*.test.ts'] },
-      },
-      {
-        ...decorators,
-        test: { name: 'contract', root: 'packages/contract', include: ['src/**/*.test.ts'] },
+        test: { ...patient, name: 'core', root: 'packages/core', include: ['src/**/*.test.ts'] },
       },
       {
         ...decorators,
         test: {
+          ...patient,
+          name: 'contract',
+          root: 'packages/contract',
+          include: ['src/**/*.test.ts'],
+        },
+      },
+      {
+        ...decorators,
+        test: {
+          ...patient,
           name: 'server',
           root: 'apps/server',
           include: ['src/**/*.test.ts'],
-          testTimeout: 30_000,
-          hookTimeout: 30_000,
         },
       },
       {

@@ -6,19 +6,37 @@ import { BuildsScreen } from '../screens/builds/BuildsScreen.tsx';
 const named = <Name extends string>(
   load: () => Promise<Record<Name, React.ComponentType>>,
   name: Name,
-) => lazy(() => load().then((module) => ({ default: module[name] })));
+  stage: string,
+) => {
+  // The stage in the address is fetched at once, beside the build itself.
+  if (location.pathname.endsWith(`/${stage}`)) void load();
+  return lazy(() => load().then((module) => ({ default: module[name] })));
+};
 
-const Brief = named(() => import('../screens/brief/BriefScreen.tsx'), 'BriefScreen');
-const Demand = named(() => import('../screens/demand/DemandScreen.tsx'), 'DemandScreen');
+const Brief = named(() => import('../screens/brief/BriefScreen.tsx'), 'BriefScreen', 'brief');
+const Demand = named(() => import('../screens/demand/DemandScreen.tsx'), 'DemandScreen', 'demand');
 const Injectors = named(
   () => import('../screens/injectors/InjectorsScreen.tsx'),
   'InjectorsScreen',
+  'injectors',
 );
-const Pump = named(() => import('../screens/pump/PumpScreen.tsx'), 'PumpScreen');
-const Circuit = named(() => import('../screens/circuit/CircuitScreen.tsx'), 'CircuitScreen');
-const Wiring = named(() => import('../screens/wiring/WiringScreen.tsx'), 'WiringScreen');
-const Margins = named(() => import('../screens/margins/MarginsScreen.tsx'), 'MarginsScreen');
-const TakeAway = named(() => import('../screens/takeaway/TakeAwayScreen.tsx'), 'TakeAwayScreen');
+const Pump = named(() => import('../screens/pump/PumpScreen.tsx'), 'PumpScreen', 'pump');
+const Circuit = named(
+  () => import('../screens/circuit/CircuitScreen.tsx'),
+  'CircuitScreen',
+  'circuit',
+);
+const Wiring = named(() => import('../screens/wiring/WiringScreen.tsx'), 'WiringScreen', 'wiring');
+const Margins = named(
+  () => import('../screens/margins/MarginsScreen.tsx'),
+  'MarginsScreen',
+  'margins',
+);
+const TakeAway = named(
+  () => import('../screens/takeaway/TakeAwayScreen.tsx'),
+  'TakeAwayScreen',
+  'take-away',
+);
 
 export const router = createBrowserRouter([
   { path: '/', Component: BuildsScreen },

@@ -13,6 +13,9 @@ function theWorker(): Remote<EvaluationWorker> {
   return remote;
 }
 
+// Started with the page, so that it has read its code when the build arrives.
+if (typeof Worker !== 'undefined') theWorker();
+
 export interface Evaluated extends WorkerAnswer {
   /** the document that this belongs to */
   readonly document: BuildDocument;
