@@ -26,6 +26,8 @@ export function CircuitScreen() {
   const element = circuit.elements[index]!;
   const { solution, point } = fluid.cases[shown];
   const solved = solution.state === 'converged' ? solution : undefined;
+  const rail = circuit.elements.find((e) => e.kind === 'injectors');
+  const railPressure = (rail && solved?.elements[rail.id]?.inletPressure) ?? 0;
   return (
     <Screen
       title="Fuel circuit"
@@ -63,10 +65,7 @@ export function CircuitScreen() {
         on the rail should read{' '}
         <strong className="font-medium text-ink">
           {solved
-            ? formatMeasure(
-                { value: solved.elements['injectors']?.inletPressure ?? 0, kind: 'pressure' },
-                units,
-              )
+            ? formatMeasure({ value: railPressure, kind: 'pressure' }, units)
             : 'nothing: not solved'}
         </strong>
         .
