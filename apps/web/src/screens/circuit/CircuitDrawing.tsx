@@ -100,6 +100,11 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
   const { placed, railX } = layOut(circuit);
   const tank = circuit.elements.find((e) => e.kind === 'tank');
   const injectors = circuit.elements.find((e) => e.kind === 'injectors');
+  const row = evaluation.fluids[0]!.design.rows.find(
+    (r) => injectors?.kind === 'injectors' && r.row.id === injectors.rowId,
+  );
+  // As many as the row has; more than twelve would not be told apart.
+  const drawn = Math.min(12, row?.row.count ?? 1);
   const order = [tank?.id ?? '', ...placed.map((p) => p.element.id), injectors?.id ?? ''].filter(
     Boolean,
   );
@@ -184,8 +189,8 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
             stroke="var(--line-feed)"
             strokeWidth="5"
           />
-          {[0, 1, 2, 3].map((i) => {
-            const y = FEED_Y + 54 + i * 34;
+          {Array.from({ length: drawn }, (_, i) => {
+            const y = (FEED_Y + RETURN_Y) / 2 + (i - (drawn - 1) / 2) * Math.min(34, 130 / drawn);
             return (
               <path
                 key={i}
