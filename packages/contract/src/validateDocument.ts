@@ -3,6 +3,8 @@ import {
   type BuildFile,
   type Catalogue,
   type CatalogueItem,
+  CURRENT_VERSION,
+  migrateDocument,
   referenceProblems,
 } from '@brookrain/core';
 import { plainToInstance } from 'class-transformer';
@@ -43,11 +45,11 @@ export function documentIssues(value: unknown, catalogue: Catalogue): Issue[] {
   if (value['format'] !== 'brookrain-build') {
     return [{ path: 'format', message: 'this is not a Brookrain build file' }];
   }
-  if (value['version'] !== 1) {
+  if (value['version'] !== CURRENT_VERSION) {
     return [
       {
         path: 'version',
-        message: `version ${String(value['version']).slice(0, 20)} is not known here; this program reads version 1`,
+        message: `version ${String(value['version']).slice(0, 20)} is not known here; this program reads versions 1 to ${CURRENT_VERSION}`,
       },
     ];
   }
@@ -89,7 +91,8 @@ export function readBuildFile(text: string, known: Catalogue): ReadBuildFile {
   if (!isRecord(parsed.value)) {
     return { ok: false, issues: [{ path: '', message: 'this is not a build' }] };
   }
-  const { catalogue: embedded, ...document } = parsed.value as unknown as BuildFile;
+  const { catalogue: embedded, ...stored } = parsed.value as unknown as BuildFile;
+  const document = migrateDocument(stored) as Omit<BuildFile, 'catalogue'>;
   if (embedded !== undefined && !Array.isArray(embedded)) {
     return { ok: false, issues: [{ path: 'catalogue', message: 'must be a list of items' }] };
   }

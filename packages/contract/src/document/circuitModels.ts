@@ -138,6 +138,18 @@ export class RegulatorModel extends ThroughModel {
   manifoldRatio: Quantity;
 }
 
+export class FilterRegulatorModel extends ThroughModel {
+  @Equals('filter-regulator')
+  kind: 'filter-regulator';
+
+  @IsString()
+  @Length(1, 40)
+  returnNode: string;
+
+  @IsIn(['clean', 'loaded'])
+  state: 'clean' | 'loaded';
+}
+
 export class InjectorsModel extends ElementModel {
   @Equals('injectors')
   kind: 'injectors';
@@ -185,11 +197,19 @@ export class FuelCircuitModel {
       filter: FilterModel,
       pump: PumpModel,
       regulator: RegulatorModel,
+      'filter-regulator': FilterRegulatorModel,
       injectors: InjectorsModel,
     },
     { min: 1, max: 200 },
   )
   elements: (
-    TankModel | OutletModel | LineModel | FilterModel | PumpModel | RegulatorModel | InjectorsModel
+    | TankModel
+    | OutletModel
+    | LineModel
+    | FilterModel
+    | PumpModel
+    | RegulatorModel
+    | FilterRegulatorModel
+    | InjectorsModel
   )[];
 }

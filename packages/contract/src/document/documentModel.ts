@@ -1,22 +1,28 @@
 import {
+  type Acceptance,
   type BuildDocument,
   type DemandChoiceName,
   type Quantity,
+  type UnitSystem,
   type Zone,
   demandChoices,
+  unitSystems,
   zones,
 } from '@brookrain/core';
 import {
   Equals,
   IsDefined,
+  IsISO8601,
   IsIn,
   IsInt,
+  IsNumber,
   IsString,
   Length,
   Max,
   MaxLength,
   Min,
   ValidateBy,
+  ValidateIf,
 } from 'class-validator';
 import { QuantityOf } from '../quantityOf.ts';
 import { BriefModel } from './briefModel.ts';
@@ -149,13 +155,39 @@ export class OptionModel {
   alternatives: AlternativeModel[];
 }
 
-/** A whole build document, version 1. */
+export class AcceptanceModel implements Acceptance {
+  @IsString()
+  @Length(1, 160)
+  findingId: string;
+
+  @IsString()
+  @Length(1, 200)
+  title: string;
+
+  @IsString()
+  @Length(3, 500, { message: 'say why it is accepted (at least 3 letters)' })
+  reason: string;
+
+  @IsString()
+  @Length(1, 60)
+  author: string;
+
+  @IsISO8601({ strict: true }, { message: 'must be a date and time (ISO 8601)' })
+  @MaxLength(40)
+  time: string;
+
+  @ValidateIf((_owner, value: unknown) => value !== null)
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  measured: number | null;
+}
+
+/** A whole build document, version 2. */
 export class DocumentModel implements BuildDocument {
   @Equals('brookrain-build')
   format: 'brookrain-build';
 
-  @Equals(1)
-  version: 1;
+  @Equals(2)
+  version: 2;
 
   @IsString()
   @Length(1, 80, { message: 'a build needs a name of 1 to 80 letters' })
@@ -195,4 +227,11 @@ export class DocumentModel implements BuildDocument {
 
   @ListOf(() => OptionModel, { max: 40 })
   options: OptionModel[];
+
+  @ListOf(() => AcceptanceModel, { max: 400 })
+  acceptances: AcceptanceModel[];
+
+  @ValidateIf((_owner, value: unknown) => value !== null)
+  @IsIn(unitSystems)
+  displayUnits: UnitSystem | null;
 }

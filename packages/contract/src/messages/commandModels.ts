@@ -12,6 +12,7 @@ import {
   Min,
 } from 'class-validator';
 import { LengthKnowledgeModel } from '../document/circuitModels.ts';
+import { AcceptanceModel } from '../document/documentModel.ts';
 import { ItemRefModel } from '../document/itemRefModel.ts';
 import { ListOf, Nested, NestedOrNull } from '../document/nested.ts';
 
@@ -124,6 +125,36 @@ class DecideModel {
   alternativeId: string;
 }
 
+class AcceptFindingModel {
+  @Equals('accept-finding')
+  name: 'accept-finding';
+
+  @Nested(() => AcceptanceModel)
+  acceptance: AcceptanceModel;
+}
+
+class WithdrawAcceptanceModel {
+  @Equals('withdraw-acceptance')
+  name: 'withdraw-acceptance';
+
+  @IsString()
+  @Length(1, 160)
+  findingId: string;
+}
+
+class UseRevisionModel {
+  @Equals('use-revision')
+  name: 'use-revision';
+
+  @IsString()
+  @Length(1, 40)
+  itemId: string;
+
+  @IsInt()
+  @Min(1)
+  revision: number;
+}
+
 class ReplaceDocumentModel {
   @Equals('replace-document')
   name: 'replace-document';
@@ -143,6 +174,9 @@ export const commandModels = {
   'choose-wire': ChooseWireModel,
   'set-wire-length': SetWireLengthModel,
   decide: DecideModel,
+  'accept-finding': AcceptFindingModel,
+  'withdraw-acceptance': WithdrawAcceptanceModel,
+  'use-revision': UseRevisionModel,
   'replace-document': ReplaceDocumentModel,
 } satisfies Record<string, new () => object>;
 

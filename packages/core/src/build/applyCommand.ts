@@ -60,6 +60,20 @@ function withWireDecision(
   return { ...document, power: { ...document.power, wireDecisions } };
 }
 
+/** Puts one revision of an item wherever any revision of it is used. */
+function withRevision(document: BuildDocument, itemId: string, revision: number): BuildDocument {
+  const walk = (value: unknown): unknown => {
+    if (typeof value !== 'object' || value === null) return value;
+    if (Array.isArray(value)) return value.map(walk);
+    const record = value as Record<string, unknown>;
+    if (record['id'] === itemId && typeof record['revision'] === 'number') {
+      return { ...record, revision };
+    }
+    return Object.fromEntries(Object.entries(record).map(([key, entry]) => [key, walk(entry)]));
+  };
+  return walk(document) as BuildDocument;
+}
+
 function run(document: BuildDocument, command: BuildCommand): BuildDocument {
   switch (command.name) {
     case 'set':
@@ -89,6 +103,23 @@ function run(document: BuildDocument, command: BuildCommand): BuildDocument {
       const option = document.options[indexById(document.options, command.optionId, 'decision')]!;
       return decide(document, option, command.alternativeId);
     }
+    case 'accept-finding': {
+      const { acceptance } = command;
+      return {
+        ...document,
+        acceptances: [
+          ...document.acceptances.filter((a) => a.findingId !== acceptance.findingId),
+          acceptance,
+        ],
+      };
+    }
+    case 'withdraw-acceptance':
+      return {
+        ...document,
+        acceptances: document.acceptances.filter((a) => a.findingId !== command.findingId),
+      };
+    case 'use-revision':
+      return withRevision(document, command.itemId, command.revision);
     case 'replace-document':
       return command.document;
     default: {

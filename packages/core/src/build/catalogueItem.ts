@@ -57,6 +57,9 @@ export interface InjectorItem extends ItemBase {
   readonly pressureRating: number;
 }
 
+export const hoseServices = ['fuel', 'low-pressure', 'immersed', 'hydraulic'] as const;
+export type HoseService = (typeof hoseServices)[number];
+
 export interface HoseItem extends ItemBase {
   readonly category: 'hose';
   readonly bore: number;
@@ -66,6 +69,8 @@ export interface HoseItem extends ItemBase {
   readonly ethanolLimit: number;
   /** number in the dash size series; 0 for hardline by metric size */
   readonly dash: number;
+  /** what it is made for; fuel under pressure when nothing is said */
+  readonly service?: HoseService;
 }
 
 export interface FittingItem extends ItemBase {
@@ -102,6 +107,50 @@ export interface RegulatorItem extends ItemBase {
   readonly bypassMin: number;
   readonly bypassMax: number;
   readonly pressureRating: number;
+}
+
+/** Filter and fixed regulator in one body, for use near the tank. */
+export interface FilterRegulatorItem extends ItemBase {
+  readonly category: 'filter-regulator';
+  readonly setPressure: number;
+  readonly fineness: number;
+  readonly points: readonly FilterPoint[];
+  readonly testDensity: number;
+  readonly testViscosity: number;
+  readonly loadedFactor: number;
+  readonly ethanolLimit: number;
+  readonly slope: number;
+  readonly openArea: number;
+  readonly bypassMin: number;
+  readonly bypassMax: number;
+  readonly pressureRating: number;
+}
+
+/** Forward regulator: holds its outlet at or below the set pressure, nothing returns. */
+export interface DeadHeadRegulatorItem extends ItemBase {
+  readonly category: 'dead-head-regulator';
+  readonly setMin: number;
+  readonly setMax: number;
+  readonly slope: number;
+  readonly openArea: number;
+  readonly pressureRating: number;
+}
+
+/** What a tank is: volume for range, outlets by the fittings on it. */
+export interface TankItem extends ItemBase {
+  readonly category: 'tank';
+  /** usable volume m³ */
+  readonly volume: number;
+  readonly material: 'steel' | 'stainless' | 'aluminium' | 'plastic';
+  readonly ethanolLimit: number;
+}
+
+/** A small part that is ordered but loses no pressure: clamp, seal, cap. */
+export interface SmallPartItem extends ItemBase {
+  readonly category: 'small-part';
+  /** least and greatest diameter m that it suits */
+  readonly diameterMin: number;
+  readonly diameterMax: number;
 }
 
 export interface BatteryItem extends ItemBase {
@@ -166,6 +215,10 @@ export type CatalogueItem =
   | FittingItem
   | FilterItem
   | RegulatorItem
+  | FilterRegulatorItem
+  | DeadHeadRegulatorItem
+  | TankItem
+  | SmallPartItem
   | BatteryItem
   | FuseItem
   | RelayItem

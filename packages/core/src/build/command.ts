@@ -1,4 +1,10 @@
-import type { BuildDocument, DemandChoiceName, ItemRef, LengthKnowledge } from './document.ts';
+import type {
+  Acceptance,
+  BuildDocument,
+  DemandChoiceName,
+  ItemRef,
+  LengthKnowledge,
+} from './document.ts';
 
 /** A small named edit. Every change of a build is one of these. */
 export type BuildCommand =
@@ -20,6 +26,9 @@ export type BuildCommand =
       readonly length: LengthKnowledge;
     }
   | { readonly name: 'decide'; readonly optionId: string; readonly alternativeId: string }
+  | { readonly name: 'accept-finding'; readonly acceptance: Acceptance }
+  | { readonly name: 'withdraw-acceptance'; readonly findingId: string }
+  | { readonly name: 'use-revision'; readonly itemId: string; readonly revision: number }
   | { readonly name: 'replace-document'; readonly document: BuildDocument };
 
 export interface Change {

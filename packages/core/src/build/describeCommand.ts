@@ -1,6 +1,7 @@
 import type { BuildCommand } from './command.ts';
 
-const words = (path: string): string =>
+/** A path of the document in plain words: `brief.boost` is "boost". */
+export const pathInWords = (path: string): string =>
   path
     .replace(/^(brief|limits|power|fuelCircuits|injectorRows|placements|fuels)\.?/, '')
     .replace(/\.(value|typed|measured)$/, '')
@@ -13,7 +14,7 @@ const words = (path: string): string =>
 export function describeCommand(command: BuildCommand): string {
   switch (command.name) {
     case 'set':
-      return `Change ${words(command.path)}`;
+      return `Change ${pathInWords(command.path)}`;
     case 'set-several':
       return command.label;
     case 'pick-demand':
@@ -32,6 +33,12 @@ export function describeCommand(command: BuildCommand): string {
       return `Change the length of ${command.wireId}`;
     case 'decide':
       return `Decide ${command.optionId}: ${command.alternativeId}`;
+    case 'accept-finding':
+      return `Accept "${command.acceptance.title}": ${command.acceptance.reason}`;
+    case 'withdraw-acceptance':
+      return 'Withdraw an acceptance';
+    case 'use-revision':
+      return `Use revision ${command.revision} of ${command.itemId}`;
     case 'replace-document':
       return `Import ${command.document.name}`;
   }

@@ -1,4 +1,4 @@
-import type { Quantity } from '../quantities/index.ts';
+import type { Quantity, UnitSystem } from '../quantities/index.ts';
 
 /** Exact revision of a catalogue item. */
 export interface ItemRef {
@@ -12,7 +12,7 @@ export const vehicleUses = ['road', 'two-or-three-wheeler', 'off-road', 'competi
 export const zones = ['cabin', 'body', 'engine-bay', 'near-exhaust', 'outside'] as const;
 export const demandChoices = ['larger', 'power', 'air'] as const;
 export const lineRoles = ['suction', 'feed', 'return', 'vent', 'other'] as const;
-export const architectures = ['return-after-rail'] as const;
+export const architectures = ['return-after-rail', 'return-at-tank'] as const;
 
 export type Cycle = (typeof cycles)[number];
 export type Aspiration = (typeof aspirations)[number];
@@ -123,6 +123,12 @@ export interface RegulatorElement extends ThroughElement {
   readonly setPressure: Quantity;
   readonly manifoldRatio: Quantity;
 }
+/** Filter with a fixed regulator near the tank: forward to the rail, the rest back to the tank. */
+export interface FilterRegulatorElement extends ThroughElement {
+  readonly kind: 'filter-regulator';
+  readonly returnNode: string;
+  readonly state: 'clean' | 'loaded';
+}
 export interface InjectorsElement extends ElementBase {
   readonly kind: 'injectors';
   readonly node: string;
@@ -135,6 +141,7 @@ export type CircuitElement =
   | FilterElement
   | PumpElement
   | RegulatorElement
+  | FilterRegulatorElement
   | InjectorsElement;
 export type ElementKind = CircuitElement['kind'];
 
@@ -237,9 +244,23 @@ export interface DecisionOption {
   readonly alternatives: readonly Alternative[];
 }
 
+/**
+ * A warning that a person accepted, with the reason. `measured` (SI) is what was accepted: once
+ * the finding gets worse than that it is open again.
+ */
+export interface Acceptance {
+  readonly findingId: string;
+  readonly title: string;
+  readonly reason: string;
+  readonly author: string;
+  /** ISO 8601 */
+  readonly time: string;
+  readonly measured: number | null;
+}
+
 export interface BuildDocument {
   readonly format: 'brookrain-build';
-  readonly version: 1;
+  readonly version: 2;
   readonly name: string;
   readonly description: string;
   readonly brief: Brief;
@@ -251,4 +272,7 @@ export interface BuildDocument {
   readonly power: PowerDesign;
   readonly limits: Limits;
   readonly options: readonly DecisionOption[];
+  readonly acceptances: readonly Acceptance[];
+  /** units in which this build is usually read; null: the reader's own */
+  readonly displayUnits: UnitSystem | null;
 }

@@ -1,12 +1,16 @@
 export * from './applyCommand.ts';
 export * from './catalogue.ts';
-export type * from './catalogueItem.ts';
+export * from './catalogueItem.ts';
 export type * from './command.ts';
+export * from './itemFields.ts';
+export * from './itemTableRows.ts';
 export * from './describeCommand.ts';
 export * from './document.ts';
 export * from './jsonPath.ts';
+export * from './migrateDocument.ts';
 export * from './patch.ts';
 export * from './stableJson.ts';
 export * from './references.ts';
 export * from './cautions.ts';
+export * from './circuits/index.ts';
 export * from './buildFacts.ts';

@@ -15,6 +15,7 @@ const categoryOf: Partial<Record<ElementKind, CatalogueCategory>> = {
   filter: 'filter',
   pump: 'pump',
   regulator: 'regulator',
+  'filter-regulator': 'filter-regulator',
 };
 
 /** Everything in a document that points at nothing, or is named twice. Empty when it holds. */
@@ -66,7 +67,9 @@ export function referenceProblems(
       ['regulator', 1],
       ['injectors', 1],
     ] as const) {
-      const count = circuit.elements.filter((e) => e.kind === kind).length;
+      const count = circuit.elements.filter(
+        (e) => e.kind === kind || (kind === 'regulator' && e.kind === 'filter-regulator'),
+      ).length;
       if (count < least)
         say(
           `${at}.elements`,
@@ -92,6 +95,12 @@ export function referenceProblems(
       pointsAt(nodes, element.to, `${here}.to`, 'node');
       if (element.from === element.to) say(`${here}.to`, 'an element cannot end where it starts');
       item(categoryOf[element.kind]!, element.item, `${here}.item`);
+      if (element.kind === 'filter-regulator') {
+        pointsAt(nodes, element.returnNode, `${here}.returnNode`, 'node');
+        if (element.returnNode === element.to) {
+          say(`${here}.returnNode`, 'the way back cannot be the way forward');
+        }
+      }
       if (element.kind === 'line') {
         element.fittings.forEach((use, f) =>
           item('fitting', use.item, `${here}.fittings.${f}.item`),

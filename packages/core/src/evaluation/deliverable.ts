@@ -21,10 +21,10 @@ export function deliverable(
   point: RunningPoint,
 ): Deliverable | undefined {
   const solution = solvePoint(design, circuit, point, { regulators: 'holding' });
-  const regulator = regulatorOf(circuit);
+  const regulator = regulatorOf(circuit, design.catalogue);
   if (solution.state === 'failed' || !regulator) return undefined;
   const engineMassFlow = circuit.rows.reduce((sum, row) => sum + rowMassFlow(row, point), 0);
-  const spareMassFlow = solution.elements[regulator.id]!.massFlow;
+  const spareMassFlow = solution.elements[regulator.branchId]!.massFlow;
   const density = circuit.fuel.hot.density;
   const drawn = circuit.circuit.elements
     .filter((e) => e.kind === 'injectors')

@@ -14,6 +14,7 @@ import {
 } from './candidates.ts';
 import type { BuildFinding, Checked } from './checked.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
+import { withAcceptances } from './acceptance.ts';
 import { type FluidResult, fluidStage } from './fluidStage.ts';
 import { fluidResults } from './figures/fluidResults.ts';
 import { geometryStage } from './geometryStage.ts';
@@ -176,9 +177,10 @@ function check(
   };
   const findings = memo('checks', [document, results, injectors, pumps, ecu], () => {
     const order = { stop: 0, warn: 1, note: 2 };
-    return rules
+    const found = rules
       .flatMap((rule) => rule.check(checked))
       .sort((a, b) => order[a.severity] - order[b.severity]);
+    return withAcceptances(found, document.acceptances);
   });
   return {
     ...checked,

@@ -1,3 +1,4 @@
+export * from './acceptance.ts';
 export * from './candidates.ts';
 export * from './cases.ts';
 export type * from './checked.ts';
@@ -10,4 +11,5 @@ export * from './ladder.ts';
 export * from './memo.ts';
 export * from './ripple.ts';
 export * from './runPath.ts';
+export * from './startBuild.ts';
 export { rules } from './rules/index.ts';

@@ -45,8 +45,23 @@ const NOTABLE = 0.005;
 const weight: Record<Severity, number> = { stop: 3, warn: 2, note: 1 };
 const weightOf = (severity: Severity | null): number => (severity ? weight[severity] : 0);
 
+/** What an evaluation is compared by. */
+export type Compared = Pick<Evaluation, 'results' | 'findings'>;
+
 /** What changed from one evaluation to the next, worst first. Empty when nothing of note did. */
-export function ripple(before: Evaluation, after: Evaluation): RippleEntry[] {
+export function ripple(before: Compared, after: Compared): RippleEntry[] {
+  return differences(before, after, { figures: (key) => told.includes(key) });
+}
+
+/**
+ * Every difference between two evaluations, ranked: what is worse in the second, then figures by
+ * how much they differ, then what is better. `figures` says which keys are looked at.
+ */
+export function differences(
+  before: Compared,
+  after: Compared,
+  options: { readonly figures: (key: string) => boolean },
+): RippleEntry[] {
   const severityBefore = new Map(before.findings.map((f) => [f.id, f]));
   const severityAfter = new Map(after.findings.map((f) => [f.id, f]));
   const ids = new Set([...severityBefore.keys(), ...severityAfter.keys()]);
@@ -63,7 +78,7 @@ export function ripple(before: Evaluation, after: Evaluation): RippleEntry[] {
 
   const valuesBefore = new Map(before.results.map((r) => [r.key, r.value]));
   const figures = after.results
-    .filter((r) => told.includes(r.key))
+    .filter((r) => options.figures(r.key))
     .flatMap((r): Extract<RippleEntry, { type: 'figure' }>[] => {
       const was = valuesBefore.get(r.key);
       if (was === undefined || was === r.value) return [];

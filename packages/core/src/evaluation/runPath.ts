@@ -31,12 +31,26 @@ export function pathBetween(circuit: FuelCircuit, from: string, to: string): Thr
   return path;
 }
 
-/** The run from tank to return in the order the fuel takes. */
-export function runOf(circuit: FuelCircuit): ThroughElement[] {
+/** The run of a circuit in the order the fuel takes: to the engine, and back from there. */
+export interface FuelRun {
+  readonly feed: readonly ThroughElement[];
+  /** empty where nothing comes back from the engine */
+  readonly back: readonly ThroughElement[];
+}
+
+/** Splits a circuit at its injectors: tank to engine, engine to tank. */
+export function fuelRun(circuit: FuelCircuit): FuelRun {
   const tank = circuit.elements.find((e) => e.kind === 'tank');
-  if (!tank || tank.kind !== 'tank') return [];
-  if (tank.outlet !== tank.returnNode) return pathBetween(circuit, tank.outlet, tank.returnNode);
-  return circuit.elements.filter(
-    (e): e is ThroughElement => e.kind !== 'tank' && e.kind !== 'injectors',
-  );
+  const injectors = circuit.elements.find((e) => e.kind === 'injectors');
+  if (tank?.kind !== 'tank' || injectors?.kind !== 'injectors') return { feed: [], back: [] };
+  return {
+    feed: pathBetween(circuit, tank.outlet, injectors.node),
+    back: pathBetween(circuit, injectors.node, tank.returnNode),
+  };
+}
+
+/** The whole run, tank to engine and back. */
+export function runOf(circuit: FuelCircuit): ThroughElement[] {
+  const { feed, back } = fuelRun(circuit);
+  return [...feed, ...back];
 }

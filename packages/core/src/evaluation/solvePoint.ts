@@ -1,14 +1,15 @@
-import type { InjectorsElement, RegulatorElement } from '../build/index.ts';
+import type { Catalogue, InjectorsElement } from '../build/index.ts';
 import { revolutionsPerCycle } from '../demand/index.ts';
 import {
   type CircuitConditions,
   type CircuitSolution,
   type PreparedCircuit,
+  type RegulatorUnit,
   type SolvedCircuit,
   type WarmStart,
   heldPressure,
   prepareCircuit,
-  regulatorSetting,
+  regulatorUnitOf,
   solveCircuit,
 } from '../hydraulics/index.ts';
 import { type InjectionPoint, injectionAt, staticFlow } from '../injectors/index.ts';
@@ -77,8 +78,11 @@ export function solvePoint(
   );
 }
 
-export const regulatorOf = (circuit: CircuitDesign): RegulatorElement | undefined =>
-  circuit.circuit.elements.find((e): e is RegulatorElement => e.kind === 'regulator');
+/** What regulates a circuit. */
+export const regulatorOf = (
+  circuit: CircuitDesign,
+  catalogue: Catalogue,
+): RegulatorUnit | undefined => regulatorUnitOf(circuit.circuit, catalogue);
 
 export const injectorsOf = (circuit: CircuitDesign, row: RowDesign): InjectorsElement | undefined =>
   circuit.circuit.elements.find(
@@ -91,10 +95,9 @@ export function assumedDifference(
   circuit: CircuitDesign,
   point: RunningPoint,
 ): number {
-  const regulator = regulatorOf(circuit);
+  const regulator = regulatorOf(circuit, design.catalogue);
   if (!regulator) return 3e5;
-  const held = heldPressure(regulatorSetting(regulator, design.catalogue), point.manifoldGauge);
-  return held - point.manifoldGauge;
+  return heldPressure(regulator, point.manifoldGauge) - point.manifoldGauge;
 }
 
 /** Pulse and duty of a row on a solved circuit, or at an assumed pressure difference. */

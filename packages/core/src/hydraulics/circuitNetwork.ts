@@ -4,7 +4,6 @@ import type {
   FuelCircuit,
   LineElement,
   PumpElement,
-  RegulatorElement,
 } from '../build/index.ts';
 import { lookUp } from '../build/index.ts';
 import { type PumpSupply, pumpModel } from '../pumps/index.ts';
@@ -18,6 +17,7 @@ import type { LocalLoss, PipeGeometry } from './pipeBranch.ts';
 import { pipeBranch } from './pipeBranch.ts';
 import { pumpBranch } from './pumpBranch.ts';
 import { heldPressure, regulatorBranch } from './regulatorBranch.ts';
+import { regulatorUnit } from './regulatorUnit.ts';
 
 /** What the circuit does not know of itself at a running point. SI, gauge pressures. */
 export interface CircuitConditions {
@@ -54,15 +54,6 @@ export function pumpOfElement(element: PumpElement, catalogue: Catalogue, supply
     supply,
     wear: element.wear.value,
   });
-}
-
-/** Set point of a regulator element. */
-export function regulatorSetting(element: RegulatorElement, catalogue: Catalogue) {
-  return {
-    item: lookUp(catalogue, 'regulator', element.item, element.id),
-    setPressure: element.setPressure.value,
-    manifoldRatio: element.manifoldRatio.value,
-  };
 }
 
 /** Fixed gauge pressure at the outlet or return of a tank: surface pressure plus fuel above. */
@@ -108,8 +99,9 @@ function passiveModel(
       const initialFlow = element.role === 'return' ? RETURN_GUESS : FEED_GUESS;
       return pipeBranch({ ...common, initialFlow, pipe: lineGeometry(element, length, catalogue) });
     }
-    case 'filter': {
-      const item = lookUp(catalogue, 'filter', element.item, element.id);
+    case 'filter':
+    case 'filter-regulator': {
+      const item = lookUp(catalogue, element.kind, element.item, element.id);
       const loadedFactor = element.state === 'loaded' ? item.loadedFactor : 1;
       return filterBranch({ ...common, loadedFactor, law: filterLaw(item) });
     }
@@ -166,17 +158,18 @@ export function circuitNetwork(prepared: PreparedCircuit, conditions: CircuitCon
         to,
         model: (smoothing) => pumpBranch({ rise, fluid, pump, smoothing, initialFlow }),
       });
-    } else if (element.kind === 'regulator') {
-      const setting = regulatorSetting(element, catalogue);
+    }
+    const regulator = regulatorUnit(element, catalogue);
+    if (regulator) {
       const mode = conditions.regulators;
-      guess = heldPressure(setting, manifoldGauge);
+      guess = heldPressure(regulator, manifoldGauge);
       branches.push({
-        id,
-        from,
-        to,
+        id: regulator.branchId,
+        from: regulator.inletNode,
+        to: regulator.outletNode,
         model: (smoothing) =>
           regulatorBranch({
-            setting,
+            setting: regulator,
             fluid,
             smoothing,
             manifoldGauge,

@@ -12,7 +12,9 @@ export interface FilterLaw {
  * Fits the law to one or two data-sheet points (one point: inertial part 0). A fit that would
  * make either part negative falls back to the part that is not.
  */
-export function filterLaw(filter: FilterItem): FilterLaw {
+export function filterLaw(
+  filter: Pick<FilterItem, 'points' | 'testDensity' | 'testViscosity'>,
+): FilterLaw {
   const [first, second] = filter.points;
   const { testDensity: density, testViscosity: viscosity } = filter;
   const viscousOnly = { viscous: first!.pressureDrop / (viscosity * first!.flow), inertial: 0 };

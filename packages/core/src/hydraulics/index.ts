@@ -12,3 +12,4 @@ export * from './drawBranch.ts';
 export * from './fittingBranch.ts';
 export * from './solveCircuit.ts';
 export * from './solveNetwork.ts';
+export * from './regulatorUnit.ts';

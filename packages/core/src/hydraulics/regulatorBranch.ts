@@ -5,8 +5,11 @@ import type { Fluid } from './fluid.ts';
 /** Least slope of held pressure over flow, Pa per kg/s: 0.5 Pa at 50 g/s. */
 const LEAST_SLOPE = 10;
 
+/** What the law of a regulator needs of its item. */
+export type RegulatorLaw = Pick<RegulatorItem, 'slope' | 'openArea'>;
+
 export interface RegulatorSetting {
-  readonly item: RegulatorItem;
+  readonly item: RegulatorLaw;
   readonly setPressure: number;
   readonly manifoldRatio: number;
 }
@@ -17,7 +20,7 @@ export function heldPressure(setting: RegulatorSetting, manifoldGauge: number): 
 }
 
 /** Pressure loss Pa of a regulator wide open at a volume flow m³/s. */
-export function wideOpenLoss(item: RegulatorItem, flow: number, density: number): number {
+export function wideOpenLoss(item: RegulatorLaw, flow: number, density: number): number {
   return (density * flow * flow) / (2 * item.openArea * item.openArea);
 }
 

@@ -8,6 +8,7 @@ import {
 } from './circuitNetwork.ts';
 import { GRAVITY, boreArea } from './fluid.ts';
 import { reynoldsNumber } from './pipeBranch.ts';
+import { regulatorUnit } from './regulatorUnit.ts';
 import type { WarmStart } from './network.ts';
 import { solveNetwork } from './solveNetwork.ts';
 
@@ -94,6 +95,18 @@ export function solveCircuit(
             reynolds: reynoldsNumber(massFlow, bore, fluid.viscosity),
           }),
     };
+    const regulator = regulatorUnit(element, catalogue);
+    if (regulator && regulator.branchId !== element.id) {
+      const inlet = solution.pressures[regulator.inletNode]!;
+      const outlet = solution.pressures[regulator.outletNode]!;
+      elements[regulator.branchId] = {
+        id: regulator.branchId,
+        massFlow: solution.flows[regulator.branchId]!,
+        inletPressure: inlet,
+        outletPressure: outlet,
+        pressureDrop: inlet - outlet,
+      };
+    }
     if (element.kind === 'pump') {
       const supply = conditions.supplies[element.id] ?? {
         openCircuitV: 0,

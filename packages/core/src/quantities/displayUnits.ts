@@ -1,6 +1,7 @@
 import type { UnitKind } from './unitKinds.ts';
 
-export type UnitSystem = 'metric' | 'us';
+export const unitSystems = ['metric', 'us', 'mixed'] as const;
+export type UnitSystem = (typeof unitSystems)[number];
 
 const metric: Record<UnitKind, string> = {
   ratio: '',
@@ -48,4 +49,31 @@ export const displayUnits: Record<UnitSystem, Record<UnitKind, string>> = {
     velocity: 'ft/s',
     mass: 'lb',
   },
+  // As many workshops speak: metric vehicle and fuel, pressure in psi, power in hp.
+  mixed: { ...metric, pressure: 'psi', power: 'hp' },
 };
+
+/** How figures are written: the mark before decimals and what sets thousands apart. */
+export const numberFormats = ['space-point', 'space-comma', 'comma-point', 'point-comma'] as const;
+export type NumberFormat = (typeof numberFormats)[number];
+
+/** How one reader reads: units and number format. A bare system reads with a decimal point. */
+export interface Reading {
+  readonly system: UnitSystem;
+  readonly numbers: NumberFormat;
+}
+export type ReadsIn = UnitSystem | Reading;
+
+export const systemOf = (reads: ReadsIn): UnitSystem =>
+  typeof reads === 'string' ? reads : reads.system;
+export const numbersOf = (reads: ReadsIn): NumberFormat =>
+  typeof reads === 'string' ? 'space-point' : reads.numbers;
+
+/** Unit taken for a bare number in a field whose usual metric unit is given. */
+export function usualUnit(reads: ReadsIn, kind: UnitKind, metricUnit: string): string {
+  const system = systemOf(reads);
+  if (system === 'metric') return metricUnit;
+  if (kind === 'length') return system === 'us' ? (metricUnit === 'm' ? 'ft' : 'in') : metricUnit;
+  const own = displayUnits[system][kind];
+  return own === metric[kind] ? metricUnit : own;
+}

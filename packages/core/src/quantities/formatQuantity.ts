@@ -1,5 +1,6 @@
 import { fromSI } from './convert.ts';
 import type { Quantity } from './quantity.ts';
+import type { NumberFormat } from './displayUnits.ts';
 import type { UnitKind } from './unitKinds.ts';
 
 const MINUS = '\u2212';
@@ -17,6 +18,20 @@ export function formatFigure(value: number, digits: number, most = 9): string {
   const trimmed = fraction?.replace(/0+$/, '');
   const figure = trimmed ? `${grouped}.${trimmed}` : grouped;
   return value < 0 && figure !== '0' ? MINUS + figure : figure;
+}
+
+const marks: Record<NumberFormat, { thousands: string; decimal: string }> = {
+  'space-point': { thousands: THIN_SPACE, decimal: '.' },
+  'space-comma': { thousands: THIN_SPACE, decimal: ',' },
+  'comma-point': { thousands: ',', decimal: '.' },
+  'point-comma': { thousands: '.', decimal: ',' },
+};
+
+/** A figure from `formatFigure` in a reader's number format. */
+export function inNumberFormat(figure: string, format: NumberFormat): string {
+  if (format === 'space-point') return figure;
+  const { thousands, decimal } = marks[format];
+  return figure.replace(/[.\u202f]/g, (mark) => (mark === '.' ? decimal : thousands));
 }
 
 export interface FormattedQuantity {
@@ -43,9 +58,14 @@ export function formatQuantity(input: {
 }
 
 /** What the person typed, echoed in the unit typed (seven digits hide the SI round trip). */
-export function echoQuantity(entered: Quantity, kind: UnitKind): string {
+export function echoQuantity(
+  entered: Quantity,
+  kind: UnitKind,
+  format: NumberFormat = 'space-point',
+): string {
   const figure = formatFigure(fromSI(entered.value, kind, entered.unit), 7)
     .replace(MINUS, '-')
-    .replaceAll(THIN_SPACE, '');
+    .replaceAll(THIN_SPACE, '')
+    .replace('.', marks[format].decimal);
   return entered.unit === '' ? figure : `${figure} ${entered.unit}`;
 }

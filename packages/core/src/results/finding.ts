@@ -29,9 +29,23 @@ export interface Finding<Command = unknown> {
   readonly numbers: Readonly<Record<string, Measure>>;
   readonly measured?: Measure;
   readonly limit?: Measure;
+  /** which way it gets worse; without it: further from the limit on the measured side */
+  readonly worse?: 'higher' | 'lower';
   /** The rung of the limit ladder it hangs on, if any. */
   readonly rung?: string;
   readonly cures: readonly Cure<Command>[];
+  /** a person's acceptance that holds for the numbers as they are */
+  readonly accepted?: AcceptedReason;
+  /** an acceptance that no longer holds because the numbers got worse */
+  readonly reopened?: AcceptedReason;
+}
+
+/** Who accepted a finding, why and when. */
+export interface AcceptedReason {
+  readonly reason: string;
+  readonly author: string;
+  readonly time: string;
+  readonly measured: number | null;
 }
 
 /** A check: looks at one context and reports what is wrong. */

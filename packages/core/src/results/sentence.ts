@@ -1,10 +1,14 @@
 import {
   type UnitKind,
+  type ReadsIn,
   type UnitSystem,
   displayUnits,
+  formatFigure,
   formatQuantity,
   fromSI,
-  formatFigure,
+  inNumberFormat,
+  numbersOf,
+  systemOf,
 } from '../quantities/index.ts';
 import type { Finding, Measure } from './finding.ts';
 
@@ -20,11 +24,13 @@ function unitFor(measure: Measure, system: UnitSystem): string {
 }
 
 /** A measure as a person reads it; shares are given in per cent. */
-export function formatMeasure(measure: Measure, system: UnitSystem, digits = 3): string {
+export function formatMeasure(measure: Measure, reads: ReadsIn, digits = 3): string {
+  const format = numbersOf(reads);
   if (measure.kind === 'ratio') {
-    return `${formatFigure(fromSI(measure.value, 'ratio', '%'), digits)} %`;
+    const share = formatFigure(fromSI(measure.value, 'ratio', '%'), digits);
+    return `${inNumberFormat(share, format)} %`;
   }
-  const unit = unitFor(measure, system);
+  const unit = unitFor(measure, systemOf(reads));
   const decimals = measure.kind === 'pressure' ? 2 : 4;
   const shown = formatQuantity({
     value: measure.value,
@@ -33,7 +39,8 @@ export function formatMeasure(measure: Measure, system: UnitSystem, digits = 3):
     digits,
     decimals,
   });
-  return shown.unit === '' ? shown.figure : `${shown.figure} ${shown.unit}`;
+  const figure = inNumberFormat(shown.figure, format);
+  return shown.unit === '' ? figure : `${figure} ${shown.unit}`;
 }
 
 /** Ratios that are plain numbers and not shares, by result key. */
@@ -47,18 +54,18 @@ export const shownKind = (key: string, kind: UnitKind): UnitKind =>
 export function fillSentence(
   text: string,
   numbers: Readonly<Record<string, Measure>>,
-  system: UnitSystem,
+  reads: ReadsIn,
 ): string {
   return text.replace(/\{(\w+)\}/g, (whole, name: string) => {
     const measure = numbers[name];
-    return measure ? formatMeasure(measure, system) : whole;
+    return measure ? formatMeasure(measure, reads) : whole;
   });
 }
 
 /** Title and reason of a finding as one sentence in the reader's units. */
 export function readsAs(
   finding: Pick<Finding, 'title' | 'because' | 'numbers'>,
-  system: UnitSystem,
+  reads: ReadsIn,
 ): string {
-  return `${finding.title}: ${fillSentence(finding.because, finding.numbers, system)}`;
+  return `${finding.title}: ${fillSentence(finding.because, finding.numbers, reads)}`;
 }

@@ -1,4 +1,3 @@
-import { lookUp } from '../../build/index.ts';
 import {
   type SolvedCircuit,
   flowAtDensity,
@@ -39,16 +38,17 @@ export function edgeResults(
       }),
     );
   }
-  const regulator = regulatorOf(circuit);
+  const regulator = regulatorOf(circuit, design.catalogue);
   if (!regulator) return results;
-  const item = lookUp(design.catalogue, 'regulator', regulator.item, regulator.id);
+  const from = (name: string): string =>
+    regulator.adjustable ? `document:${name}` : `catalogue:${regulator.itemId}`;
   for (const [name, key] of [
     ['hotIdle', 'idle'],
     ['overrun', 'overrun'],
   ] as const) {
     const { point, solution: solved } = result.cases[name];
     if (solved.state === 'failed') continue;
-    const state = solved.elements[regulator.id]!;
+    const state = solved.elements[regulator.branchId]!;
     const density = circuit.fuel.hot.density;
     results.push(
       derive({
@@ -56,13 +56,13 @@ export function edgeResults(
         label: `Regulator reserve, ${point.label.toLowerCase()}`,
         formula: reserve,
         inputs: {
-          setPressure: given(regulator.setPressure.value, 'document:setPressure'),
-          manifoldRatio: given(regulator.manifoldRatio.value, 'document:manifoldRatio'),
+          setPressure: given(regulator.setPressure, from('setPressure')),
+          manifoldRatio: given(regulator.manifoldRatio, from('manifoldRatio')),
           manifold: given(point.manifoldGauge, `case:${name}`),
           outlet: given(state.outletPressure, `case:${name}`),
           wideOpenLoss: given(
-            wideOpenLoss(item, state.massFlow / density, density),
-            `catalogue:${item.id}`,
+            wideOpenLoss(regulator.item, state.massFlow / density, density),
+            `catalogue:${regulator.itemId}`,
           ),
         },
       }),

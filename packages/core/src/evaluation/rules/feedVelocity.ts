@@ -29,6 +29,7 @@ export const feedVelocity: BuildRule = {
           },
           measured: { value, kind: 'velocity' },
           limit: { value: FEED_VELOCITY_STOP, kind: 'velocity' },
+          worse: 'higher',
           rung: 'feed-velocity',
           cures: largerHoseCure({
             checked,

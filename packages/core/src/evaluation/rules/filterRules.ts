@@ -1,4 +1,4 @@
-import { lookUp, refOf } from '../../build/index.ts';
+import { lookUp, newestOf, refOf } from '../../build/index.ts';
 import type { BuildFinding, BuildRule } from '../checked.ts';
 import { pathBetween } from '../runPath.ts';
 import { onSolved, where } from './onCircuits.ts';
@@ -14,8 +14,8 @@ export const filters: BuildRule = {
     const { circuit, fuel } = fluid.design;
     const ethanol = fuel.fuel.kind === 'methanol' ? 1 : fuel.fuel.ethanol.value;
     for (const element of circuit.elements) {
-      if (element.kind !== 'filter') continue;
-      const item = lookUp(checked.catalogue, 'filter', element.item, element.id);
+      if (element.kind !== 'filter' && element.kind !== 'filter-regulator') continue;
+      const item = lookUp(checked.catalogue, element.kind, element.item, element.id);
       const drop = solution.elements[element.id]!.pressureDrop;
       if (drop > FILTER_CLEAN_DROP && element.state === 'clean') {
         findings.push({
@@ -50,8 +50,8 @@ export const filters: BuildRule = {
           because:
             'a {fineness} filter on the suction side starves the pump; use a coarse one there',
           numbers: { fineness: { value: item.fineness, kind: 'length' } },
-          cures: checked.catalogue.items
-            .filter((c) => c.category === 'filter' && c.fineness >= 100e-6)
+          cures: newestOf(checked.catalogue, 'filter')
+            .filter((c) => c.fineness >= 100e-6)
             .slice(0, 1)
             .map((coarse) => ({
               text: `Fit ${coarse.designation} there`,
@@ -78,10 +78,11 @@ export const filters: BuildRule = {
           },
           measured: { value: ethanol, kind: 'ratio' },
           limit: { value: item.ethanolLimit, kind: 'ratio' },
-          cures: checked.catalogue.items
+          cures: newestOf(checked.catalogue, item.category)
             .filter(
               (c) =>
-                c.category === 'filter' &&
+                (!('setPressure' in c && 'setPressure' in item) ||
+                  c.setPressure === item.setPressure) &&
                 c.ethanolLimit >= ethanol &&
                 c.fineness <= 4 * item.fineness &&
                 c.fineness >= item.fineness,

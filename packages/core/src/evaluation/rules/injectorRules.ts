@@ -52,6 +52,7 @@ const duty: BuildRule = {
           },
           measured: { value: worst.duty, kind: 'ratio' },
           limit: { value: limit, kind: 'ratio' },
+          worse: 'higher',
           rung: 'injector-duty',
           cures: betterInjector(checked, worst.row),
         },
@@ -182,4 +183,52 @@ const outputs: BuildRule = {
   },
 };
 
-export const injectorRules = [duty, idlePulse, driver, outputs];
+const airShare: BuildRule = {
+  id: 'injector.air-share',
+  source: 'the rows together fuel the whole of the engine’s air, no more and no less',
+  check({ document }) {
+    const rows = document.injectorRows;
+    const total = rows.reduce((sum, row) => sum + row.airShare.value, 0);
+    if (Math.abs(total - 1) <= 1e-3) return [];
+    const missing = total < 1;
+    return [
+      {
+        id: 'injector.air-share',
+        rule: 'injector.air-share',
+        severity: 'stop',
+        where: `injectors:${rows[0]!.id}`,
+        title: missing
+          ? 'Part of the engine’s air gets no fuel'
+          : 'The rows fuel more than the air',
+        because: missing
+          ? 'the rows of this build fuel {total} of the air; the row that fuels the other {rest}, with its circuit, is missing here'
+          : 'the shares of the rows add up to {total} of the air',
+        numbers: {
+          total: { value: total, kind: 'ratio' },
+          rest: { value: Math.abs(1 - total), kind: 'ratio' },
+        },
+        measured: { value: total, kind: 'ratio' },
+        limit: { value: 1, kind: 'ratio' },
+        cures: [
+          {
+            text:
+              rows.length === 1
+                ? 'Let this row fuel all of the air'
+                : 'Share the whole of the air in the same proportion',
+            command: {
+              name: 'set-several',
+              label: 'Fuel the whole of the air',
+              changes: rows.map((row, i) => ({
+                path: `injectorRows.${i}.airShare`,
+                value: { value: row.airShare.value / total, unit: '%' },
+              })),
+            },
+          },
+          ...(missing ? [{ text: 'Add the row that fuels the rest, with its own circuit' }] : []),
+        ],
+      },
+    ];
+  },
+};
+
+export const injectorRules = [airShare, duty, idlePulse, driver, outputs];

@@ -50,6 +50,7 @@ export const sag: BuildRule = {
           },
           measured: { value, kind: 'ratio' },
           limit: { value: SAG_STOP, kind: 'ratio' },
+          worse: 'higher',
           rung: 'sag',
           cures: cures.length > 0 ? cures : pumpCures(checked, fluid),
         },

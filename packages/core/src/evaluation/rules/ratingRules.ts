@@ -1,4 +1,4 @@
-import { lookUp, refOf } from '../../build/index.ts';
+import { lookUp, newestOf, refOf } from '../../build/index.ts';
 import { deadHeadPressure } from '../../pumps/index.ts';
 import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
 import type { FluidResult } from '../fluidStage.ts';
@@ -56,6 +56,26 @@ export const hoseRating: BuildRule = {
             ),
           });
         }
+        const service = (item.category === 'hose' && item.service) || 'fuel';
+        const unfit = service === 'hydraulic' || (service === 'low-pressure' && !suction);
+        if (unfit) {
+          findings.push({
+            id: `hose.service:${element.id}`,
+            rule: 'hose.rating',
+            severity: 'stop',
+            where: where(fluid, element.id),
+            title: `${element.name}: this is not a hose for injection`,
+            because: `${item.designation} is made for ${serviceWords[service]}; its liner and joints are not those of a fuel hose`,
+            numbers: {},
+            cures: hoseCures(
+              checked,
+              fluid,
+              element.id,
+              item.id,
+              (h) => h.ethanolLimit >= ethanol && h.pressureRating >= Math.min(highest, 1e6),
+            ),
+          });
+        }
         if (item.category === 'hose' && ethanol > item.ethanolLimit) {
           findings.push({
             id: `hose.fuel:${element.id}`,
@@ -86,6 +106,15 @@ export const hoseRating: BuildRule = {
 
 type Hose = Extract<Checked['catalogue']['items'][number], { category: 'hose' }>;
 
+/** A hose may carry fuel under pressure outside the tank unless its data say otherwise. */
+const carriesFuel = (hose: Hose): boolean => (hose.service ?? 'fuel') === 'fuel';
+
+const serviceWords = {
+  'low-pressure': 'vents and low pressure',
+  immersed: 'use inside the tank',
+  hydraulic: 'hydraulic oil',
+} as const;
+
 /** The hose of another kind nearest above the present bore that suits, as a cure. */
 function hoseCures(
   checked: Checked,
@@ -98,8 +127,8 @@ function hoseCures(
     (i): i is Hose => i.category === 'hose' && i.id === itemId,
   );
   if (!present) return [{ text: 'Choose a part with a higher rating' }];
-  const best = checked.catalogue.items
-    .filter((h): h is Hose => h.category === 'hose' && suits(h) && h.bore >= 0.85 * present.bore)
+  const best = newestOf(checked.catalogue, 'hose')
+    .filter((h) => carriesFuel(h) && suits(h) && h.bore >= 0.85 * present.bore)
     .sort((a, b) => a.bore - b.bore)[0];
   return best
     ? [

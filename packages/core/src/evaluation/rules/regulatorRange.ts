@@ -1,4 +1,3 @@
-import { lookUp } from '../../build/index.ts';
 import type { BuildFinding, BuildRule } from '../checked.ts';
 import { regulatorOf } from '../solvePoint.ts';
 import { onSolved, where } from './onCircuits.ts';
@@ -7,20 +6,19 @@ export const regulatorRange: BuildRule = {
   id: 'regulator.range',
   source: 'set pressure and bypass within the regulator’s range',
   check: onSolved('hotIdle', (checked, fluid, _at, solution) => {
-    const regulator = regulatorOf(fluid.design);
-    if (!regulator) return [];
-    const item = lookUp(checked.catalogue, 'regulator', regulator.item, regulator.id);
+    const item = regulatorOf(fluid.design, checked.catalogue);
+    if (!item) return [];
     const findings: BuildFinding[] = [];
     const circuitIndex = checked.document.fuelCircuits.indexOf(fluid.design.circuit);
-    const elementIndex = fluid.design.circuit.elements.indexOf(regulator);
-    const set = regulator.setPressure.value;
-    if (set < item.setMin || set > item.setMax) {
+    const elementIndex = fluid.design.circuit.elements.findIndex((e) => e.id === item.elementId);
+    const set = item.setPressure;
+    if (item.adjustable && (set < item.setMin || set > item.setMax)) {
       const nearest = Math.min(item.setMax, Math.max(item.setMin, set));
       findings.push({
-        id: `regulator.range:${regulator.id}`,
+        id: `regulator.range:${item.elementId}`,
         rule: 'regulator.range',
         severity: 'stop',
-        where: where(fluid, regulator.id),
+        where: where(fluid, item.elementId),
         title: 'Set pressure is outside the regulator’s range',
         because: `${item.designation} can be set from {least} to {most}; {set} is asked`,
         numbers: {
@@ -36,19 +34,19 @@ export const regulatorRange: BuildRule = {
             command: {
               name: 'set',
               path: `fuelCircuits.${circuitIndex}.elements.${elementIndex}.setPressure`,
-              value: { value: nearest, unit: regulator.setPressure.unit },
+              value: { value: nearest, unit: 'kPa' },
             },
           },
         ],
       });
     }
-    const bypass = solution.elements[regulator.id]!.massFlow / fluid.design.fuel.hot.density;
+    const bypass = solution.elements[item.branchId]!.massFlow / fluid.design.fuel.hot.density;
     if (bypass > item.bypassMax || bypass < item.bypassMin) {
       findings.push({
-        id: `regulator.bypass:${regulator.id}`,
+        id: `regulator.bypass:${item.elementId}`,
         rule: 'regulator.range',
         severity: 'warn',
-        where: where(fluid, regulator.id),
+        where: where(fluid, item.elementId),
         title: 'Bypass at idle is outside the regulator’s range',
         because: '{bypass} returns at hot idle; it regulates from {least} to {most}',
         numbers: {

@@ -1,7 +1,8 @@
-import type { LineElement } from '../../build/index.ts';
+import type { BuildCommand, LineElement } from '../../build/index.ts';
 import { lookUp } from '../../build/index.ts';
 import type { SolvedCircuit } from '../../hydraulics/index.ts';
-import { wideOpenLoss } from '../../hydraulics/index.ts';
+import { heldPressure, wideOpenLoss } from '../../hydraulics/index.ts';
+import type { Cure } from '../../results/index.ts';
 import type { BuildRule } from '../checked.ts';
 import { regulatorOf } from '../solvePoint.ts';
 import { onSolved, where } from './onCircuits.ts';
@@ -9,27 +10,31 @@ import { largerHoseCure } from './swapCure.ts';
 
 const RESERVE = 35e3;
 
+/** Larger return hoses where there are any; in words where nothing in the catalogue helps. */
+const returnCures = (larger: readonly Cure<BuildCommand>[]): readonly Cure<BuildCommand>[] =>
+  larger.length > 0
+    ? larger
+    : [{ text: 'Use a regulator with a larger opening, or a pump that delivers less' }];
+
 export const returnRule = (name: 'hotIdle' | 'overrun'): BuildRule => ({
   id: `return.${name}`,
   source: 'p_out + wide-open loss ≤ set + ratio · p_man − 35 kPa at idle and overrun',
   check: onSolved(name, (checked, fluid, at, solution) => {
-    const regulator = regulatorOf(fluid.design);
+    const regulator = regulatorOf(fluid.design, checked.catalogue);
     if (!regulator) return [];
-    const item = lookUp(checked.catalogue, 'regulator', regulator.item, regulator.id);
     const density = fluid.design.fuel.hot.density;
-    const held =
-      regulator.setPressure.value + regulator.manifoldRatio.value * at.point.manifoldGauge;
+    const held = heldPressure(regulator, at.point.manifoldGauge);
     const reserveIn = (s: SolvedCircuit) => {
-      const state = s.elements[regulator.id]!;
+      const state = s.elements[regulator.branchId]!;
       return (
         held -
         RESERVE -
-        (state.outletPressure + wideOpenLoss(item, state.massFlow / density, density))
+        (state.outletPressure + wideOpenLoss(regulator.item, state.massFlow / density, density))
       );
     };
     const reserve = reserveIn(solution);
     if (reserve >= 0) return [];
-    const railPressure = solution.elements[regulator.id]!.inletPressure;
+    const railPressure = solution.elements[regulator.branchId]!.inletPressure;
     const lines = fluid.design.circuit.elements.filter(
       (e): e is LineElement => e.kind === 'line' && e.role === 'return',
     );
@@ -38,7 +43,7 @@ export const returnRule = (name: 'hotIdle' | 'overrun'): BuildRule => ({
         id: `return.${name}:${fluid.design.circuit.id}`,
         rule: `return.${name}`,
         severity: 'stop',
-        where: where(fluid, lines[0]?.id ?? regulator.id),
+        where: where(fluid, lines[0]?.id ?? regulator.elementId),
         title: `${at.point.label}: the return cannot take the flow`,
         because:
           'the regulator would have to hold {held} but {pressure} stands there, {short} short of its reserve: pressure creeps up and the engine floods',
@@ -50,15 +55,17 @@ export const returnRule = (name: 'hotIdle' | 'overrun'): BuildRule => ({
         measured: { value: reserve, kind: 'pressure' },
         limit: { value: 0, kind: 'pressure' },
         rung: 'return',
-        cures: lines.flatMap((line) =>
-          largerHoseCure({
-            checked,
-            fluid,
-            lineId: line.id,
-            hose: lookUp(checked.catalogue, 'hose', line.item, line.id),
-            at,
-            cured: (s) => reserveIn(s) >= 0,
-          }),
+        cures: returnCures(
+          lines.flatMap((line) =>
+            largerHoseCure({
+              checked,
+              fluid,
+              lineId: line.id,
+              hose: lookUp(checked.catalogue, 'hose', line.item, line.id),
+              at,
+              cured: (s) => reserveIn(s) >= 0,
+            }),
+          ),
         ),
       },
     ];

@@ -1,2 +1,5 @@
+export * from './demoBuilds.ts';
+export * from './kittiwake.ts';
 export * from './lantern.ts';
 export * from './sampleCatalogue.ts';
+export * from './sandpiper.ts';

@@ -1,42 +1,10 @@
-import type { BuildDocument, LengthKnowledge, Placement, Zone } from '../../build/index.ts';
-import { quantity } from '../../quantities/index.ts';
-
-const ref = (id: string) => ({ id, revision: 1 });
-const q = quantity;
-const typed = (metres: number): LengthKnowledge => ({
-  typed: q(metres, 'length', 'm'),
-  measured: null,
-});
-const measured = (metres: number): LengthKnowledge => ({
-  typed: null,
-  measured: q(metres, 'length', 'm'),
-});
-const byMap: LengthKnowledge = { typed: null, measured: null };
-
-const place = (
-  id: string,
-  name: string,
-  [x, y, z]: [number, number, number],
-  zone: Zone,
-): Placement => ({
-  id,
-  name,
-  x: q(x, 'length', 'mm'),
-  y: q(y, 'length', 'mm'),
-  z: q(z, 'length', 'mm'),
-  zone,
-});
-
-const points = (rows: [rpm: number, percent: number][]) =>
-  rows.map(([rpm, percent]) => ({
-    speed: q(rpm, 'rotation', 'rpm'),
-    value: q(percent, 'ratio', '%'),
-  }));
+import type { BuildDocument } from '../../build/index.ts';
+import { byMap, measured, place, points, q, ref, typed } from './shorthand.ts';
 
 /** Lantern: a mobile library van with a 2.4-litre turbocharged four. */
 export const lantern: BuildDocument = {
   format: 'brookrain-build',
-  version: 1,
+  version: 2,
   name: 'Lantern',
   description:
     'Forward-control mobile library van given a 2.4-litre turbocharged four under the cab floor. E10 now, E85 maybe next year. Tank kept, its outlet is too small for injection.',
@@ -315,6 +283,8 @@ export const lantern: BuildDocument = {
     voltageCranking: q(10.5, 'voltage', 'V'),
     pumpFeedDrop: q(0.25, 'voltage', 'V'),
   },
+  acceptances: [],
+  displayUnits: null,
   options: [
     {
       id: 'tank-outlet',

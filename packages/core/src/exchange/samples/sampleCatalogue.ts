@@ -6,7 +6,15 @@ import {
   sampleRelays,
   sampleWires,
 } from './sampleElectrical.ts';
-import { sampleFilters, sampleFittings, sampleHoses, sampleRegulators } from './sampleFuelParts.ts';
+import { sampleFittings, sampleSmallParts } from './sampleFittings.ts';
+import {
+  sampleDeadHeadRegulators,
+  sampleFilterRegulators,
+  sampleFilters,
+  sampleRegulators,
+  sampleTanks,
+} from './sampleFuelParts.ts';
+import { sampleHoses } from './sampleHoses.ts';
 import { sampleInjectors } from './sampleInjectors.ts';
 import { samplePumps } from './samplePumps.ts';
 
@@ -19,6 +27,10 @@ export const sampleCatalogue: Catalogue = {
     ...sampleFittings,
     ...sampleFilters,
     ...sampleRegulators,
+    ...sampleFilterRegulators,
+    ...sampleDeadHeadRegulators,
+    ...sampleTanks,
+    ...sampleSmallParts,
     ...sampleBatteries,
     ...sampleFuses,
     ...sampleRelays,

@@ -18,6 +18,20 @@ export const sampleBatteries: readonly BatteryItem[] = [
     wireAreaMin: 2.5 * MM2,
     wireAreaMax: 70 * MM2,
   },
+  {
+    category: 'battery',
+    id: 'BL12',
+    revision: 1,
+    designation: 'BL12 lithium iron phosphate',
+    family: 'lithium',
+    mass: 2.4,
+    price: 164,
+    interchange: 'starter battery, small',
+    openCircuitVoltage: 13.2,
+    internalResistance: 4e-3,
+    wireAreaMin: 2.5 * MM2,
+    wireAreaMax: 35 * MM2,
+  },
 ];
 
 const blade = (rating: number): FuseItem => ({

@@ -1,158 +1,10 @@
-import type { FilterItem, FittingItem, HoseItem, RegulatorItem } from '../../build/index.ts';
-
-const rubberBores: [dash: number, mm: number][] = [
-  [4, 5.6],
-  [6, 8.7],
-  [8, 11.1],
-  [10, 14.2],
-  [12, 17.5],
-  [16, 22.2],
-];
-const ptfeBores: [dash: number, mm: number][] = [
-  [4, 4.8],
-  [6, 7.9],
-  [8, 10.3],
-  [10, 12.7],
-  [12, 15.9],
-  [16, 22.2],
-];
-
-interface HoseFamily {
-  readonly code: string;
-  readonly family: string;
-  readonly bores: [dash: number, mm: number][];
-  readonly wall: number;
-  readonly roughness: number;
-  readonly pressureRating: number;
-  readonly ethanolLimit: number;
-  readonly pricePerMetre: number;
-}
-
-const hoses = (family: HoseFamily): HoseItem[] =>
-  family.bores.map(([dash, mm]) => ({
-    category: 'hose',
-    id: `${family.code}-${dash}`,
-    revision: 1,
-    designation: `${family.code} −${dash}`,
-    family: family.family,
-    mass: Number((0.012 * mm * family.wall).toFixed(3)),
-    price: Number((family.pricePerMetre * (1 + dash / 8)).toFixed(2)),
-    interchange: `dash ${dash}`,
-    bore: mm / 1e3,
-    outsideDiameter: (mm + 2 * family.wall) / 1e3,
-    roughness: family.roughness,
-    pressureRating: family.pressureRating,
-    ethanolLimit: family.ethanolLimit,
-    dash,
-  }));
-
-export const sampleHoses: readonly HoseItem[] = [
-  ...hoses({
-    code: 'HPR',
-    family: 'push-on rubber',
-    bores: rubberBores,
-    wall: 3.2,
-    roughness: 5e-6,
-    pressureRating: 1.7e6,
-    ethanolLimit: 0.3,
-    pricePerMetre: 8,
-  }),
-  ...hoses({
-    code: 'HBR',
-    family: 'braided rubber',
-    bores: rubberBores,
-    wall: 3.5,
-    roughness: 5e-6,
-    pressureRating: 3.4e6,
-    ethanolLimit: 0.3,
-    pricePerMetre: 14,
-  }),
-  ...hoses({
-    code: 'HBP',
-    family: 'braided PTFE',
-    bores: ptfeBores,
-    wall: 2,
-    roughness: 1.5e-6,
-    pressureRating: 7e6,
-    ethanolLimit: 1,
-    pricePerMetre: 19,
-  }),
-  ...hoses({
-    code: 'HLP',
-    family: 'low-pressure rubber',
-    bores: rubberBores,
-    wall: 3,
-    roughness: 5e-6,
-    pressureRating: 0.35e6,
-    ethanolLimit: 0.1,
-    pricePerMetre: 4,
-  }),
-  ...hoses({
-    code: 'TAL',
-    family: 'hardline aluminium',
-    bores: [
-      [6, 7.75],
-      [8, 10.9],
-    ],
-    wall: 0.9,
-    roughness: 1.5e-6,
-    pressureRating: 2.4e6,
-    ethanolLimit: 0.3,
-    pricePerMetre: 6,
-  }),
-  ...hoses({
-    code: 'TSS',
-    family: 'hardline stainless',
-    bores: [
-      [6, 7.75],
-      [8, 10.9],
-    ],
-    wall: 0.9,
-    roughness: 1.5e-6,
-    pressureRating: 6e6,
-    ethanolLimit: 1,
-    pricePerMetre: 11,
-  }),
-];
-
-const fitting = (
-  id: string,
-  designation: string,
-  family: string,
-  boreMm: number,
-  lossCoefficient: number,
-  price: number,
-): FittingItem => ({
-  category: 'fitting',
-  id,
-  revision: 1,
-  designation,
-  family,
-  mass: 0.03,
-  price,
-  interchange: family,
-  bore: boreMm / 1e3,
-  lossCoefficient,
-  pressureRating: 3e6,
-});
-
-export const sampleFittings: readonly FittingItem[] = [
-  ...[
-    [4, 4.4],
-    [6, 7.2],
-    [8, 9.4],
-    [10, 12],
-    [12, 15],
-    [16, 20],
-  ].flatMap(([dash, bore]) => [
-    fitting(`E${dash}-0`, `Hose end −${dash} straight`, 'hose end', bore!, 0.5, 6 + dash!),
-    fitting(`E${dash}-45`, `Hose end −${dash} 45°`, 'hose end', bore!, 0.6, 9 + dash!),
-    fitting(`E${dash}-90`, `Hose end −${dash} 90°`, 'hose end', bore!, 0.9, 10 + dash!),
-  ]),
-  fitting('B10', 'Tank bung −10, weld-on', 'tank outlet', 12.5, 0.8, 12),
-  fitting('B12', 'Tank bung −12, weld-on', 'tank outlet', 15.5, 0.8, 14),
-  fitting('OLD8', 'Tank outlet 8 mm, with draw tube', 'tank outlet', 6.2, 2.4, 0),
-];
+import type {
+  DeadHeadRegulatorItem,
+  FilterItem,
+  FilterRegulatorItem,
+  RegulatorItem,
+  TankItem,
+} from '../../build/index.ts';
 
 const filter = (
   id: string,
@@ -203,6 +55,17 @@ export const sampleFilters: readonly FilterItem[] = [
     28,
   ),
   filter(
+    'FS100',
+    'FS100 strainer sock',
+    100,
+    [
+      [100, 0.3],
+      [250, 0.9],
+    ],
+    1,
+    12,
+  ),
+  filter(
     'F10A',
     'F10A fine, glass fibre',
     10,
@@ -223,6 +86,28 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     64,
+  ),
+  filter(
+    'F40L',
+    'F40L fine, steel mesh, large',
+    40,
+    [
+      [300, 3],
+      [600, 8],
+    ],
+    1,
+    112,
+  ),
+  filter(
+    'F100L',
+    'F100L coarse, cleanable, large',
+    100,
+    [
+      [400, 0.9],
+      [900, 3.2],
+    ],
+    1,
+    84,
   ),
 ];
 
@@ -256,4 +141,81 @@ export const sampleRegulators: readonly RegulatorItem[] = [
   regulator('RR-S', 'small', 6, 12, 5, 180, 74),
   regulator('RR-M', 'medium', 3, 22, 10, 400, 98),
   regulator('RR-L', 'large', 1.5, 40, 30, 900, 146),
+];
+
+const filterRegulator = (kPa: number): FilterRegulatorItem => ({
+  category: 'filter-regulator',
+  id: `FR-${kPa}`,
+  revision: 1,
+  designation: `FR-${kPa} filter-regulator`,
+  family: 'fixed, near the tank',
+  mass: 0.32,
+  price: 54,
+  interchange: 'filter-regulator',
+  setPressure: kPa * 1e3,
+  fineness: 10e-6,
+  points: [
+    { flow: (100 * 1e-3) / 3600, pressureDrop: 6e3 },
+    { flow: (200 * 1e-3) / 3600, pressureDrop: 15e3 },
+  ],
+  testDensity: 770,
+  testViscosity: 0.9e-3,
+  loadedFactor: 3,
+  ethanolLimit: 0.85,
+  slope: (5 * 1e3) / (0.1 / 3600),
+  openArea: 14e-6,
+  bypassMin: (5 * 1e-3) / 3600,
+  bypassMax: (260 * 1e-3) / 3600,
+  pressureRating: 1.2e6,
+});
+
+export const sampleFilterRegulators: readonly FilterRegulatorItem[] = [300, 350, 400].map(
+  filterRegulator,
+);
+
+export const sampleDeadHeadRegulators: readonly DeadHeadRegulatorItem[] = [
+  {
+    category: 'dead-head-regulator',
+    id: 'RD-S',
+    revision: 1,
+    designation: 'RD-S dead-head',
+    family: 'forward, no return',
+    mass: 0.3,
+    price: 66,
+    interchange: 'dead-head regulator',
+    setMin: 20e3,
+    setMax: 420e3,
+    slope: (8 * 1e3) / (0.1 / 3600),
+    openArea: 16e-6,
+    pressureRating: 1.4e6,
+  },
+];
+
+const tank = (
+  id: string,
+  designation: string,
+  litres: number,
+  material: TankItem['material'],
+  ethanolLimit: number,
+  price: number,
+): TankItem => ({
+  category: 'tank',
+  id,
+  revision: 1,
+  designation,
+  family: material,
+  mass: 2 + litres / 8,
+  price,
+  interchange: 'tank',
+  volume: litres / 1e3,
+  material,
+  ethanolLimit,
+});
+
+export const sampleTanks: readonly TankItem[] = [
+  tank('TK14', 'Tank 14 L aluminium', 14, 'aluminium', 0.3, 210),
+  tank('TK30', 'Cell 30 L stainless', 30, 'stainless', 1, 480),
+  tank('TK60', 'Tank 60 L plastic', 60, 'plastic', 0.85, 260),
+  tank('TK85', 'Tank 85 L steel', 85, 'steel', 0.2, 340),
+  tank('ST2', 'Surge tank 2 L', 2, 'aluminium', 0.3, 120),
 ];

@@ -1,0 +1,3 @@
+export * from './circuitParts.ts';
+export * from './returnAfterRail.ts';
+export * from './returnAtTank.ts';

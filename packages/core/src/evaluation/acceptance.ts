@@ -1,0 +1,34 @@
+import type { Acceptance } from '../build/index.ts';
+import type { BuildFinding } from './checked.ts';
+
+/** Getting worse by less than this share of what was accepted does not open a finding again. */
+const TOLERANCE = 0.01;
+
+function isWorse(finding: BuildFinding, accepted: number | null): boolean {
+  const now = finding.measured?.value;
+  if (now === undefined || accepted === null) return false;
+  const limit = finding.limit?.value ?? accepted;
+  const direction = finding.worse ?? (now >= limit ? 'higher' : 'lower');
+  const worsening = direction === 'higher' ? now - accepted : accepted - now;
+  return worsening > TOLERANCE * Math.max(Math.abs(accepted), Math.abs(now));
+}
+
+/**
+ * Marks findings that a person accepted. An acceptance holds for a warning or note as bad as it
+ * was then; a stop, or numbers worse by more than 1 %, opens the finding again.
+ */
+export function withAcceptances(
+  findings: readonly BuildFinding[],
+  acceptances: readonly Acceptance[],
+): BuildFinding[] {
+  const byFinding = new Map(acceptances.map((a) => [a.findingId, a]));
+  return findings.map((finding) => {
+    const known = byFinding.get(finding.id);
+    if (!known) return finding;
+    const { reason, author, time, measured } = known;
+    const record = { reason, author, time, measured };
+    return finding.severity === 'stop' || isWorse(finding, measured)
+      ? { ...finding, reopened: record }
+      : { ...finding, accepted: record };
+  });
+}

@@ -1,0 +1,311 @@
+import {
+  type Aspiration,
+  type BuildDocument,
+  type Catalogue,
+  type Fuel,
+  type FuelCircuit,
+  type ItemRef,
+  type PumpElement,
+  type VehicleUse,
+  applyCommand,
+  newestOf,
+  refOf,
+  returnAfterRail,
+  returnAtTank,
+  typedLength,
+  unknownLength,
+} from '../build/index.ts';
+import { defaultCurves } from '../demand/index.ts';
+import { NotFound, type Quantity, quantity as q } from '../quantities/index.ts';
+import { evaluate } from './evaluate.ts';
+
+/** What is asked before a new build can be judged. */
+export interface StartAnswers {
+  readonly name: string;
+  readonly vehicle: string;
+  readonly engine: string;
+  readonly use: VehicleUse;
+  readonly displacement: Quantity;
+  readonly cylinders: number;
+  readonly aspiration: Aspiration;
+  /** gauge; 0 for a natural engine */
+  readonly boost: Quantity;
+  readonly power: Quantity;
+  readonly powerSpeed: Quantity;
+  readonly limiterSpeed: Quantity;
+  readonly fuel: Fuel;
+  readonly pumpMounting: PumpElement['mounting'];
+  /** length of the run from tank to engine */
+  readonly runLength: Quantity;
+}
+
+/** A first design, with what was proposed in plain words. */
+export interface StartedBuild {
+  readonly document: BuildDocument;
+  readonly proposed: readonly string[];
+}
+
+/** How many cures a start takes over before it leaves the rest to the person. */
+const MOST_CURES = 8;
+
+/** The newest revision of the first of some items that the catalogue has; throws NotFound. */
+function firstOf(catalogue: Catalogue, ids: readonly string[]): ItemRef {
+  for (const id of ids) {
+    const known = catalogue.items.filter((item) => item.id === id);
+    const newest = known.sort((a, b) => b.revision - a.revision)[0];
+    if (newest) return refOf(newest);
+  }
+  throw new NotFound(`the catalogue has none of ${ids.join(', ')}`, 'catalogue');
+}
+
+function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
+  const { fuel } = answers;
+  const alcohol = fuel.kind === 'methanol' ? 1 : fuel.ethanol.value;
+  const hose = alcohol > 0.3 ? 'HBP' : 'HBR';
+  const item = (...ids: string[]): ItemRef => firstOf(catalogue, ids);
+  const ends = (dash: number) => [
+    { item: item(`E${dash}-0`), count: 1 },
+    { item: item(`E${dash}-90`), count: 1 },
+  ];
+  const feed = {
+    item: item(`${hose}-6`),
+    length: typedLength(answers.runLength),
+    fittings: ends(6),
+  };
+  const rail = {
+    item: item(alcohol > 0.3 ? 'TSS-8' : 'TAL-8'),
+    length: typedLength(q(0.1 * answers.cylinders, 'length', 'm')),
+    fittings: [],
+  };
+  const common = {
+    id: 'main',
+    name: 'Fuel circuit',
+    fuelId: fuel.id,
+    rowId: 'primary',
+    tank: {
+      name: 'Tank',
+      pressure: q(0, 'pressure', 'kPa'),
+      fuelLevel: q(80, 'length', 'mm'),
+    },
+    wear: q(10, 'ratio', '%'),
+    feed,
+    rail,
+  };
+  if (answers.aspiration === 'natural' && answers.pumpMounting === 'in-tank') {
+    return returnAtTank({
+      ...common,
+      strainer: item('FS100'),
+      pump: item('P190'),
+      hanger: item('HG6'),
+      filterRegulator: item('FR-300'),
+      pumpHose: {
+        item: item('HSB-5'),
+        length: typedLength(q(0.25, 'length', 'm')),
+        fittings: [],
+      },
+    });
+  }
+  const short = (dash: number) => ({
+    item: item(`${hose}-${dash}`),
+    length: typedLength(q(0.3, 'length', 'm')),
+    fittings: [{ item: item(`E${dash}-0`), count: 2 }],
+  });
+  return returnAfterRail({
+    ...common,
+    outlet: item('B12'),
+    coarseFilter: item('F100'),
+    pump: item(answers.pumpMounting === 'in-tank' ? 'P255' : 'P340X'),
+    mounting: answers.pumpMounting,
+    fineFilter: item(alcohol > 0.2 ? 'F10A' : 'F10'),
+    regulator: item('RR-M'),
+    setPressure: q(300, 'pressure', 'kPa'),
+    manifoldRatio: q(1, 'ratio', ''),
+    suction: short(10),
+    pumpInlet: short(10),
+    pumpOutlet: short(6),
+    back: {
+      item: item(`${hose}-6`),
+      length: unknownLength,
+      fittings: ends(6),
+    },
+  });
+}
+
+/** Places of a usual layout, from the length of the run. Metres: x forward, y left, z up. */
+function placements(answers: StartAnswers): BuildDocument['placements'] {
+  const run = answers.runLength.value;
+  const place = (
+    id: string,
+    name: string,
+    [x, y, z]: readonly [number, number, number],
+    zone: BuildDocument['placements'][number]['zone'],
+  ) => ({
+    id,
+    name,
+    x: q(1000 * x, 'length', 'mm'),
+    y: q(1000 * y, 'length', 'mm'),
+    z: q(1000 * z, 'length', 'mm'),
+    zone,
+  });
+  const inTank = answers.pumpMounting === 'in-tank';
+  const engine = Math.max(0.5, run / 1.1 - 0.3);
+  return [
+    place('tank-outlet', 'Tank outlet', [-0.3, -0.3, 0.45], 'outside'),
+    place('tank-pump', 'Pump in the tank', [-0.3, -0.3, 0.45], 'outside'),
+    place('tank-top', 'Tank top', [-0.3, -0.3, 0.65], 'outside'),
+    place('tank-return', 'Tank return', [-0.3, -0.1, 0.62], 'outside'),
+    place('coarse-filter', 'Coarse filter', [-0.1, -0.3, 0.42], 'outside'),
+    place('pump', 'Fuel pump', inTank ? [-0.3, -0.3, 0.42] : [0, -0.3, 0.38], 'outside'),
+    place('filter-regulator', 'Filter-regulator', [-0.1, -0.3, 0.6], 'outside'),
+    place('fine-filter', 'Fine filter', [0.2, -0.3, 0.42], 'outside'),
+    place('rail', 'Fuel rail', [engine, -0.1, 0.8], 'engine-bay'),
+    place('regulator', 'Regulator', [engine, -0.15, 0.8], 'engine-bay'),
+    place('battery', 'Battery', [engine - 0.5, 0.5, 0.7], 'body'),
+    place('main-fuse', 'Main fuse', [engine - 0.5, 0.45, 0.75], 'body'),
+    place('panel', 'Relay and fuse panel', [engine - 0.6, 0.3, 0.7], 'cabin'),
+    place('ecu', 'ECU', [engine - 0.6, -0.2, 0.7], 'cabin'),
+    place('inertia', 'Inertia switch', [engine - 0.6, 0.5, 0.7], 'cabin'),
+    place('pump-ground', 'Pump ground on the frame', [0, -0.2, 0.5], 'outside'),
+  ];
+}
+
+/** The document before anything was chosen by computation. */
+function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument {
+  const item = (...ids: string[]): ItemRef => firstOf(catalogue, ids);
+  const circuit = circuitOf(answers, catalogue);
+  const boosted = answers.aspiration !== 'natural' && answers.boost.value > 0;
+  const brief = {
+    vehicle: answers.vehicle,
+    engine: answers.engine,
+    use: answers.use,
+    cycle: 'four-stroke' as const,
+    aspiration: answers.aspiration,
+    displacement: answers.displacement,
+    cylinders: answers.cylinders,
+    power: answers.power,
+    powerSpeed: answers.powerSpeed,
+    idleSpeed: q(answers.limiterSpeed.value > 130 ? 1100 : 850, 'rotation', 'rpm'),
+    limiterSpeed: answers.limiterSpeed,
+    boost: boosted ? answers.boost : q(0, 'pressure', 'bar'),
+    idleManifoldAbsolute: q(38, 'pressure', 'kPa'),
+    altitude: q(0, 'length', 'm'),
+    ambientHot: q(35, 'temperature', '°C'),
+    chargeTemperature: null,
+    fuelTemperatureHot: null,
+    lambdaFullLoad: null,
+    specificConsumption: null,
+    volumetricEfficiencyCurve: [],
+    boostCurve: [],
+  };
+  const ecu = newestOf(catalogue, 'ecu').filter((e) => e.injectorOutputs >= answers.cylinders)[0];
+  const outputs = ecu ? refOf(ecu) : item('WEIR60');
+  return {
+    format: 'brookrain-build',
+    version: 2,
+    name: answers.name,
+    description: '',
+    brief: { ...brief, ...defaultCurves(brief) },
+    demand: { school: 'larger', reason: '' },
+    fuels: [answers.fuel],
+    fuelCircuits: [circuit],
+    injectorRows: [
+      {
+        id: 'primary',
+        name: 'Injectors',
+        circuitId: 'main',
+        item: item('I440'),
+        count: answers.cylinders,
+        shotsPerCycle: ecu ? 1 : 2,
+        airShare: q(100, 'ratio', '%'),
+      },
+    ],
+    placements: placements(answers),
+    power: {
+      wireSystem: 'metric',
+      battery: item('BT70'),
+      batteryPlacementId: 'battery',
+      mainFuse: item('FM40'),
+      mainFusePlacementId: 'main-fuse',
+      studPlacementId: 'panel',
+      ecu: outputs,
+      ecuPlacementId: 'ecu',
+      keyedFeedPlacementId: 'panel',
+      pumpFeeds: [
+        {
+          id: 'pump-feed',
+          circuitId: 'main',
+          elementId: 'pump',
+          pumpPlacementId: circuit.architecture === 'return-at-tank' ? 'tank-pump' : 'pump',
+          fuse: null,
+          fusePlacementId: 'panel',
+          relay: item('RL40'),
+          relayPlacementId: 'panel',
+          groundPlacementId: 'pump-ground',
+          inertiaSwitch: true,
+          inertiaPlacementId: 'inertia',
+          trigger: 'low-side',
+          loadedTogether: 2,
+        },
+      ],
+      wireDecisions: [],
+    },
+    limits: {
+      designFactor: q(110, 'ratio', '%'),
+      injectorDuty: q(80, 'ratio', '%'),
+      pumpMargin: q(20, 'ratio', '%'),
+      voltageRunning: q(13.8, 'voltage', 'V'),
+      voltageLow: q(12.2, 'voltage', 'V'),
+      voltageCranking: q(10.5, 'voltage', 'V'),
+      pumpFeedDrop: q(0.25, 'voltage', 'V'),
+    },
+    options: [],
+    acceptances: [],
+    displayUnits: null,
+  };
+}
+
+/**
+ * A first design from a few answers: the usual circuit for this engine, the smallest injector and
+ * pump that fit, and one-click cures of what still stops. Everything proposed is said, and can be
+ * changed. Throws NotFound when the catalogue lacks the usual parts.
+ */
+export function startBuild(answers: StartAnswers, catalogue: Catalogue): StartedBuild {
+  let document = rawDocument(answers, catalogue);
+  const proposed = [
+    document.fuelCircuits[0]!.architecture === 'return-at-tank'
+      ? 'In-tank pump with a filter-regulator at the tank and one line forward'
+      : 'Circuit with the regulator after the rail and a return to the tank',
+  ];
+  const injector = evaluate(document, catalogue).injectorCandidates['primary']?.[0];
+  if (injector && injector.verdict !== 'does not fit') {
+    document = applyCommand(document, {
+      name: 'choose-injector',
+      rowId: 'primary',
+      item: refOf(injector.item),
+    }).document;
+    proposed.push(`${answers.cylinders} injectors ${injector.item.designation}`);
+  }
+  const pump = evaluate(document, catalogue).pumpCandidates['pump']?.[0];
+  if (pump && pump.verdict !== 'does not fit') {
+    document = applyCommand(document, {
+      name: 'choose-part',
+      circuitId: 'main',
+      elementId: 'pump',
+      item: refOf(pump.item),
+    }).document;
+    proposed.push(`Pump ${pump.item.designation}`);
+  }
+  for (let n = 0; n < MOST_CURES; n++) {
+    const stop = evaluate(document, catalogue).findings.find(
+      (f) => f.severity === 'stop' && f.cures.some((c) => c.command),
+    );
+    const cure = stop?.cures.find((c) => c.command);
+    if (!stop || !cure?.command) break;
+    const next = applyCommand(document, cure.command).document;
+    const gone = !evaluate(next, catalogue).findings.some((f) => f.id === stop.id);
+    if (!gone) break;
+    document = next;
+    proposed.push(`${cure.text} (${stop.title.toLowerCase()})`);
+  }
+  return { document, proposed };
+}
