@@ -1,17 +1,22 @@
-// Writes what is generated from code: docs/figures.md and the example builds.
+// Writes what is generated from code: figures, the example builds, the schemas of the messages.
 import { mkdirSync, writeFileSync } from 'node:fs';
+import { messageSchemas } from './messageSchemas.mjs';
 import { root } from './steps.mjs';
 import {
+  demoBuilds,
   figuresDocument,
-  lantern,
   sampleCatalogue,
   toBuildFile,
 } from '../packages/core/dist/index.js';
 
 mkdirSync(`${root}/docs`, { recursive: true });
 mkdirSync(`${root}/examples`, { recursive: true });
+mkdirSync(`${root}/apps/server/openapi`, { recursive: true });
 writeFileSync(`${root}/docs/figures.md`, figuresDocument());
-writeFileSync(
-  `${root}/examples/lantern.build.json`,
-  `${JSON.stringify(toBuildFile(lantern, sampleCatalogue), null, 2)}\n`,
-);
+for (const { id, document } of demoBuilds) {
+  writeFileSync(
+    `${root}/examples/${id}.build.json`,
+    `${JSON.stringify(toBuildFile(document, sampleCatalogue), null, 2)}\n`,
+  );
+}
+writeFileSync(`${root}/apps/server/openapi/schemas.json`, messageSchemas());

@@ -6,21 +6,40 @@ import { CatalogueController } from './catalogue/catalogue.controller.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
 import { ExportsController } from './exports/exports.controller.ts';
 import { HealthController } from './health/health.controller.ts';
-import type { Database } from './storage/database.ts';
+import { BuildStarter } from './builds/buildStarter.ts';
+import { DemoController } from './builds/demo.controller.ts';
+import { CatalogueKeeper } from './catalogue/catalogueKeeper.ts';
+import { LiveController } from './live/live.controller.ts';
+import { LiveEvents } from './live/liveEvents.ts';
+import { SnapshotsController } from './storage/snapshots.controller.ts';
+import { Snapshots } from './storage/snapshots.ts';
+import type { OpenDatabase } from './storage/database.ts';
 import { DATABASE } from './storage/token.ts';
 
 /** The server's parts on one open database. */
 @Module({})
 export class AppModule {
-  static on(database: Database): DynamicModule {
+  static on(open: OpenDatabase, dataFolder: string): DynamicModule {
     return {
       module: AppModule,
-      controllers: [BuildsController, ExportsController, CatalogueController, HealthController],
+      controllers: [
+        BuildsController,
+        DemoController,
+        ExportsController,
+        CatalogueController,
+        SnapshotsController,
+        LiveController,
+        HealthController,
+      ],
       providers: [
-        { provide: DATABASE, useValue: database },
+        { provide: DATABASE, useValue: open.database },
+        { provide: Snapshots, useValue: new Snapshots(open.sqlite, dataFolder) },
+        LiveEvents,
         CatalogueStore,
         BuildStore,
         BuildEditor,
+        BuildStarter,
+        CatalogueKeeper,
       ],
     };
   }

@@ -10,8 +10,10 @@ import { BuildStore } from './builds/buildStore.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
 import type { ServerConfig } from './config.ts';
 import { ErrorFilter } from './errorFilter.ts';
+import { serveOpenApi } from './openapi/serveOpenApi.ts';
 import { seedDemo } from './seed/seedDemo.ts';
 import { type OpenDatabase, openDatabase } from './storage/database.ts';
+import { Snapshots } from './storage/snapshots.ts';
 
 export interface Server {
   readonly app: NestExpressApplication;
@@ -38,10 +40,13 @@ export async function createServer(
   config: Pick<ServerConfig, 'dataFolder' | 'webFolder'>,
 ): Promise<Server> {
   const open: OpenDatabase = openDatabase(config.dataFolder);
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.on(open.database), {
-    bodyParser: false,
-    logger: ['error', 'warn'],
-  });
+  const app = await NestFactory.create<NestExpressApplication>(
+    AppModule.on(open, config.dataFolder),
+    {
+      bodyParser: false,
+      logger: ['error', 'warn'],
+    },
+  );
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -61,12 +66,15 @@ export async function createServer(
   app.use(express.json({ limit: MOST_BYTES + 1024 }));
   app.use(express.text({ type: 'text/plain', limit: MOST_BYTES + 1024 }));
   app.useGlobalFilters(new ErrorFilter());
+  serveOpenApi(app);
   serveWeb(app, config.webFolder);
   await app.init();
   seedDemo(app.get(BuildStore), app.get(CatalogueStore));
+  app.get(Snapshots).start();
   return {
     app,
     close: async () => {
+      await app.get(Snapshots).stop();
       await app.close();
       open.close();
     },

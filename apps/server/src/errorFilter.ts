@@ -8,6 +8,7 @@ import {
   Logger,
 } from '@nestjs/common';
 import type { Response } from 'express';
+import { storageTrouble } from './storage/storageTrouble.ts';
 import { RefusedRequest, badInput, notFound } from './errors.ts';
 
 interface BodyError {
@@ -50,6 +51,11 @@ export class ErrorFilter implements ExceptionFilter {
           message: `the request is not valid JSON: ${String(body.message).slice(0, 200)}`,
         },
       ]);
+    }
+    const storage = storageTrouble(error);
+    if (storage) {
+      this.logger.warn(`${storage.code}: ${storage.message}`);
+      return new RefusedRequest(storage.status, { code: 'storage', message: storage.message });
     }
     if (status === 404) return notFound('there is nothing here');
     if (status !== undefined && status >= 400 && status < 500) {

@@ -19,8 +19,17 @@ import {
 } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
-import { RefusedRequest, badInput } from '../errors.ts';
+import { RefusedRequest, badInput, notFound } from '../errors.ts';
+import { LiveEvents } from '../live/liveEvents.ts';
 import { BuildStore, type NewRevision } from './buildStore.ts';
+
+/** Who changes a build, from which revision, and how the history calls it. */
+export interface Change {
+  readonly baseRevision: number;
+  readonly author: string;
+  readonly editId?: string | undefined;
+  readonly words?: string;
+}
 
 /** Checks edits, applies them and keeps them as revisions. */
 @Injectable()
@@ -28,24 +37,26 @@ export class BuildEditor {
   constructor(
     @Inject(BuildStore) private readonly store: BuildStore,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
+    @Inject(LiveEvents) private readonly live: LiveEvents,
   ) {}
 
   /** Runs a command on the revision it started from. 400 when refused, 409 when stale. */
-  edit(id: string, baseRevision: number, command: unknown, author: string): BuildReply {
+  edit(id: string, change: Change, command: unknown): BuildReply {
     const issues = commandIssues(command);
     if (issues.length > 0) throw badInput(issues);
     const current = this.store.read(id);
+    if (this.isDone(id, change)) return current;
     const known = command as BuildCommand;
-    if (current.revision !== baseRevision) {
-      throw this.conflict(current, baseRevision, known);
+    if (current.revision !== change.baseRevision) {
+      throw this.conflict(current, change.baseRevision, known);
     }
-    return this.commit(current, known, author, []);
+    return this.commit(current, known, change, []);
   }
 
   private commit(
     current: BuildReply,
     command: BuildCommand,
-    author: string,
+    change: Change,
     items: readonly CatalogueItem[],
   ): BuildReply {
     const catalogue = { items: [...items, ...this.catalogue.all().items] };
@@ -59,17 +70,21 @@ export class BuildEditor {
     return this.append(current, applied.document, items, {
       kind: 'edit',
       target: null,
-      author,
-      words: describeCommand(command),
+      author: change.author,
+      words: change.words ?? describeCommand(command),
       command,
       patch: applied.patch,
+      editId: change.editId,
     });
   }
 
   /** Takes back the newest edit, or puts back the newest one taken back. */
-  step(id: string, baseRevision: number, direction: 'undo' | 'redo', author: string): BuildReply {
+  step(id: string, change: Change, direction: 'undo' | 'redo'): BuildReply {
     const current = this.store.read(id);
-    if (current.revision !== baseRevision) throw this.conflict(current, baseRevision, null);
+    if (this.isDone(id, change)) return current;
+    if (current.revision !== change.baseRevision) {
+      throw this.conflict(current, change.baseRevision, null);
+    }
     const target = this.store.nextStep(id, direction);
     if (target === undefined) {
       throw new RefusedRequest(400, {
@@ -85,11 +100,29 @@ export class BuildEditor {
     return this.append(current, document, [], {
       kind: direction,
       target,
-      author,
+      author: change.author,
       words: `${direction === 'undo' ? 'Undo' : 'Redo'}: ${revision.words}`,
       command: null,
       patch,
+      editId: change.editId,
     });
+  }
+
+  /** Makes a build what it was at an earlier revision; one edit that can be undone. */
+  goBack(id: string, change: Change, revision: number): BuildReply {
+    const document = this.store.documentAt(id, revision);
+    if (!document) throw notFound(`there is no revision ${revision}`);
+    const words = change.words ?? `Go back to revision ${revision}`;
+    return this.replace(id, { ...change, words }, document);
+  }
+
+  /** Puts a whole document in the place of a build's; one edit that can be undone. */
+  replace(id: string, change: Change, document: BuildDocument): BuildReply {
+    return this.edit(id, change, { name: 'replace-document', document });
+  }
+
+  private isDone(id: string, change: Change): boolean {
+    return change.editId !== undefined && this.store.knows(id, change.editId);
   }
 
   /** What importing a file over a build would change; nothing is written. */
@@ -104,23 +137,33 @@ export class BuildEditor {
   }
 
   /** Imports a file over a build as one edit that can be undone. */
-  importOver(id: string, baseRevision: number, text: string, author: string): BuildReply {
+  importOver(id: string, change: Change, text: string): BuildReply {
     const current = this.store.read(id);
     const read = this.readFile(text);
     const command: BuildCommand = { name: 'replace-document', document: read.document };
-    if (current.revision !== baseRevision) throw this.conflict(current, baseRevision, command);
-    return this.commit(current, command, author, read.newItems);
+    if (current.revision !== change.baseRevision) {
+      throw this.conflict(current, change.baseRevision, command);
+    }
+    return this.commit(current, command, change, read.newItems);
   }
 
   /** Imports a file as a new build. */
   importNew(text: string, author: string): BuildReply {
     const read = this.readFile(text);
-    return this.store.create({
+    return this.create({
       document: read.document,
       author,
       words: `Import ${read.document.name}`,
       items: read.newItems,
     });
+  }
+
+  /** Keeps a new build and tells other windows. */
+  create(input: Parameters<BuildStore['create']>[0]): BuildReply {
+    this.refuseWrong(input.document, { items: [...input.items, ...this.catalogue.all().items] });
+    const created = this.store.create(input);
+    this.live.tell({ type: 'builds' });
+    return created;
   }
 
   private readFile(text: string): { document: BuildDocument; newItems: CatalogueItem[] } {
@@ -150,6 +193,9 @@ export class BuildEditor {
     if (!written) {
       throw this.conflict(this.store.read(current.id), current.revision, revision.command);
     }
+    const { id, revision: number } = written;
+    const { author, words } = revision;
+    this.live.tell({ type: 'build', id, revision: number, author, words });
     return written;
   }
 

@@ -7,6 +7,7 @@ import {
   applyPatch,
   hashOf,
   invertPatch,
+  storedDocument,
 } from '@brookrain/core';
 import type { BuildReply, BuildSummary, RevisionReply } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
@@ -29,6 +30,7 @@ export interface NewRevision {
   readonly words: string;
   readonly command: BuildCommand | null;
   readonly patch: Patch;
+  readonly editId?: string | undefined;
 }
 
 /** Builds and their revisions in SQLite. */
@@ -52,6 +54,7 @@ export class BuildStore {
         revision: builds.revision,
         updatedAt: builds.updatedAt,
         demo: builds.demo,
+        archived: builds.archived,
       })
       .from(builds)
       .orderBy(asc(builds.name))
@@ -83,7 +86,7 @@ export class BuildStore {
     return {
       id,
       revision: row.revision,
-      document: JSON.parse(row.document) as BuildDocument,
+      document: storedDocument(JSON.parse(row.document)),
       undo: wordsOf(undo.at(-1)),
       redo: wordsOf(redo.at(-1)),
       updatedAt: row.updatedAt,
@@ -105,6 +108,43 @@ export class BuildStore {
       .where(eq(buildRevisions.buildId, id))
       .orderBy(desc(buildRevisions.number))
       .all();
+  }
+
+  /** True when an edit with this id was already made on a build. */
+  knows(id: string, editId: string): boolean {
+    const known = this.database
+      .select({ number: buildRevisions.number })
+      .from(buildRevisions)
+      .where(and(eq(buildRevisions.buildId, id), eq(buildRevisions.editId, editId)))
+      .get();
+    return known !== undefined;
+  }
+
+  has(id: string): boolean {
+    return this.database.select({ id: builds.id }).from(builds).where(eq(builds.id, id)).get()
+      ? true
+      : false;
+  }
+
+  /** Puts a build away or takes it out again. */
+  archive(id: string, archived: boolean): void {
+    this.row(id);
+    this.database.update(builds).set({ archived }).where(eq(builds.id, id)).run();
+  }
+
+  /** Newest documents of all builds. */
+  documents(): { id: string; name: string; archived: boolean; document: BuildDocument }[] {
+    return this.database
+      .select()
+      .from(builds)
+      .orderBy(asc(builds.name))
+      .all()
+      .map(({ id, name, archived, document }) => ({
+        id,
+        name,
+        archived,
+        document: storedDocument(JSON.parse(document)),
+      }));
   }
 
   /** Revisions after one, oldest first. */
@@ -147,7 +187,7 @@ export class BuildStore {
   documentAt(id: string, number: number): BuildDocument | null {
     const row = this.row(id);
     if (number < 1 || number > row.revision) return null;
-    const now = JSON.parse(row.document) as BuildDocument;
+    const now = storedDocument(JSON.parse(row.document));
     return this.since(id, number)
       .reverse()
       .reduce((doc, r) => applyPatch(doc, invertPatch(JSON.parse(r.patch) as Patch)), now);
@@ -235,6 +275,7 @@ export class BuildStore {
             command: revision.command ? JSON.stringify(revision.command) : null,
             patch: JSON.stringify(revision.patch),
             hash: hashOf(document),
+            editId: revision.editId ?? null,
           })
           .run();
         transaction

@@ -1,10 +1,17 @@
 import { type BuildFile, toBuildFile } from '@brookrain/core';
 import {
+  ArchiveMessage,
   type BuildReply,
   type BuildSummary,
+  type ChangeMessage,
+  CopyMessage,
   EditMessage,
+  GoBackMessage,
   type ImportPreview,
+  type RevisionDocumentReply,
   type RevisionReply,
+  StartMessage,
+  type StartReply,
   StepMessage,
 } from '@brookrain/contract';
 import {
@@ -18,92 +25,190 @@ import {
   Post,
   Query,
 } from '@nestjs/common';
+import { ApiConsumes, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
-import { badInput } from '../errors.ts';
+import { NOBODY, textBody, wholeNumber } from '../requests.ts';
 import { ModelPipe } from '../modelPipe.ts';
-import { BuildEditor } from './buildEditor.ts';
+import { MayBeMissing, MayConflict, Replies, Takes, TakesText } from '../openapi/replies.ts';
+import { BuildEditor, type Change } from './buildEditor.ts';
+import { BuildStarter } from './buildStarter.ts';
 import { BuildStore } from './buildStore.ts';
 
-const NOBODY = 'workshop';
+const changeOf = (message: ChangeMessage): Change => ({
+  baseRevision: message.baseRevision,
+  author: message.author ?? NOBODY,
+  editId: message.editId,
+});
 
+@ApiTags('builds')
 @Controller('api/builds')
 export class BuildsController {
   constructor(
     @Inject(BuildStore) private readonly store: BuildStore,
     @Inject(BuildEditor) private readonly editor: BuildEditor,
+    @Inject(BuildStarter) private readonly starter: BuildStarter,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
   ) {}
 
   @Get()
+  @ApiOperation({ summary: 'All builds, put away or not' })
+  @Replies(200, 'BuildSummary', 'The builds by name', true)
   list(): BuildSummary[] {
     return this.store.list();
   }
 
+  @Post('start')
+  @ApiOperation({ summary: 'Start a build from the answers of the guided start' })
+  @Takes('StartMessage', 'The answers')
+  @Replies(201, 'StartReply', 'The new build and what was proposed for it')
+  start(@Body(new ModelPipe(StartMessage)) message: StartMessage): StartReply {
+    return this.starter.start(message);
+  }
+
+  /** The file is the body as text, so that its own errors can be told with their place. */
+  @Post('import')
+  @ApiOperation({ summary: 'Import a build file as a new build' })
+  @ApiConsumes('text/plain')
+  @TakesText('The build file')
+  @Replies(201, 'BuildReply', 'The new build')
+  importNew(@Body() text: unknown): BuildReply {
+    return this.editor.importNew(textBody(text), NOBODY);
+  }
+
   @Get(':id')
+  @ApiOperation({ summary: 'One build as it stands' })
+  @Replies(200, 'BuildReply', 'The build')
+  @MayBeMissing()
   read(@Param('id') id: string): BuildReply {
     return this.store.read(id);
   }
 
+  @Post(':id/copy')
+  @ApiOperation({ summary: 'Copy a build, or branch off from one of its revisions' })
+  @Takes('CopyMessage', 'Name of the copy, and the revision to branch off from')
+  @Replies(201, 'BuildReply', 'The new build')
+  @MayBeMissing()
+  copy(
+    @Param('id') id: string,
+    @Body(new ModelPipe(CopyMessage)) message: CopyMessage,
+  ): BuildReply {
+    return this.starter.copy(id, message);
+  }
+
+  @Post(':id/archive')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Put a build away, or take it out again' })
+  @Takes('ArchiveMessage', 'Whether it is put away')
+  @Replies(200, 'BuildReply', 'The build')
+  @MayBeMissing()
+  archive(
+    @Param('id') id: string,
+    @Body(new ModelPipe(ArchiveMessage)) message: ArchiveMessage,
+  ): BuildReply {
+    return this.starter.archive(id, message.archived);
+  }
+
   @Get(':id/revisions')
+  @ApiOperation({ summary: 'The history of a build, newest first' })
+  @Replies(200, 'RevisionReply', 'The revisions', true)
+  @MayBeMissing()
   revisions(@Param('id') id: string): RevisionReply[] {
     return this.store.revisions(id);
   }
 
+  @Get(':id/revisions/:number')
+  @ApiOperation({ summary: 'The document of a build as it was at a revision' })
+  @Replies(200, 'RevisionDocumentReply', 'The document')
+  @MayBeMissing()
+  revision(@Param('id') id: string, @Param('number') number: string): RevisionDocumentReply {
+    return this.starter.revision(id, wholeNumber(number, 'number'));
+  }
+
+  @Post(':id/go-back')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'Make a build what it was at an earlier revision' })
+  @Takes('GoBackMessage', 'The revision to go back to')
+  @Replies(200, 'BuildReply', 'The build')
+  @MayBeMissing()
+  @MayConflict()
+  goBack(
+    @Param('id') id: string,
+    @Body(new ModelPipe(GoBackMessage)) message: GoBackMessage,
+  ): BuildReply {
+    return this.editor.goBack(id, changeOf(message), message.revision);
+  }
+
   @Get(':id/build.json')
   @Header('content-type', 'application/json; charset=utf-8')
+  @ApiOperation({ summary: 'A build as a file, with the catalogue items it uses' })
+  @Replies(200, 'BuildFile', 'The file')
+  @MayBeMissing()
   file(@Param('id') id: string): BuildFile {
     return toBuildFile(this.store.read(id).document, this.catalogue.all());
   }
 
   @Post(':id/commands')
   @HttpCode(200)
+  @ApiOperation({ summary: 'Make one edit' })
+  @Takes('EditMessage', 'The command and the revision it started from')
+  @Replies(200, 'BuildReply', 'The build with the edit made')
+  @MayBeMissing()
+  @MayConflict()
   edit(
     @Param('id') id: string,
     @Body(new ModelPipe(EditMessage)) message: EditMessage,
   ): BuildReply {
-    return this.editor.edit(id, message.baseRevision, message.command, message.author ?? NOBODY);
+    return this.editor.edit(id, changeOf(message), message.command);
   }
 
   @Post(':id/undo')
   @HttpCode(200)
+  @ApiOperation({ summary: 'Take back the newest edit' })
+  @Takes('StepMessage', 'The revision the person saw')
+  @Replies(200, 'BuildReply', 'The build with the edit taken back')
+  @MayBeMissing()
+  @MayConflict()
   undo(@Param('id') id: string, @Body(new ModelPipe(StepMessage)) m: StepMessage): BuildReply {
-    return this.editor.step(id, m.baseRevision, 'undo', m.author ?? NOBODY);
+    return this.editor.step(id, changeOf(m), 'undo');
   }
 
   @Post(':id/redo')
   @HttpCode(200)
+  @ApiOperation({ summary: 'Put back the newest edit that was taken back' })
+  @Takes('StepMessage', 'The revision the person saw')
+  @Replies(200, 'BuildReply', 'The build with the edit put back')
+  @MayBeMissing()
+  @MayConflict()
   redo(@Param('id') id: string, @Body(new ModelPipe(StepMessage)) m: StepMessage): BuildReply {
-    return this.editor.step(id, m.baseRevision, 'redo', m.author ?? NOBODY);
-  }
-
-  /** The file is the body as text, so that its own errors can be told with their place. */
-  @Post('import')
-  importNew(@Body() text: unknown): BuildReply {
-    return this.editor.importNew(asText(text), NOBODY);
+    return this.editor.step(id, changeOf(m), 'redo');
   }
 
   @Post(':id/import/preview')
   @HttpCode(200)
+  @ApiOperation({ summary: 'What importing a file over a build would change' })
+  @ApiConsumes('text/plain')
+  @TakesText('The build file')
+  @Replies(200, 'ImportPreview', 'The changes; nothing is written')
+  @MayBeMissing()
   preview(@Param('id') id: string, @Body() text: unknown): ImportPreview {
-    return this.editor.preview(id, asText(text));
+    return this.editor.preview(id, textBody(text));
   }
 
   @Post(':id/import')
   @HttpCode(200)
+  @ApiOperation({ summary: 'Import a file over a build, as one edit' })
+  @ApiConsumes('text/plain')
+  @ApiQuery({ name: 'baseRevision', description: 'The revision the person saw', type: Number })
+  @TakesText('The build file')
+  @Replies(200, 'BuildReply', 'The build')
+  @MayBeMissing()
+  @MayConflict()
   importOver(
     @Param('id') id: string,
     @Query('baseRevision') baseRevision: string,
     @Body() text: unknown,
   ): BuildReply {
-    const base = Number(baseRevision);
-    if (!Number.isInteger(base) || base < 1) {
-      throw badInput([{ path: 'baseRevision', message: 'must be a whole number' }]);
-    }
-    return this.editor.importOver(id, base, asText(text), NOBODY);
+    const base = wholeNumber(baseRevision, 'baseRevision');
+    return this.editor.importOver(id, { baseRevision: base, author: NOBODY }, textBody(text));
   }
-}
-
-function asText(body: unknown): string {
-  if (typeof body === 'string') return body;
-  throw badInput([{ path: '', message: 'send the file as text/plain' }]);
 }

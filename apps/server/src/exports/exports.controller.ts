@@ -1,15 +1,25 @@
-import { type Evaluation, type UnitSystem, evaluate, partsList, wireList } from '@brookrain/core';
+import {
+  type Evaluation,
+  type UnitSystem,
+  evaluate,
+  partsList,
+  unitSystems,
+  wireList,
+} from '@brookrain/core';
 import type { BuildReply } from '@brookrain/contract';
 import { Controller, Get, Header, Inject, Param, Query, Res, StreamableFile } from '@nestjs/common';
+import { ApiOperation, ApiProduces, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { BuildStore } from '../builds/buildStore.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
+import { MayBeMissing, Replies } from '../openapi/replies.ts';
 import { csvText } from './csvText.ts';
 import { SheetPage } from './sheetPage.ts';
 import { writeWorkSheet } from './workSheet.ts';
 
 const fileName = (name: string): string => name.replace(/[^\w-]+/g, '-').toLowerCase() || 'build';
 
+@ApiTags('exports')
 @Controller('api/builds/:id')
 export class ExportsController {
   constructor(
@@ -30,6 +40,10 @@ export class ExportsController {
   }
 
   @Get('parts.csv')
+  @ApiOperation({ summary: 'Parts list of a build as CSV' })
+  @ApiProduces('text/csv')
+  @Replies(200, 'Text', 'One line per part')
+  @MayBeMissing()
   @Header('content-type', 'text/csv; charset=utf-8')
   parts(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
     const { build, evaluation } = this.evaluated(id);
@@ -38,6 +52,10 @@ export class ExportsController {
   }
 
   @Get('wires.csv')
+  @ApiOperation({ summary: 'Wire list of a build as CSV' })
+  @ApiProduces('text/csv')
+  @Replies(200, 'Text', 'One line per wire')
+  @MayBeMissing()
   @Header('content-type', 'text/csv; charset=utf-8')
   wires(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
     const { build, evaluation } = this.evaluated(id);
@@ -46,6 +64,16 @@ export class ExportsController {
   }
 
   @Get('work-sheet.pdf')
+  @ApiOperation({ summary: 'Work sheet of a build as PDF' })
+  @ApiQuery({
+    name: 'units',
+    required: false,
+    enum: unitSystems,
+    description: 'Units of the sheet',
+  })
+  @ApiProduces('application/pdf')
+  @Replies(200, 'Text', 'The document')
+  @MayBeMissing()
   @Header('content-type', 'application/pdf')
   async workSheet(
     @Param('id') id: string,
@@ -53,7 +81,8 @@ export class ExportsController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
     const { build, evaluation } = this.evaluated(id);
-    const system: UnitSystem = units === 'us' ? 'us' : 'metric';
+    const system: UnitSystem =
+      unitSystems.find((s) => s === units) ?? build.document.displayUnits ?? 'metric';
     const sheet = new SheetPage({
       title: `${build.document.name}: fuel and pump circuit`,
       footer: `Brookrain · ${build.document.name} · revision ${build.revision}`,

@@ -10,8 +10,13 @@ export type Database = BetterSQLite3Database<typeof schema>;
 
 export interface OpenDatabase {
   readonly database: Database;
+  /** the driver's own handle, for snapshots */
+  readonly sqlite: Sqlite.Database;
   readonly close: () => void;
 }
+
+/** Name of the one file that holds everything. */
+export const DATABASE_FILE = 'brookrain.db';
 
 const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
 
@@ -21,12 +26,13 @@ const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.u
  */
 export function openDatabase(dataFolder: string): OpenDatabase {
   mkdirSync(dataFolder, { recursive: true });
-  const sqlite = new Sqlite(join(dataFolder, 'brookrain.db'));
+  const sqlite = new Sqlite(join(dataFolder, DATABASE_FILE));
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('synchronous = FULL');
   sqlite.pragma('foreign_keys = ON');
-  sqlite.pragma('busy_timeout = 5000');
+  // Another program that holds the file is waited for shortly; then the request is refused.
+  sqlite.pragma('busy_timeout = 2000');
   const database = drizzle(sqlite, { schema });
   migrate(database, { migrationsFolder });
-  return { database, close: () => sqlite.close() };
+  return { database, sqlite, close: () => sqlite.close() };
 }

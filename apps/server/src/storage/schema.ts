@@ -1,4 +1,11 @@
-import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import {
+  index,
+  integer,
+  primaryKey,
+  sqliteTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/sqlite-core';
 
 /** A build as it stands: its newest document and revision. */
 export const builds = sqliteTable('builds', {
@@ -8,6 +15,7 @@ export const builds = sqliteTable('builds', {
   revision: integer('revision').notNull(),
   document: text('document').notNull(),
   demo: integer('demo', { mode: 'boolean' }).notNull().default(false),
+  archived: integer('archived', { mode: 'boolean' }).notNull().default(false),
   updatedAt: text('updated_at').notNull(),
 });
 
@@ -28,8 +36,13 @@ export const buildRevisions = sqliteTable(
     command: text('command'),
     patch: text('patch').notNull(),
     hash: text('hash').notNull(),
+    /** given by the sender, so that an edit sent twice is made once */
+    editId: text('edit_id'),
   },
-  (table) => [primaryKey({ columns: [table.buildId, table.number] })],
+  (table) => [
+    primaryKey({ columns: [table.buildId, table.number] }),
+    uniqueIndex('build_revisions_edit').on(table.buildId, table.editId),
+  ],
 );
 
 /** Immutable revisions of catalogue items. */

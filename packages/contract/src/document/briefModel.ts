@@ -29,6 +29,18 @@ export class EfficiencyPointModel implements CurvePoint {
   value: Quantity;
 }
 
+/** Bounds of the brief that the guided start asks under too. */
+export const briefRules = {
+  displacement: {
+    min: 0.02e-3,
+    max: 30e-3,
+    message: 'displacement must be above zero, from 0.02 L to 30 L, for example 2.4 L or 146 ci',
+  },
+  power: { min: 500, max: 2e6, message: 'power must be above zero, from 0.5 kW to 2 000 kW' },
+  speed: { min: 1, max: 500, message: 'speed must be from 60 to 30 000 rpm' },
+  boost: { min: 0, max: 5e5, message: 'boost must be between 0 and 5 bar above ambient' },
+} as const;
+
 export class BoostPointModel implements CurvePoint {
   @QuantityOf('rotation', { min: 0, max: 500, message: 'speed must be between 0 and 30 000 rpm' })
   speed: Quantity;
@@ -56,11 +68,7 @@ export class BriefModel implements Brief {
   @IsIn(aspirations)
   aspiration: Aspiration;
 
-  @QuantityOf('volume', {
-    min: 0.02e-3,
-    max: 30e-3,
-    message: 'displacement must be above zero, from 0.02 L to 30 L, for example 2.4 L or 146 ci',
-  })
+  @QuantityOf('volume', briefRules.displacement)
   displacement: Quantity;
 
   @IsInt({ message: 'cylinders must be a whole number' })
@@ -68,32 +76,24 @@ export class BriefModel implements Brief {
   @Max(16, { message: 'at most 16 cylinders' })
   cylinders: number;
 
-  @QuantityOf('power', {
-    min: 500,
-    max: 2e6,
-    message: 'power must be above zero, from 0.5 kW to 2 000 kW',
-  })
+  @QuantityOf('power', briefRules.power)
   power: Quantity;
 
-  @QuantityOf('rotation', { min: 1, max: 500, message: 'speed must be from 60 to 30 000 rpm' })
+  @QuantityOf('rotation', briefRules.speed)
   @SpeedAbove('idleSpeed', { message: 'the power speed must be above idle' })
   powerSpeed: Quantity;
 
   @QuantityOf('rotation', { min: 3, max: 100, message: 'idle must be from 180 to 6 000 rpm' })
   idleSpeed: Quantity;
 
-  @QuantityOf('rotation', { min: 1, max: 500, message: 'speed must be from 60 to 30 000 rpm' })
+  @QuantityOf('rotation', briefRules.speed)
   @SpeedAbove('powerSpeed', {
     orEqual: true,
     message: 'the limiter must not be below the power speed',
   })
   limiterSpeed: Quantity;
 
-  @QuantityOf('pressure', {
-    min: 0,
-    max: 5e5,
-    message: 'boost must be between 0 and 5 bar above ambient',
-  })
+  @QuantityOf('pressure', briefRules.boost)
   boost: Quantity;
 
   @QuantityOf('pressure', {

@@ -5,7 +5,6 @@ import {
   IsIn,
   IsInt,
   IsObject,
-  IsOptional,
   IsString,
   Length,
   MaxLength,
@@ -179,30 +178,3 @@ export const commandModels = {
   'use-revision': UseRevisionModel,
   'replace-document': ReplaceDocumentModel,
 } satisfies Record<string, new () => object>;
-
-/** An edit with the revision it started from. */
-export class EditMessage {
-  @IsInt({ message: 'baseRevision must be the revision the edit started from' })
-  @Min(1)
-  baseRevision: number;
-
-  @IsOptional()
-  @IsString()
-  @MaxLength(60)
-  author?: string;
-
-  @IsObject({ message: 'command must be an object' })
-  command: object;
-}
-
-/** Undo or redo, with the revision the person saw. */
-export class StepMessage {
-  @IsInt()
-  @Min(1)
-  baseRevision: number;
-
-  @IsOptional()
-  @IsString()
-  @MaxLength(60)
-  author?: string;
-}

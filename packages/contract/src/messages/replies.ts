@@ -1,15 +1,20 @@
 import type { BuildDocument, BuildCommand, Catalogue, CatalogueItem, Patch } from '@brookrain/core';
 import type { Issue } from '../issue.ts';
 
+/** A build in the list. */
 export interface BuildSummary {
   readonly id: string;
   readonly name: string;
   readonly description: string;
   readonly revision: number;
   readonly updatedAt: string;
+  /** shipped with the program; can be reset */
   readonly demo: boolean;
+  /** put away */
+  readonly archived: boolean;
 }
 
+/** A build as it stands. */
 export interface BuildReply {
   readonly id: string;
   readonly revision: number;
@@ -20,6 +25,7 @@ export interface BuildReply {
   readonly updatedAt: string;
 }
 
+/** One accepted change of a build. */
 export interface RevisionReply {
   readonly number: number;
   readonly kind: 'create' | 'edit' | 'undo' | 'redo';
@@ -46,12 +52,14 @@ export interface ConflictReply {
   }[];
 }
 
+/** Why a request was not done. */
 export interface ErrorReply {
-  readonly code: 'bad-input' | 'not-found' | 'not-solvable' | 'too-large' | 'internal';
+  readonly code: 'bad-input' | 'not-found' | 'not-solvable' | 'too-large' | 'storage' | 'internal';
   readonly message: string;
   readonly issues?: readonly Issue[];
 }
 
+/** What a file would change. */
 export interface ImportPreview {
   readonly name: string;
   /** new catalogue items the file brings */
@@ -63,12 +71,79 @@ export interface ImportPreview {
   }[];
 }
 
+/** The whole catalogue, every revision. */
 export interface CatalogueReply extends Catalogue {
   readonly items: readonly CatalogueItem[];
 }
 
+/** That the server is up. */
 export interface HealthReply {
   readonly status: 'ok';
   readonly version: string;
   readonly builds: number;
 }
+
+/** A revision with the document as it was then. */
+export interface RevisionDocumentReply {
+  readonly number: number;
+  readonly document: BuildDocument;
+}
+
+/** A build made by the guided start, with what was proposed for it. */
+export interface StartReply {
+  readonly build: BuildReply;
+  readonly proposed: readonly string[];
+}
+
+/** A catalogue item as it was kept. */
+export interface KeptItemReply {
+  readonly item: CatalogueItem;
+  /** false when the same data were there already */
+  readonly isNew: boolean;
+}
+
+/** What an import of items kept. */
+export interface ImportItemsReply {
+  readonly kept: readonly CatalogueItem[];
+  /** items whose data were there already */
+  readonly unchanged: number;
+}
+
+/** Builds that use an item, with the revision each of them uses. */
+export interface WhereUsedReply {
+  readonly uses: readonly {
+    readonly buildId: string;
+    readonly name: string;
+    readonly revision: number;
+    readonly archived: boolean;
+  }[];
+}
+
+/** One snapshot of the data folder. */
+export interface SnapshotReply {
+  readonly file: string;
+  /** ISO 8601 */
+  readonly time: string;
+  readonly bytes: number;
+}
+
+/** Snapshots, newest first, with where they are and how one is put back. */
+export interface SnapshotsReply {
+  readonly folder: string;
+  readonly restoreCommand: string;
+  readonly snapshots: readonly SnapshotReply[];
+}
+
+/** What other open windows are told. */
+export type LiveEvent =
+  | {
+      readonly type: 'build';
+      readonly id: string;
+      readonly revision: number;
+      readonly author: string;
+      readonly words: string;
+    }
+  | { readonly type: 'builds' }
+  | { readonly type: 'catalogue' }
+  /** sent on connecting and every few seconds, so that a lost connection is noticed */
+  | { readonly type: 'alive' };

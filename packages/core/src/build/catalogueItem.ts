@@ -16,12 +16,14 @@ export interface PumpCurve {
   readonly voltage: number;
   readonly points: readonly PumpCurvePoint[];
 }
+/** A point of a pump curve: flow m³/s, pressure rise Pa, current A. */
 export interface PumpCurvePoint {
   readonly flow: number;
   readonly pressure: number;
   readonly current: number;
 }
 
+/** A pump: curves at several voltages and what its inlet needs. */
 export interface PumpItem extends ItemBase {
   readonly category: 'pump';
   readonly mounting: 'in-tank' | 'external';
@@ -39,6 +41,7 @@ export interface PumpItem extends ItemBase {
   readonly wireAreaMax: number;
 }
 
+/** An injector: rated flow with its test fluid and pressure, dead times, coil. */
 export interface InjectorItem extends ItemBase {
   readonly category: 'injector';
   /** rated volume flow m³/s at ratedPressure Pa with a fluid of ratedDensity kg/m³ */
@@ -58,8 +61,10 @@ export interface InjectorItem extends ItemBase {
 }
 
 export const hoseServices = ['fuel', 'low-pressure', 'immersed', 'hydraulic'] as const;
+/** What a hose is made for. */
 export type HoseService = (typeof hoseServices)[number];
 
+/** Hose or hardline by the metre; lengths in m, pressures in Pa. */
 export interface HoseItem extends ItemBase {
   readonly category: 'hose';
   readonly bore: number;
@@ -73,6 +78,7 @@ export interface HoseItem extends ItemBase {
   readonly service?: HoseService;
 }
 
+/** A fitting: bore m and loss coefficient on that bore. */
 export interface FittingItem extends ItemBase {
   readonly category: 'fitting';
   readonly bore: number;
@@ -85,6 +91,7 @@ export interface FilterPoint {
   readonly flow: number;
   readonly pressureDrop: number;
 }
+/** A filter: data-sheet points with their test fluid. */
 export interface FilterItem extends ItemBase {
   readonly category: 'filter';
   readonly fineness: number;
@@ -96,6 +103,7 @@ export interface FilterItem extends ItemBase {
   readonly pressureRating: number;
 }
 
+/** A return regulator: range, slope and opening. */
 export interface RegulatorItem extends ItemBase {
   readonly category: 'regulator';
   readonly setMin: number;
@@ -153,6 +161,7 @@ export interface SmallPartItem extends ItemBase {
   readonly diameterMax: number;
 }
 
+/** A battery: open-circuit voltage V and internal resistance Ω. */
 export interface BatteryItem extends ItemBase {
   readonly category: 'battery';
   readonly openCircuitVoltage: number;
@@ -167,6 +176,7 @@ export interface FuseBandPoint {
   readonly fastest: number;
   readonly slowest: number;
 }
+/** A fuse: rating A and band of opening times. */
 export interface FuseItem extends ItemBase {
   readonly category: 'fuse';
   readonly style: 'blade' | 'bolt';
@@ -176,6 +186,7 @@ export interface FuseItem extends ItemBase {
   readonly wireAreaMax: number;
 }
 
+/** A relay: contact rating A, contact and coil resistance Ω. */
 export interface RelayItem extends ItemBase {
   readonly category: 'relay';
   readonly contactRating: number;
@@ -185,6 +196,7 @@ export interface RelayItem extends ItemBase {
   readonly wireAreaMax: number;
 }
 
+/** A wire size. */
 export interface WireItem extends ItemBase {
   readonly category: 'wire';
   readonly system: 'metric' | 'awg';
@@ -197,6 +209,7 @@ export interface WireItem extends ItemBase {
   readonly insulation: 'cross-linked' | 'pvc';
 }
 
+/** What an ECU offers the fuel system. */
 export interface EcuItem extends ItemBase {
   readonly category: 'ecu';
   readonly pumpPin: string;
@@ -208,6 +221,7 @@ export interface EcuItem extends ItemBase {
   readonly wireAreaMax: number;
 }
 
+/** One revision of a catalogue item; figures are SI. */
 export type CatalogueItem =
   | PumpItem
   | InjectorItem

@@ -31,6 +31,7 @@ export type BuildCommand =
   | { readonly name: 'use-revision'; readonly itemId: string; readonly revision: number }
   | { readonly name: 'replace-document'; readonly document: BuildDocument };
 
+/** A value put at a path of the document. */
 export interface Change {
   readonly path: string;
   readonly value: unknown;

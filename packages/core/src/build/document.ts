@@ -14,13 +14,20 @@ export const demandChoices = ['larger', 'power', 'air'] as const;
 export const lineRoles = ['suction', 'feed', 'return', 'vent', 'other'] as const;
 export const architectures = ['return-after-rail', 'return-at-tank'] as const;
 
+/** Working cycle of an engine. */
 export type Cycle = (typeof cycles)[number];
+/** How an engine breathes. */
 export type Aspiration = (typeof aspirations)[number];
+/** What a vehicle is used for. */
 export type VehicleUse = (typeof vehicleUses)[number];
+/** A zone of the vehicle, by its heat. */
 export type Zone = (typeof zones)[number];
+/** A school of demand. */
 export type DemandChoiceName = (typeof demandChoices)[number];
+/** What a line is for. */
 export type LineRole = (typeof lineRoles)[number];
 
+/** A point of a curve over engine speed. */
 export interface CurvePoint {
   readonly speed: Quantity;
   readonly value: Quantity;
@@ -53,11 +60,13 @@ export interface Brief {
   readonly boostCurve: readonly CurvePoint[];
 }
 
+/** Which school of demand is carried forward, and why. */
 export interface DemandChoice {
   readonly school: DemandChoiceName;
   readonly reason: string;
 }
 
+/** A fuel of the build. */
 export type Fuel =
   | {
       readonly id: string;
@@ -77,6 +86,7 @@ export interface LengthKnowledge {
   readonly measured: Quantity | null;
 }
 
+/** How many of a fitting sit on a line. */
 export interface FittingUse {
   readonly item: ItemRef;
   readonly count: number;
@@ -91,6 +101,7 @@ interface ThroughElement extends ElementBase {
   readonly to: string;
   readonly item: ItemRef;
 }
+/** A tank with its outlet and return. */
 export interface TankElement extends ElementBase {
   readonly kind: 'tank';
   readonly outlet: string;
@@ -99,25 +110,30 @@ export interface TankElement extends ElementBase {
   /** lowest fuel surface in use above the outlet */
   readonly fuelLevel: Quantity;
 }
+/** A fitting in the run. */
 export interface OutletElement extends ThroughElement {
   readonly kind: 'fitting';
 }
+/** A hose or hardline with its fittings. */
 export interface LineElement extends ThroughElement {
   readonly kind: 'line';
   readonly role: LineRole;
   readonly length: LengthKnowledge;
   readonly fittings: readonly FittingUse[];
 }
+/** A filter in the run. */
 export interface FilterElement extends ThroughElement {
   readonly kind: 'filter';
   readonly state: 'clean' | 'loaded';
 }
+/** A pump in the run. */
 export interface PumpElement extends ThroughElement {
   readonly kind: 'pump';
   readonly mounting: 'in-tank' | 'external';
   /** share of flow lost to wear */
   readonly wear: Quantity;
 }
+/** A back-pressure regulator: set pressure, manifold ratio. */
 export interface RegulatorElement extends ThroughElement {
   readonly kind: 'regulator';
   readonly setPressure: Quantity;
@@ -129,11 +145,13 @@ export interface FilterRegulatorElement extends ThroughElement {
   readonly returnNode: string;
   readonly state: 'clean' | 'loaded';
 }
+/** The injectors of a row at a node of the circuit. */
 export interface InjectorsElement extends ElementBase {
   readonly kind: 'injectors';
   readonly node: string;
   readonly rowId: string;
 }
+/** One element of a fuel circuit. */
 export type CircuitElement =
   | TankElement
   | OutletElement
@@ -145,11 +163,13 @@ export type CircuitElement =
   | InjectorsElement;
 export type ElementKind = CircuitElement['kind'];
 
+/** A joint of a fuel circuit at a place on the vehicle. */
 export interface CircuitNode {
   readonly id: string;
   readonly placementId: string;
 }
 
+/** One fuel circuit: nodes and the elements between them. */
 export interface FuelCircuit {
   readonly id: string;
   readonly name: string;
@@ -159,6 +179,7 @@ export interface FuelCircuit {
   readonly elements: readonly CircuitElement[];
 }
 
+/** A row of equal injectors on one circuit. */
 export interface InjectorRow {
   readonly id: string;
   readonly name: string;
@@ -181,6 +202,7 @@ export interface Placement {
   readonly zone: Zone;
 }
 
+/** How one pump is fed: fuse, relay, ground, trigger. */
 export interface PumpFeed {
   readonly id: string;
   readonly circuitId: string;
@@ -205,6 +227,7 @@ export interface WireDecision {
   readonly length: LengthKnowledge;
 }
 
+/** Battery, fuses, ECU and the feeds of the pumps. */
 export interface PowerDesign {
   readonly wireSystem: 'metric' | 'awg';
   readonly battery: ItemRef;
@@ -237,6 +260,7 @@ export interface Alternative {
   readonly reason: string;
   readonly values: readonly { readonly path: string; readonly value: unknown }[];
 }
+/** A decision with its alternatives, of which one is chosen. */
 export interface DecisionOption {
   readonly id: string;
   readonly title: string;
@@ -258,6 +282,7 @@ export interface Acceptance {
   readonly measured: number | null;
 }
 
+/** One build: brief, fuel circuits, injector rows, places, power, limits, decisions. Plain data. */
 export interface BuildDocument {
   readonly format: 'brookrain-build';
   readonly version: 2;

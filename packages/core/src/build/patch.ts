@@ -8,6 +8,7 @@ export interface PatchStep {
   readonly before: unknown;
   readonly after: unknown;
 }
+/** The replaced values that lead from one document to the next. */
 export type Patch = readonly PatchStep[];
 
 const isRecord = (value: unknown): value is Record<string, unknown> =>

@@ -33,7 +33,9 @@ export interface StartAnswers {
   readonly power: Quantity;
   readonly powerSpeed: Quantity;
   readonly limiterSpeed: Quantity;
-  readonly fuel: Fuel;
+  readonly fuelKind: Fuel['kind'];
+  /** by volume; of no account for methanol */
+  readonly ethanol: Quantity;
   readonly pumpMounting: PumpElement['mounting'];
   /** length of the run from tank to engine */
   readonly runLength: Quantity;
@@ -58,8 +60,22 @@ function firstOf(catalogue: Catalogue, ids: readonly string[]): ItemRef {
   throw new NotFound(`the catalogue has none of ${ids.join(', ')}`, 'catalogue');
 }
 
+const SUMMER_REID = q(60, 'pressure', 'kPa');
+
+function fuelOf(answers: StartAnswers): Fuel {
+  if (answers.fuelKind === 'methanol') return { id: 'fuel', kind: 'methanol', name: 'Methanol' };
+  const share = Number((100 * answers.ethanol.value).toFixed(1));
+  return {
+    id: 'fuel',
+    kind: 'petrol-ethanol',
+    name: `E${share}, summer grade`,
+    ethanol: answers.ethanol,
+    reidVapourPressure: SUMMER_REID,
+  };
+}
+
 function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
-  const { fuel } = answers;
+  const fuel = fuelOf(answers);
   const alcohol = fuel.kind === 'methanol' ? 1 : fuel.ethanol.value;
   const hose = alcohol > 0.3 ? 'HBP' : 'HBR';
   const item = (...ids: string[]): ItemRef => firstOf(catalogue, ids);
@@ -206,7 +222,7 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
     description: '',
     brief: { ...brief, ...defaultCurves(brief) },
     demand: { school: 'larger', reason: '' },
-    fuels: [answers.fuel],
+    fuels: [fuelOf(answers)],
     fuelCircuits: [circuit],
     injectorRows: [
       {

@@ -1,6 +1,7 @@
 import type { UnitKind } from './unitKinds.ts';
 
 export const unitSystems = ['metric', 'us', 'mixed'] as const;
+/** Units a person reads in. */
 export type UnitSystem = (typeof unitSystems)[number];
 
 const metric: Record<UnitKind, string> = {

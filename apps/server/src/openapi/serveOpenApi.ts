@@ -1,0 +1,39 @@
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import type { INestApplication } from '@nestjs/common';
+import { DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { Request, Response } from 'express';
+
+/** Schemas of the messages, generated from the contract by `npm run generate`. */
+const schemasFile = fileURLToPath(new URL('../../openapi/schemas.json', import.meta.url));
+
+/** The description of every route with its messages. */
+export function openApiDocument(app: INestApplication): OpenAPIObject {
+  const config = new DocumentBuilder()
+    .setTitle('Brookrain')
+    .setDescription(
+      'Builds, their history and the catalogue. Entered quantities are { value in SI, unit as typed }; computed figures are SI.',
+    )
+    .setVersion('0.1.0')
+    .addTag('builds', 'Builds and their history')
+    .addTag('exports', 'Sheets and lists of a build')
+    .addTag('catalogue', 'Items and their immutable revisions')
+    .addTag('live', 'What other windows change')
+    .addTag('service', 'The server and its data')
+    .build();
+  const document = SwaggerModule.createDocument(app, config);
+  const schemas = JSON.parse(readFileSync(schemasFile, 'utf8')) as NonNullable<
+    NonNullable<OpenAPIObject['components']>['schemas']
+  >;
+  return { ...document, components: { ...document.components, schemas } };
+}
+
+/** Serves the description under /api/openapi.json; it is made on the first request. */
+export function serveOpenApi(app: NestExpressApplication): void {
+  let document: OpenAPIObject | undefined;
+  app.use('/api/openapi.json', (_request: Request, response: Response) => {
+    document ??= openApiDocument(app);
+    response.json(document);
+  });
+}

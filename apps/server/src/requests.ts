@@ -1,0 +1,17 @@
+import { badInput } from './errors.ts';
+
+/** Author label of changes that name nobody. */
+export const NOBODY = 'workshop';
+
+/** A body that was sent as text; 400 otherwise. */
+export function textBody(body: unknown): string {
+  if (typeof body === 'string') return body;
+  throw badInput([{ path: '', message: 'send the file as text/plain' }]);
+}
+
+/** A whole number from 1 out of an address; 400 otherwise. */
+export function wholeNumber(text: string, path: string): number {
+  const value = Number(text);
+  if (Number.isInteger(value) && value >= 1 && value < 2 ** 31) return value;
+  throw badInput([{ path, message: 'must be a whole number from 1' }]);
+}

@@ -1,0 +1,32 @@
+import { join } from 'node:path';
+import type { SnapshotReply, SnapshotsReply } from '@brookrain/contract';
+import { Controller, Get, Inject, Post } from '@nestjs/common';
+import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Replies } from '../openapi/replies.ts';
+import { Snapshots } from './snapshots.ts';
+
+@ApiTags('service')
+@Controller('api/snapshots')
+export class SnapshotsController {
+  constructor(@Inject(Snapshots) private readonly snapshots: Snapshots) {}
+
+  @Get()
+  @ApiOperation({ summary: 'Snapshots of the data folder, newest first' })
+  @Replies(200, 'SnapshotsReply', 'The snapshots and how one is put back')
+  list(): SnapshotsReply {
+    const snapshots = this.snapshots.list();
+    const file = snapshots[0]?.file ?? 'FILE';
+    return {
+      folder: this.snapshots.folder,
+      restoreCommand: `npm run restore -- ${join(this.snapshots.folder, file)}`,
+      snapshots,
+    };
+  }
+
+  @Post()
+  @ApiOperation({ summary: 'Take a snapshot now' })
+  @Replies(201, 'SnapshotReply', 'The snapshot')
+  take(): Promise<SnapshotReply> {
+    return this.snapshots.take('asked');
+  }
+}

@@ -1,0 +1,4 @@
+export * from './itemsSheet.ts';
+export * from './readDataTable.ts';
+export * from './sameItem.ts';
+export * from './sheetGrid.ts';

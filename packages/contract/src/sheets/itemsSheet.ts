@@ -1,0 +1,236 @@
+import {
+  type CatalogueCategory,
+  type CatalogueItem,
+  type ItemField,
+  type TableColumn,
+  type TableRow,
+  commonFields,
+  fromSI,
+  itemFields,
+  itemTables,
+  parseNumber,
+  parseQuantity,
+  tableFields,
+  tableRowsOf,
+} from '@brookrain/core';
+import { itemIssues } from '../validateDocument.ts';
+import { headerUnit, readHeader, sameName } from './headerCell.ts';
+import {
+  type CellProblem,
+  type SheetGrid,
+  plainCell,
+  quotedCell,
+  readGrid,
+  writeGrid,
+} from './sheetGrid.ts';
+
+/** Items read from a table: nothing may be kept while a problem stands. */
+export interface ItemsSheet {
+  readonly grid: SheetGrid;
+  readonly problems: readonly CellProblem[];
+  readonly items: readonly CatalogueItem[];
+}
+
+const fieldsOf = (category: CatalogueCategory): readonly ItemField[] => [
+  ...commonFields,
+  ...itemFields[category],
+];
+
+const titled = (key: string, unit: string): string => (unit === '' ? key : `${key} [${unit}]`);
+
+/** The shortest figure that reads back as the same SI value to twelve digits. */
+function written(value: number, kind: TableColumn['kind'], unit: string): string {
+  const typed = fromSI(value, kind, unit);
+  for (let digits = 6; digits <= 17; digits++) {
+    const text = Number(typed.toPrecision(digits)).toString();
+    const back = parseQuantity({ text, kind, defaultUnit: unit });
+    if (back.ok && Math.abs(back.quantity.value - value) <= 1e-12 * Math.abs(value)) return text;
+  }
+  return String(typed);
+}
+
+function cellOf(field: ItemField, value: unknown): string {
+  if (value === undefined) return '';
+  if (field.type === 'quantity') return written(value as number, field.kind, field.unit);
+  if (field.type === 'yes-no') return value === true ? 'yes' : 'no';
+  return quotedCell(String(value));
+}
+
+/**
+ * The items of a category as CSV: one line each, and further lines with the same id for the rows
+ * of its data-sheet table. Units stand in the header.
+ */
+export function writeItemsSheet(
+  category: CatalogueCategory,
+  items: readonly CatalogueItem[],
+): string {
+  const fields = fieldsOf(category);
+  const columns = itemTables[category]?.columns ?? [];
+  const header = [
+    'id',
+    ...fields.map((f) => titled(f.key, f.type === 'quantity' ? f.unit : '')),
+    ...columns.map((c) => titled(`table.${c.key}`, c.unit)),
+  ];
+  const lines = items.flatMap((item) => {
+    const rows = tableRowsOf(item);
+    const tableCells = (row: TableRow | undefined): string[] =>
+      columns.map((c) => (row ? written(row[c.key]!, c.kind, c.unit) : ''));
+    const record = item as unknown as Record<string, unknown>;
+    const id = quotedCell(item.id);
+    const first = [id, ...fields.map((f) => cellOf(f, record[f.key])), ...tableCells(rows[0])];
+    const more = rows.slice(1).map((row) => [id, ...fields.map(() => ''), ...tableCells(row)]);
+    return [first, ...more];
+  });
+  return writeGrid([header, ...lines]);
+}
+
+type Told = (row: number, column: number, message: string) => void;
+
+function readField(
+  field: ItemField,
+  cell: string,
+  unit: string,
+): { value?: unknown; wrong?: string } {
+  switch (field.type) {
+    case 'quantity': {
+      const parsed = parseQuantity({ text: cell, kind: field.kind, defaultUnit: unit });
+      return parsed.ok ? { value: parsed.quantity.value } : { wrong: parsed.message };
+    }
+    case 'whole': {
+      const value = parseNumber(cell);
+      return value !== undefined && Number.isInteger(value)
+        ? { value }
+        : { wrong: 'write a whole number' };
+    }
+    case 'yes-no':
+      if (/^(yes|y|true|1)$/i.test(cell)) return { value: true };
+      if (/^(no|n|false|0)$/i.test(cell)) return { value: false };
+      return { wrong: 'write yes or no' };
+    case 'choice': {
+      const choice = field.choices.find((c) => sameName(c, cell));
+      return choice ? { value: choice } : { wrong: `write one of ${field.choices.join(', ')}` };
+    }
+    case 'text':
+      return { value: cell };
+  }
+}
+
+/** Where a field stands in the header, with its unit. */
+interface Place {
+  readonly at: number;
+  readonly unit: string;
+}
+
+function placesOf(category: CatalogueCategory, grid: SheetGrid, told: Told) {
+  const headers = grid[0]!.map(readHeader);
+  const find = (
+    names: readonly string[],
+    measured?: { kind: TableColumn['kind']; unit: string },
+  ) => {
+    const at = headers.findIndex((h) => names.some((name) => sameName(h.name, name)));
+    if (at < 0) return undefined;
+    const unit = measured ? headerUnit(headers[at]!, measured.kind, measured.unit) : undefined;
+    if (unit && !unit.ok) told(0, at, unit.message);
+    return { at, unit: unit?.ok ? unit.unit : '' };
+  };
+  const id = find(['id']);
+  const fields = new Map<string, Place>();
+  for (const field of fieldsOf(category)) {
+    const place = find([field.key, field.label], field.type === 'quantity' ? field : undefined);
+    if (place) fields.set(field.key, place);
+    else if (!(field.type === 'choice' && field.optional)) {
+      told(0, 0, `there is no column "${field.key}" (${field.label})`);
+    }
+  }
+  const columns = new Map<string, Place>();
+  for (const column of itemTables[category]?.columns ?? []) {
+    const place = find([`table.${column.key}`], column);
+    if (place) columns.set(column.key, place);
+    else told(0, 0, `there is no column "table.${column.key}" (${column.label})`);
+  }
+  if (!id) told(0, 0, 'there is no column "id"');
+  return { id, fields, columns };
+}
+
+/** The column a path of an item's own check points at. */
+function columnOf(path: string, places: ReturnType<typeof placesOf>): number {
+  const [field] = path.split('.');
+  const known = places.fields.get(field ?? '');
+  if (known) return known.at;
+  return Math.min(...[...places.columns.values()].map((p) => p.at), places.id?.at ?? 0) || 0;
+}
+
+/**
+ * Reads items of one category from CSV as `writeItemsSheet` writes it, columns in any order and
+ * units as the header says. Each mistake is told at its cell; revisions are given when kept.
+ */
+export function readItemsSheet(category: CatalogueCategory, text: string): ItemsSheet {
+  const read = readGrid(text);
+  if (!read.ok) {
+    return { grid: [[]], problems: [{ row: 0, column: 0, message: read.message }], items: [] };
+  }
+  const { grid } = read;
+  const problems: CellProblem[] = [];
+  const told: Told = (row, column, message) => void problems.push({ row, column, message });
+  const places = placesOf(category, grid, told);
+  if (problems.length > 0 || !places.id) return { grid, problems, items: [] };
+  const columns = itemTables[category]?.columns ?? [];
+  const items: CatalogueItem[] = [];
+  const starts: { row: number; id: string }[] = [];
+  const seen = new Set<string>();
+  for (let row = 1; row < grid.length; row++) {
+    const id = plainCell(grid[row]![places.id.at]!);
+    if (id === '' && starts.length > 0) continue;
+    if (id === '') told(row, places.id.at, 'an item needs an id');
+    else if (starts.at(-1)?.id !== id) {
+      if (seen.has(id)) told(row, places.id.at, `"${id}" stands in this table twice`);
+      seen.add(id);
+      starts.push({ row, id });
+    }
+  }
+  starts.forEach(({ row: first, id }, n) => {
+    const last = (starts[n + 1]?.row ?? grid.length) - 1;
+    const before = problems.length;
+    const item: Record<string, unknown> = { category, id, revision: 1 };
+    for (const field of fieldsOf(category)) {
+      const place = places.fields.get(field.key);
+      const cell = place ? plainCell(grid[first]![place.at]!) : '';
+      if (cell === '') {
+        if (field.type === 'choice' && field.optional) continue;
+        told(first, place?.at ?? 0, `${field.label} is missing`);
+        continue;
+      }
+      const { value, wrong } = readField(field, cell, place!.unit);
+      if (wrong) told(first, place!.at, wrong);
+      else item[field.key] = value;
+    }
+    const rows: TableRow[] = [];
+    for (let row = first; columns.length > 0 && row <= last; row++) {
+      const cells = columns.map((c) => grid[row]![places.columns.get(c.key)!.at]!);
+      if (cells.every((cell) => cell === '')) continue;
+      const entry: Record<string, number> = {};
+      columns.forEach((column, c) => {
+        const { at, unit } = places.columns.get(column.key)!;
+        const parsed = parseQuantity({ text: cells[c]!, kind: column.kind, defaultUnit: unit });
+        if (!parsed.ok) {
+          told(row, at, cells[c] === '' ? `${column.label} is missing here` : parsed.message);
+        } else entry[column.key] = parsed.quantity.value;
+      });
+      rows.push(entry);
+    }
+    if (problems.length > before) return;
+    const table = tableFields(category, rows);
+    if (!table) {
+      told(first, columnOf('table', places), 'every voltage needs a dead time at every pressure');
+      return;
+    }
+    Object.assign(item, table);
+    const wrong = itemIssues(item, 'item');
+    for (const issue of wrong) {
+      told(first, columnOf(issue.path.replace(/^item\./, ''), places), issue.message);
+    }
+    if (wrong.length === 0) items.push(item as unknown as CatalogueItem);
+  });
+  if (starts.length === 0) told(0, 0, 'there are no items under the header');
+  return { grid, problems, items };
+}
