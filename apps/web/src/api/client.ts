@@ -4,23 +4,37 @@ import type {
   CatalogueReply,
   ConflictReply,
   ErrorReply,
+  ImportItemsReply,
   ImportPreview,
   Issue,
+  KeptItemReply,
+  RevisionDocumentReply,
   RevisionReply,
+  SnapshotReply,
+  SnapshotsReply,
+  StartReply,
+  WhereUsedReply,
 } from '@brookrain/contract';
-import type { BuildCommand } from '@brookrain/core';
+import type { BuildCommand, CatalogueCategory, CatalogueItem, StartAnswers } from '@brookrain/core';
 
 /** A reply that is not what was asked for; `conflict` when the edit was stale. */
 export class ApiError extends Error {
   readonly status: number;
+  readonly code: string;
   readonly issues: readonly Issue[];
   readonly conflict: ConflictReply | undefined;
   constructor(status: number, reply: ErrorReply | ConflictReply) {
     super(reply.message);
     this.name = 'ApiError';
     this.status = status;
+    this.code = reply.code;
     this.issues = 'issues' in reply && reply.issues ? reply.issues : [];
     this.conflict = reply.code === 'conflict' ? reply : undefined;
+  }
+
+  /** The server or its disk could not be reached: the same request may be made again. */
+  get canBeSentAgain(): boolean {
+    return this.status === 0 || this.code === 'storage' || this.status === 502;
   }
 }
 
@@ -31,7 +45,7 @@ async function ask<Reply>(path: string, init?: RequestInit): Promise<Reply> {
   } catch {
     throw new ApiError(0, {
       code: 'internal',
-      message: 'The server does not answer. Your last accepted edit is kept; try again.',
+      message: 'The server does not answer. What you change is kept here and sent later.',
     });
   }
   const body = (await response.json().catch(() => ({
@@ -52,22 +66,48 @@ const postText = (body: string): RequestInit => ({
   headers: { 'content-type': 'text/plain' },
   body,
 });
+const buildPath = (id: string): string => `/builds/${encodeURIComponent(id)}`;
+
+/** What every change carries. */
+export interface ChangeHead {
+  readonly baseRevision: number;
+  readonly editId: string;
+  readonly author: string;
+}
 
 export const api = {
   builds: () => ask<BuildSummary[]>('/builds'),
-  build: (id: string) => ask<BuildReply>(`/builds/${encodeURIComponent(id)}`),
-  revisions: (id: string) => ask<RevisionReply[]>(`/builds/${encodeURIComponent(id)}/revisions`),
-  catalogue: () => ask<CatalogueReply>('/catalogue'),
-  edit: (id: string, baseRevision: number, command: BuildCommand) =>
-    ask<BuildReply>(`/builds/${encodeURIComponent(id)}/commands`, post({ baseRevision, command })),
-  step: (id: string, baseRevision: number, direction: 'undo' | 'redo') =>
-    ask<BuildReply>(`/builds/${encodeURIComponent(id)}/${direction}`, post({ baseRevision })),
+  build: (id: string) => ask<BuildReply>(buildPath(id)),
+  start: (answers: StartAnswers & { author: string }) =>
+    ask<StartReply>('/builds/start', post(answers)),
+  copy: (id: string, copy: { name: string; revision?: number; author: string }) =>
+    ask<BuildReply>(`${buildPath(id)}/copy`, post(copy)),
+  archive: (id: string, archived: boolean) =>
+    ask<BuildReply>(`${buildPath(id)}/archive`, post({ archived })),
+  resetDemos: () => ask<BuildSummary[]>('/demo/reset', post({})),
+  revisions: (id: string) => ask<RevisionReply[]>(`${buildPath(id)}/revisions`),
+  revision: (id: string, number: number) =>
+    ask<RevisionDocumentReply>(`${buildPath(id)}/revisions/${number}`),
+  edit: (id: string, head: ChangeHead, command: BuildCommand) =>
+    ask<BuildReply>(`${buildPath(id)}/commands`, post({ ...head, command })),
+  step: (id: string, head: ChangeHead, direction: 'undo' | 'redo') =>
+    ask<BuildReply>(`${buildPath(id)}/${direction}`, post(head)),
+  goBack: (id: string, head: ChangeHead, revision: number) =>
+    ask<BuildReply>(`${buildPath(id)}/go-back`, post({ ...head, revision })),
   importNew: (text: string) => ask<BuildReply>('/builds/import', postText(text)),
   previewImport: (id: string, text: string) =>
-    ask<ImportPreview>(`/builds/${encodeURIComponent(id)}/import/preview`, postText(text)),
+    ask<ImportPreview>(`${buildPath(id)}/import/preview`, postText(text)),
   importOver: (id: string, baseRevision: number, text: string) =>
-    ask<BuildReply>(
-      `/builds/${encodeURIComponent(id)}/import?baseRevision=${baseRevision}`,
-      postText(text),
-    ),
+    ask<BuildReply>(`${buildPath(id)}/import?baseRevision=${baseRevision}`, postText(text)),
+  catalogue: () => ask<CatalogueReply>('/catalogue'),
+  keepItem: (item: CatalogueItem, author: string) =>
+    ask<KeptItemReply>('/catalogue/items', post({ item, author })),
+  importSheet: (category: CatalogueCategory, text: string) =>
+    ask<ImportItemsReply>(`/catalogue/import?format=csv&category=${category}`, postText(text)),
+  importItems: (text: string) =>
+    ask<ImportItemsReply>('/catalogue/import?format=json', postText(text)),
+  whereUsed: (id: string) =>
+    ask<WhereUsedReply>(`/catalogue/items/${encodeURIComponent(id)}/where-used`),
+  snapshots: () => ask<SnapshotsReply>('/snapshots'),
+  takeSnapshot: () => ask<SnapshotReply>('/snapshots', post({})),
 };

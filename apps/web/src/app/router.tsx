@@ -1,59 +1,127 @@
 import { lazy } from 'react';
 import { Navigate, createBrowserRouter } from 'react-router';
-import { Frame } from '../frame/Frame.tsx';
-import { BuildsScreen } from '../screens/builds/BuildsScreen.tsx';
+import { Root } from '../frame/Root.tsx';
 
 const named = <Name extends string>(
   load: () => Promise<Record<Name, React.ComponentType>>,
   name: Name,
-  stage: string,
+  address: RegExp,
 ) => {
-  // The stage in the address is fetched at once, beside the build itself.
-  if (location.pathname.endsWith(`/${stage}`)) void load();
+  // The page in the address is fetched at once, beside its data.
+  if (address.test(location.pathname)) void load();
   return lazy(() => load().then((module) => ({ default: module[name] })));
 };
+const stage = (id: string): RegExp => new RegExp(`/builds/[^/]+/${id}$`);
 
-const Brief = named(() => import('../screens/brief/BriefScreen.tsx'), 'BriefScreen', 'brief');
-const Demand = named(() => import('../screens/demand/DemandScreen.tsx'), 'DemandScreen', 'demand');
+const Builds = named(() => import('../screens/builds/BuildsScreen.tsx'), 'BuildsScreen', /^\/$/);
+const Start = named(() => import('../screens/start/StartScreen.tsx'), 'StartScreen', /^\/new$/);
+const Guide = named(() => import('../screens/guide/GuideScreen.tsx'), 'GuideScreen', /^\/guide/);
+const Words = named(() => import('../screens/words/WordsScreen.tsx'), 'WordsScreen', /^\/words/);
+const Settings = named(
+  () => import('../screens/settings/SettingsScreen.tsx'),
+  'SettingsScreen',
+  /^\/settings/,
+);
+const Catalogue = named(
+  () => import('../screens/catalogue/CatalogueScreen.tsx'),
+  'CatalogueScreen',
+  /^\/catalogue/,
+);
+const Item = named(() => import('../screens/catalogue/ItemScreen.tsx'), 'ItemScreen', /^$/);
+const Editor = named(() => import('../screens/catalogue/ItemEditor.tsx'), 'ItemEditor', /^$/);
+const BringIn = named(
+  () => import('../screens/catalogue/BringInScreen.tsx'),
+  'BringInScreen',
+  /^$/,
+);
+
+const Frame = named(() => import('../frame/Frame.tsx'), 'Frame', /^\/builds\//);
+const Brief = named(
+  () => import('../screens/brief/BriefScreen.tsx'),
+  'BriefScreen',
+  stage('brief'),
+);
+const Demand = named(
+  () => import('../screens/demand/DemandScreen.tsx'),
+  'DemandScreen',
+  stage('demand'),
+);
 const Injectors = named(
   () => import('../screens/injectors/InjectorsScreen.tsx'),
   'InjectorsScreen',
-  'injectors',
+  stage('injectors'),
 );
-const Pump = named(() => import('../screens/pump/PumpScreen.tsx'), 'PumpScreen', 'pump');
+const Pump = named(() => import('../screens/pump/PumpScreen.tsx'), 'PumpScreen', stage('pump'));
 const Circuit = named(
   () => import('../screens/circuit/CircuitScreen.tsx'),
   'CircuitScreen',
-  'circuit',
+  stage('circuit'),
 );
-const Wiring = named(() => import('../screens/wiring/WiringScreen.tsx'), 'WiringScreen', 'wiring');
+const Wiring = named(
+  () => import('../screens/wiring/WiringScreen.tsx'),
+  'WiringScreen',
+  stage('wiring'),
+);
 const Margins = named(
   () => import('../screens/margins/MarginsScreen.tsx'),
   'MarginsScreen',
-  'margins',
+  stage('margins'),
 );
 const TakeAway = named(
   () => import('../screens/takeaway/TakeAwayScreen.tsx'),
   'TakeAwayScreen',
-  'take-away',
+  stage('take-away'),
+);
+const Findings = named(
+  () => import('../screens/findings/FindingsScreen.tsx'),
+  'FindingsScreen',
+  stage('findings'),
+);
+const Compare = named(
+  () => import('../screens/compare/CompareScreen.tsx'),
+  'CompareScreen',
+  stage('compare'),
+);
+const History = named(
+  () => import('../screens/history/HistoryScreen.tsx'),
+  'HistoryScreen',
+  stage('history'),
 );
 
 export const router = createBrowserRouter([
-  { path: '/', Component: BuildsScreen },
   {
-    path: '/builds/:buildId',
-    Component: Frame,
+    Component: Root,
     children: [
-      { index: true, element: <Navigate to="brief" replace /> },
-      { path: 'brief', Component: Brief },
-      { path: 'demand', Component: Demand },
-      { path: 'injectors', Component: Injectors },
-      { path: 'pump', Component: Pump },
-      { path: 'circuit', Component: Circuit },
-      { path: 'wiring', Component: Wiring },
-      { path: 'margins', Component: Margins },
-      { path: 'take-away', Component: TakeAway },
+      { path: '/', Component: Builds },
+      { path: '/new', Component: Start },
+      { path: '/guide', Component: Guide },
+      { path: '/words', Component: Words },
+      { path: '/settings', Component: Settings },
+      { path: '/catalogue', Component: Catalogue },
+      { path: '/catalogue/:category', Component: Catalogue },
+      { path: '/catalogue/:category/new', Component: Editor },
+      { path: '/catalogue/:category/bring-in', Component: BringIn },
+      { path: '/catalogue/:category/:itemId', Component: Item },
+      { path: '/catalogue/:category/:itemId/change', Component: Editor },
+      {
+        path: '/builds/:buildId',
+        Component: Frame,
+        children: [
+          { index: true, element: <Navigate to="brief" replace /> },
+          { path: 'brief', Component: Brief },
+          { path: 'demand', Component: Demand },
+          { path: 'injectors', Component: Injectors },
+          { path: 'pump', Component: Pump },
+          { path: 'circuit', Component: Circuit },
+          { path: 'wiring', Component: Wiring },
+          { path: 'margins', Component: Margins },
+          { path: 'take-away', Component: TakeAway },
+          { path: 'findings', Component: Findings },
+          { path: 'compare', Component: Compare },
+          { path: 'history', Component: History },
+        ],
+      },
+      { path: '*', element: <Navigate to="/" replace /> },
     ],
   },
-  { path: '*', element: <Navigate to="/" replace /> },
 ]);

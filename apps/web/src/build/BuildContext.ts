@@ -22,14 +22,22 @@ export interface OpenBuild {
   readonly evaluation: Evaluation;
   readonly ladder: Ladder;
   readonly results: ReadonlyMap<string, Result>;
+  /** where the limit of each rule comes from, by rule id */
+  readonly sources: Readonly<Record<string, string>>;
   /** the newest edit is still being evaluated */
   readonly settling: boolean;
   readonly ripple: readonly RippleEntry[];
   readonly undo: string | null;
   readonly redo: string | null;
+  /** edits of this device that the server has not taken yet */
+  readonly waiting: number;
+  /** the last try to send did not reach the server */
+  readonly unreachable: boolean;
   edit(command: BuildCommand): EditOutcome;
   step(direction: 'undo' | 'redo'): void;
+  goBack(revision: number): void;
   adopt(reply: BuildReply): void;
+  sendNow(): void;
   readonly conflict: ConflictReply | undefined;
   reapply(): void;
   dropConflict(): void;

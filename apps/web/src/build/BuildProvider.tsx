@@ -1,18 +1,29 @@
-import { type BuildReply, type ConflictReply, documentIssues } from '@brookrain/contract';
-import { BadInput, type BuildCommand, NotFound, applyCommand } from '@brookrain/core';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { type ReactNode, useCallback, useMemo, useRef, useState } from 'react';
-import { toast } from 'sonner';
-import { ApiError, api } from '../api/client.ts';
+import type { BuildReply } from '@brookrain/contract';
+import { useQuery } from '@tanstack/react-query';
+import { type ReactNode, useEffect, useMemo, useState } from 'react';
+import { api } from '../api/client.ts';
 import { useEvaluation } from '../evaluation/useEvaluation.ts';
-import { BuildContext, type EditOutcome, type OpenBuild } from './BuildContext.ts';
+import { BuildContext, type OpenBuild } from './BuildContext.ts';
+import type { KeptQueue } from './editQueue.ts';
+import { takeKeptQueue } from './keptQueue.ts';
+import { useEditedBuild } from './useEditedBuild.ts';
 
 /** Loads a build and the catalogue, then opens it for its children. */
 export function BuildProvider({ id, children }: { id: string; children: ReactNode }) {
   const build = useQuery({ queryKey: ['build', id], queryFn: () => api.build(id) });
   const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: api.catalogue });
+  const [left, setLeft] = useState<{ queue: KeptQueue | undefined }>();
+  useEffect(() => {
+    let current = true;
+    void takeKeptQueue(id)
+      .catch(() => undefined)
+      .then((queue) => current && setLeft({ queue }));
+    return () => {
+      current = false;
+    };
+  }, [id]);
   const error = build.error ?? catalogue.error;
-  if (error) {
+  if (error && (!build.data || !catalogue.data)) {
     return (
       <main className="p-8">
         <h1>This build cannot be opened</h1>
@@ -23,9 +34,9 @@ export function BuildProvider({ id, children }: { id: string; children: ReactNod
       </main>
     );
   }
-  if (!build.data || !catalogue.data) return <Loading />;
+  if (!build.data || !catalogue.data || !left) return <Loading />;
   return (
-    <Opened reply={build.data} catalogue={catalogue.data}>
+    <Opened served={build.data} catalogue={catalogue.data} left={left.queue}>
       {children}
     </Opened>
   );
@@ -40,99 +51,20 @@ function Loading() {
 }
 
 function Opened({
-  reply,
+  served,
   catalogue,
+  left,
   children,
 }: {
-  reply: BuildReply;
+  served: BuildReply;
   catalogue: OpenBuild['catalogue'];
+  left: KeptQueue | undefined;
   children: ReactNode;
 }) {
-  const queries = useQueryClient();
-  const { id } = reply;
-  const latest = useRef(reply);
-  latest.current = reply;
-  const pending = useRef(0);
-  const queue = useRef<Promise<unknown>>(Promise.resolve());
-  const [conflict, setConflict] = useState<ConflictReply>();
+  const edited = useEditedBuild(served, catalogue, left);
+  const { reply, document, waiting } = edited;
   const [rippleHidden, setRippleHidden] = useState(true);
-  const { evaluated, failed } = useEvaluation(id, reply.document, catalogue);
-
-  const adopt = useCallback(
-    (next: BuildReply) => {
-      latest.current = next;
-      queries.setQueryData(['build', id], next);
-      void queries.invalidateQueries({ queryKey: ['builds'] });
-    },
-    [id, queries],
-  );
-
-  const refused = useCallback(
-    (error: unknown) => {
-      if (error instanceof ApiError && error.conflict) {
-        adopt(error.conflict.current);
-        setConflict(error.conflict);
-        return;
-      }
-      toast.error(error instanceof Error ? error.message : String(error));
-      void api.build(id).then(adopt, () => undefined);
-    },
-    [adopt, id],
-  );
-
-  /** Sends one after another, each from the revision the one before it made. */
-  const send = useCallback(
-    (work: (revision: number) => Promise<BuildReply>) => {
-      pending.current += 1;
-      queue.current = queue.current
-        .then(() => work(latest.current.revision))
-        .then(
-          (answer) => {
-            pending.current -= 1;
-            // Later edits are already on the screen: take over all but the document.
-            const { document } = pending.current > 0 ? latest.current : answer;
-            adopt({ ...answer, document });
-          },
-          (error: unknown) => {
-            pending.current -= 1;
-            refused(error);
-          },
-        );
-    },
-    [adopt, refused],
-  );
-
-  const edit = useCallback(
-    (command: BuildCommand): EditOutcome => {
-      let next: OpenBuild['document'];
-      try {
-        next = applyCommand(latest.current.document, command).document;
-      } catch (error) {
-        if (error instanceof BadInput || error instanceof NotFound) {
-          return { ok: false, issues: [{ path: error.where, message: error.message }] };
-        }
-        throw error;
-      }
-      if (next === latest.current.document) return { ok: true };
-      const issues = documentIssues(next, catalogue);
-      if (issues.length > 0) return { ok: false, issues };
-      // Shown at once; the server's answer replaces it.
-      adopt({ ...latest.current, document: next });
-      setRippleHidden(false);
-      send((revision) => api.edit(id, revision, command));
-      return { ok: true };
-    },
-    [adopt, catalogue, id, send],
-  );
-
-  const step = useCallback(
-    (direction: 'undo' | 'redo') => {
-      setRippleHidden(false);
-      send((revision) => api.step(id, revision, direction));
-    },
-    [id, send],
-  );
-
+  const { evaluated, failed } = useEvaluation(reply.id, document, catalogue);
   const evaluation = evaluated?.evaluation;
   const results = useMemo(() => new Map(evaluation?.results.map((r) => [r.key, r])), [evaluation]);
   if (failed) {
@@ -144,30 +76,40 @@ function Opened({
     );
   }
   if (!evaluated) return <Loading />;
+
   const open: OpenBuild = {
-    id,
+    id: reply.id,
     revision: reply.revision,
-    document: reply.document,
+    document,
     catalogue,
     evaluation: evaluated.evaluation,
     ladder: evaluated.ladder,
     results,
-    settling: evaluated.document !== reply.document,
+    sources: evaluated.sources,
+    settling: evaluated.document !== document,
     ripple: rippleHidden ? [] : evaluated.ripple,
     undo: reply.undo,
     redo: reply.redo,
-    edit,
-    step,
-    adopt,
-    conflict,
-    reapply: () => {
-      const command = conflict?.command;
-      setConflict(undefined);
-      if (!command) return;
-      const outcome = edit(command);
-      if (!outcome.ok) toast.error(outcome.issues[0]?.message ?? 'The edit no longer fits.');
+    waiting: waiting.count,
+    unreachable: waiting.unreachable,
+    edit: (command) => {
+      const outcome = edited.edit(command);
+      if (outcome.ok) setRippleHidden(false);
+      return outcome;
     },
-    dropConflict: () => setConflict(undefined),
+    step: (direction) => {
+      setRippleHidden(false);
+      edited.step(direction);
+    },
+    goBack: (revision) => {
+      setRippleHidden(false);
+      edited.goBack(revision);
+    },
+    adopt: edited.adopt,
+    sendNow: edited.sendNow,
+    conflict: edited.conflict,
+    reapply: () => edited.settle(true),
+    dropConflict: () => edited.settle(false),
     dismissRipple: () => setRippleHidden(true),
   };
   return <BuildContext value={open}>{children}</BuildContext>;

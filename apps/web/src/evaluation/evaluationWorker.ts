@@ -5,8 +5,11 @@ import {
   type Ladder,
   type RippleEntry,
   createEvaluator,
+  differences,
+  evaluate,
   limitLadder,
   ripple,
+  rules,
   shareUnchanged,
 } from '@brookrain/core';
 import { expose } from 'comlink';
@@ -22,7 +25,11 @@ export interface WorkerAnswer {
   readonly ladder: Ladder;
   /** what moved since the last evaluation of the same build */
   readonly ripple: readonly RippleEntry[];
+  /** where the limit of each rule comes from, by rule id */
+  readonly sources: Readonly<Record<string, string>>;
 }
+
+const sources = Object.fromEntries(rules.map((rule) => [rule.id, rule.source]));
 
 const worker = {
   setCatalogue(next: Catalogue): void {
@@ -36,7 +43,13 @@ const worker = {
     lastDocument = shared;
     lastBuild = build;
     lastEvaluation = evaluation;
-    return { evaluation, ladder, ripple: moved };
+    return { evaluation, ladder, ripple: moved, sources };
+  },
+  /** What is different downstream between two documents, ranked; every figure is looked at. */
+  compare(before: BuildDocument, after: BuildDocument): readonly RippleEntry[] {
+    return differences(evaluate(before, catalogue), evaluate(after, catalogue), {
+      figures: () => true,
+    });
   },
 };
 

@@ -1,4 +1,4 @@
-import type { BuildDocument, Catalogue } from '@brookrain/core';
+import type { BuildDocument, Catalogue, RippleEntry } from '@brookrain/core';
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { EvaluationWorker, WorkerAnswer } from './evaluationWorker.ts';
@@ -15,6 +15,24 @@ function theWorker(): Remote<EvaluationWorker> {
 
 // Started with the page, so that it has read its code when the build arrives.
 if (typeof Worker !== 'undefined') theWorker();
+
+async function withCatalogue(catalogue: Catalogue): Promise<Remote<EvaluationWorker>> {
+  const worker = theWorker();
+  if (toldCatalogue !== catalogue) {
+    toldCatalogue = catalogue;
+    await worker.setCatalogue(catalogue);
+  }
+  return worker;
+}
+
+/** What is different downstream between two documents, ranked. */
+export async function compareDocuments(
+  before: BuildDocument,
+  after: BuildDocument,
+  catalogue: Catalogue,
+): Promise<readonly RippleEntry[]> {
+  return (await withCatalogue(catalogue)).compare(before, after);
+}
 
 export interface Evaluated extends WorkerAnswer {
   /** the document that this belongs to */
@@ -35,12 +53,8 @@ export function useEvaluation(
   const newest = useRef<BuildDocument>(document);
   useEffect(() => {
     newest.current = document;
-    const worker = theWorker();
     const run = async (): Promise<void> => {
-      if (toldCatalogue !== catalogue) {
-        toldCatalogue = catalogue;
-        await worker.setCatalogue(catalogue);
-      }
+      const worker = await withCatalogue(catalogue);
       const answer = await worker.evaluate(build, document);
       if (newest.current === document) {
         setEvaluated({ ...answer, document });

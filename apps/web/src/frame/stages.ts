@@ -19,6 +19,17 @@ export const stageList: readonly Stage[] = [
   { id: 'take-away', name: 'Take away', where: [] },
 ];
 
+/** Pages of a build beside its stages. */
+export const pageList: readonly Pick<Stage, 'id' | 'name'>[] = [
+  { id: 'findings', name: 'Findings' },
+  { id: 'compare', name: 'Compare' },
+  { id: 'history', name: 'History' },
+];
+
+/** Findings nobody has accepted as they are. */
+export const openFindings = (findings: readonly BuildFinding[]): BuildFinding[] =>
+  findings.filter((f) => f.accepted === undefined);
+
 /** Screen of a finding: pump findings of a circuit belong to the pump. */
 export function stageOf(finding: BuildFinding): string {
   if (finding.rule.startsWith('pump.') && finding.where.startsWith('circuit')) return 'pump';
@@ -29,8 +40,9 @@ const counted = (count: number, one: string): string => `${count} ${one}${count 
 
 /** State of a stage in words, worst first. */
 export function stateInWords(findings: readonly BuildFinding[]): string {
-  const stops = findings.filter((f) => f.severity === 'stop').length;
-  const warnings = findings.filter((f) => f.severity === 'warn').length;
+  const open = openFindings(findings);
+  const stops = open.filter((f) => f.severity === 'stop').length;
+  const warnings = open.filter((f) => f.severity === 'warn').length;
   if (stops > 0) return counted(stops, 'stop');
   if (warnings > 0) return counted(warnings, 'warning');
   return 'ready';

@@ -1,4 +1,4 @@
-import { type Result, formatMeasure, shownKind } from '@brookrain/core';
+import { type Reading, type Result, formatMeasure, shownKind } from '@brookrain/core';
 import { Popover } from 'radix-ui';
 import { useBuild } from '../build/BuildContext.ts';
 import { Working } from './Working.tsx';
@@ -32,7 +32,7 @@ export function Figure({ of, digits = 3 }: { of: string; digits?: number }) {
   );
 }
 
-function show(result: Result, units: 'metric' | 'us', digits: number): string {
+function show(result: Result, units: Reading, digits: number): string {
   const kind = shownKind(result.key, result.kind);
   return formatMeasure({ value: result.value, kind }, units, digits);
 }

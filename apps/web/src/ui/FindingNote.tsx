@@ -1,24 +1,48 @@
-import { type BuildFinding, fillSentence } from '@brookrain/core';
+import { type BuildFinding, fillSentence, formatMeasure } from '@brookrain/core';
+import { useState } from 'react';
 import { toast } from 'sonner';
 import { useBuild } from '../build/BuildContext.ts';
+import { AcceptFinding } from './AcceptFinding.tsx';
 import { SeverityMark } from './SeverityMark.tsx';
+import { Worded } from './Worded.tsx';
 import { useUnits } from './preferences.ts';
+import { shownTime } from './shownTime.ts';
 
 /** A finding with its reason and its cures; a cure with a command is applied by its button. */
-export function FindingNote({ finding }: { finding: BuildFinding }) {
+export function FindingNote({
+  finding,
+  explained = false,
+}: {
+  finding: BuildFinding;
+  /** with its numbers and where its limit comes from */
+  explained?: boolean;
+}) {
   const { edit } = useBuild();
   const [units] = useUnits();
+  const [accepting, setAccepting] = useState(false);
+  const { accepted, reopened } = finding;
   return (
     <article className="rule py-2" data-finding={finding.id}>
       <div className="flex gap-2">
         <span className="pt-0.5">
-          <SeverityMark severity={finding.severity} />
+          <SeverityMark severity={accepted ? 'note' : finding.severity} />
         </span>
         <div className="min-w-0">
           <p className="font-medium">{finding.title}</p>
           <p className="text-[13px] leading-[18px] text-second">
-            {sentence(fillSentence(finding.because, finding.numbers, units))}
+            <Worded text={sentence(fillSentence(finding.because, finding.numbers, units))} />
           </p>
+          {explained && <Explanation finding={finding} />}
+          {accepted && (
+            <p className="mt-1 border-l-[3px] border-moss pl-2 text-[13px]">
+              Accepted by {accepted.author}, {shownTime(accepted.time)}: {accepted.reason}
+            </p>
+          )}
+          {reopened && (
+            <p className="mt-1 border-l-[3px] border-signal pl-2 text-[13px]">
+              Open again: it is worse than when {reopened.author} accepted it ({reopened.reason}).
+            </p>
+          )}
           <div className="mt-1 flex flex-wrap gap-1.5">
             {finding.cures.map((cure) => {
               const { command } = cure;
@@ -40,10 +64,44 @@ export function FindingNote({ finding }: { finding: BuildFinding }) {
                 </p>
               );
             })}
+            {finding.severity === 'warn' && !accepted && !accepting && (
+              <button type="button" className="act text-[13px]" onClick={() => setAccepting(true)}>
+                Accept with a reason
+              </button>
+            )}
+            {(accepted ?? reopened) && (
+              <button
+                type="button"
+                className="act text-[13px]"
+                onClick={() => edit({ name: 'withdraw-acceptance', findingId: finding.id })}
+              >
+                Withdraw the acceptance
+              </button>
+            )}
           </div>
+          {accepting && <AcceptFinding finding={finding} close={() => setAccepting(false)} />}
         </div>
       </div>
     </article>
+  );
+}
+
+/** What was measured against what, and where the limit comes from. */
+function Explanation({ finding }: { finding: BuildFinding }) {
+  const { sources } = useBuild();
+  const [units] = useUnits();
+  const { measured, limit } = finding;
+  const source = sources[finding.rule];
+  return (
+    <p className="mt-0.5 text-[13px] text-second">
+      {measured && limit && (
+        <>
+          <span className="text-ink">{formatMeasure(measured, units)}</span> against{' '}
+          {formatMeasure(limit, units)}.{' '}
+        </>
+      )}
+      {source && sentence(source)}
+    </p>
   );
 }
 

@@ -1,6 +1,13 @@
-import { type Quantity, type UnitKind, echoQuantity, parseQuantity } from '@brookrain/core';
+import {
+  type Quantity,
+  type UnitKind,
+  echoQuantity,
+  parseQuantity,
+  usualUnit,
+} from '@brookrain/core';
 import { useEffect, useId, useState } from 'react';
 import { useBuild } from '../build/BuildContext.ts';
+import { useUnits } from './preferences.ts';
 
 type Props = {
   label: string;
@@ -17,7 +24,8 @@ type Props = {
 export function QuantityField({ label, path, kind, value, unit, whenEmpty }: Props) {
   const { edit } = useBuild();
   const id = useId();
-  const kept = value ? echoQuantity(value, kind) : '';
+  const [reading] = useUnits();
+  const kept = value ? echoQuantity(value, kind, reading.numbers) : '';
   const [text, setText] = useState(kept);
   const [message, setMessage] = useState<string>();
   useEffect(() => {
@@ -35,14 +43,18 @@ export function QuantityField({ label, path, kind, value, unit, whenEmpty }: Pro
       edit({ name: 'set', path, value: null });
       return;
     }
-    const parsed = parseQuantity({ text, kind, defaultUnit: value?.unit ?? unit });
+    const parsed = parseQuantity({
+      text,
+      kind,
+      defaultUnit: value?.unit ?? usualUnit(reading, kind, unit),
+    });
     if (!parsed.ok) {
       setMessage(parsed.message);
       return;
     }
     const outcome = edit({ name: 'set', path, value: parsed.quantity });
     if (outcome.ok) {
-      setText(echoQuantity(parsed.quantity, kind));
+      setText(echoQuantity(parsed.quantity, kind, reading.numbers));
       setMessage(undefined);
     } else setMessage(outcome.issues[0]?.message);
   };

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { Worded } from './Worded.tsx';
 
 type Props = {
   title: string;
@@ -14,7 +15,9 @@ export function Screen({ title, lead, children, inspector }: Props) {
     <div className="flex h-full min-h-0 max-[900px]:block">
       <main className="min-w-0 flex-1 overflow-y-auto px-4 pb-4 pt-3" tabIndex={-1}>
         <h1>{title}</h1>
-        <p className="mb-3 text-second">{lead}</p>
+        <p className="mb-3 text-second">
+          {typeof lead === 'string' ? <Worded text={lead} /> : lead}
+        </p>
         {children}
       </main>
       {inspector && (

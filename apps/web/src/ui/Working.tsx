@@ -1,4 +1,10 @@
-import { type Result, type WorkingInput, formatMeasure, shownKind } from '@brookrain/core';
+import {
+  type Reading,
+  type Result,
+  type WorkingInput,
+  formatMeasure,
+  shownKind,
+} from '@brookrain/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../build/BuildContext.ts';
@@ -94,7 +100,7 @@ function Source({ input, open }: { input: WorkingInput; open: (key: string) => v
 const spaced = (name: string): string =>
   name.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
 
-function listed(input: WorkingInput, units: 'metric' | 'us'): string {
+function listed(input: WorkingInput, units: Reading): string {
   const values = typeof input.value === 'number' ? [input.value] : input.value;
   const kind = input.kind === 'ratio' ? 'count' : input.kind;
   const shown = values.slice(0, 6).map((value) => formatMeasure({ value, kind }, units, 5));

@@ -1,30 +1,64 @@
-import type { UnitSystem } from '@brookrain/core';
-import { useSyncExternalStore } from 'react';
+import {
+  type NumberFormat,
+  type Reading,
+  type UnitSystem,
+  numberFormats,
+  unitSystems,
+} from '@brookrain/core';
+import { useContext, useMemo, useSyncExternalStore } from 'react';
+import { BuildContext } from '../build/BuildContext.ts';
 
-type Theme = 'light' | 'dark';
+/** Units as a person reads: their own, or those of the build that is open. */
+export type UnitChoice = 'build' | UnitSystem;
+export type Theme = 'light' | 'dark';
+
 const listeners = new Set<() => void>();
 const tell = (): void => listeners.forEach((listener) => listener());
 
 function subscribe(listener: () => void): () => void {
   listeners.add(listener);
-  return () => listeners.delete(listener);
+  // Other windows of this device follow.
+  window.addEventListener('storage', listener);
+  return () => {
+    listeners.delete(listener);
+    window.removeEventListener('storage', listener);
+  };
 }
 
-const readUnits = (): UnitSystem =>
-  localStorage.getItem('brookrain.units') === 'us' ? 'us' : 'metric';
+const kept = (name: string): string | null => localStorage.getItem(`brookrain.${name}`);
+function keep(name: string, value: string): void {
+  localStorage.setItem(`brookrain.${name}`, value);
+  tell();
+}
+const oneOf = <Value extends string>(values: readonly Value[], text: string | null, usual: Value) =>
+  values.find((value) => value === text) ?? usual;
+
+const readChoice = (): UnitChoice =>
+  oneOf(['build', ...unitSystems] as const, kept('units'), 'build');
+const readNumbers = (): NumberFormat => oneOf(numberFormats, kept('numbers'), 'space-point');
 const readTheme = (): Theme =>
   document.documentElement.dataset['theme'] === 'dark' ? 'dark' : 'light';
 
-/** Units in which computed figures are shown; kept on this device. */
-export function useUnits(): [UnitSystem, (next: UnitSystem) => void] {
-  const units = useSyncExternalStore(subscribe, readUnits);
-  return [
-    units,
-    (next) => {
-      localStorage.setItem('brookrain.units', next);
-      tell();
-    },
-  ];
+/** Name under which this device's edits stand in the history. */
+export const authorName = (): string => kept('author')?.trim() || 'workshop';
+
+/** How this person reads here: own units, or those of the open build. */
+export function useUnits(): [Reading] {
+  const choice = useSyncExternalStore(subscribe, readChoice);
+  const numbers = useSyncExternalStore(subscribe, readNumbers);
+  const ofBuild = useContext(BuildContext)?.document.displayUnits ?? 'metric';
+  const system = choice === 'build' ? ofBuild : choice;
+  return useMemo(() => [{ system, numbers }], [system, numbers]);
+}
+
+/** The choice behind `useUnits`, to be changed. */
+export function useUnitChoice(): [UnitChoice, (next: UnitChoice) => void] {
+  return [useSyncExternalStore(subscribe, readChoice), (next) => keep('units', next)];
+}
+
+/** How figures are written; kept on this device. */
+export function useNumberFormat(): [NumberFormat, (next: NumberFormat) => void] {
+  return [useSyncExternalStore(subscribe, readNumbers), (next) => keep('numbers', next)];
 }
 
 /** Light for a bright workshop, dark for night; kept on this device. */
@@ -33,9 +67,14 @@ export function useTheme(): [Theme, (next: Theme) => void] {
   return [
     theme,
     (next) => {
-      localStorage.setItem('brookrain.theme', next);
       document.documentElement.dataset['theme'] = next;
-      tell();
+      keep('theme', next);
     },
   ];
+}
+
+/** The name under which edits are made; kept on this device. */
+export function useAuthor(): [string, (next: string) => void] {
+  const author = useSyncExternalStore(subscribe, () => kept('author') ?? '');
+  return [author, (next) => keep('author', next.slice(0, 60))];
 }

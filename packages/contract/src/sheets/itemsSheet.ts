@@ -4,9 +4,8 @@ import {
   type ItemField,
   type TableColumn,
   type TableRow,
-  commonFields,
+  allItemFields,
   fromSI,
-  itemFields,
   itemTables,
   parseNumber,
   parseQuantity,
@@ -30,11 +29,6 @@ export interface ItemsSheet {
   readonly problems: readonly CellProblem[];
   readonly items: readonly CatalogueItem[];
 }
-
-const fieldsOf = (category: CatalogueCategory): readonly ItemField[] => [
-  ...commonFields,
-  ...itemFields[category],
-];
 
 const titled = (key: string, unit: string): string => (unit === '' ? key : `${key} [${unit}]`);
 
@@ -64,7 +58,7 @@ export function writeItemsSheet(
   category: CatalogueCategory,
   items: readonly CatalogueItem[],
 ): string {
-  const fields = fieldsOf(category);
+  const fields = allItemFields(category);
   const columns = itemTables[category]?.columns ?? [];
   const header = [
     'id',
@@ -135,7 +129,7 @@ function placesOf(category: CatalogueCategory, grid: SheetGrid, told: Told) {
   };
   const id = find(['id']);
   const fields = new Map<string, Place>();
-  for (const field of fieldsOf(category)) {
+  for (const field of allItemFields(category)) {
     const place = find([field.key, field.label], field.type === 'quantity' ? field : undefined);
     if (place) fields.set(field.key, place);
     else if (!(field.type === 'choice' && field.optional)) {
@@ -192,7 +186,7 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
     const last = (starts[n + 1]?.row ?? grid.length) - 1;
     const before = problems.length;
     const item: Record<string, unknown> = { category, id, revision: 1 };
-    for (const field of fieldsOf(category)) {
+    for (const field of allItemFields(category)) {
       const place = places.fields.get(field.key);
       const cell = place ? plainCell(grid[first]![place.at]!) : '';
       if (cell === '') {

@@ -9,6 +9,7 @@ export * from './document.ts';
 export * from './jsonPath.ts';
 export * from './migrateDocument.ts';
 export * from './patch.ts';
+export * from './placeInWords.ts';
 export * from './stableJson.ts';
 export * from './references.ts';
 export * from './cautions.ts';

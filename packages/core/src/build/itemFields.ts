@@ -172,6 +172,12 @@ export const itemFields: Record<CatalogueCategory, readonly ItemField[]> = {
   ],
 };
 
+/** Every field of a category, the common ones first. */
+export const allItemFields = (category: CatalogueCategory): readonly ItemField[] => [
+  ...commonFields,
+  ...itemFields[category],
+];
+
 const dropTable: ItemTable = {
   key: 'points',
   label: 'Pressure drop over flow',

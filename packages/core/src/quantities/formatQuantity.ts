@@ -1,7 +1,7 @@
 import { fromSI } from './convert.ts';
 import type { Quantity } from './quantity.ts';
 import type { NumberFormat } from './displayUnits.ts';
-import type { UnitKind } from './unitKinds.ts';
+import { type UnitKind, unitKinds } from './unitKinds.ts';
 
 const MINUS = '\u2212';
 const THIN_SPACE = '\u202f';
@@ -68,4 +68,11 @@ export function echoQuantity(
     .replaceAll(THIN_SPACE, '')
     .replace('.', marks[format].decimal);
   return entered.unit === '' ? figure : `${figure} ${entered.unit}`;
+}
+
+/** A typed quantity echoed by its unit alone, where the kind is not at hand. */
+export function echoTyped(entered: Quantity, format: NumberFormat = 'space-point'): string {
+  const kinds = Object.keys(unitKinds) as UnitKind[];
+  const kind = kinds.find((k) => unitKinds[k].some((unit) => unit.symbol === entered.unit));
+  return echoQuantity(entered, kind ?? 'count', format);
 }

@@ -284,6 +284,26 @@ export function BriefScreen() {
           })}
           onChoose={(value) => edit({ name: 'set', path: 'brief.use', value })}
         />
+        <TextField label="Name of the build" path="name" value={build.name} />
+        <TextField label="In a few words" path="description" value={build.description} />
+        <ChoiceField
+          wide
+          label="Units of this build"
+          value={build.displayUnits ?? 'none'}
+          choices={[
+            { value: 'none', label: 'the reader’s own' },
+            { value: 'metric', label: 'metric' },
+            { value: 'us', label: 'US' },
+            { value: 'mixed', label: 'mixed (psi, hp)' },
+          ]}
+          onChoose={(value) =>
+            edit({
+              name: 'set',
+              path: 'displayUnits',
+              value: value === 'none' ? null : value,
+            })
+          }
+        />
       </div>
       <dl className="rule mt-4 flex flex-wrap gap-x-10 gap-y-1 pt-3">
         <Fact label="Ambient pressure" figure="ambient.pressureAbsolute" />

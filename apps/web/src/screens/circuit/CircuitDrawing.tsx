@@ -5,7 +5,7 @@ import {
   type ThroughElement,
   formatMeasure,
   fuelLabel,
-  runOf,
+  fuelRun,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { walkKeys } from '../../ui/walkKeys.ts';
@@ -47,6 +47,14 @@ function Symbol({ element, selected }: { element: CircuitElement; selected: bool
           <path d="M0 0V-19M-7-19H7" stroke="var(--ink)" strokeWidth="1.5" />
         </g>
       );
+    case 'filter-regulator':
+      return (
+        <g>
+          <path d="M-16-12H16V12H-16Z" {...common} />
+          <path d="M-11-6V6M-6-6V6" stroke="var(--ink)" strokeWidth="0.75" />
+          <path d="M-1-6 6 0-1 6ZM13-6 6 0 13 6Z" fill="var(--ink)" />
+        </g>
+      );
     default:
       return null;
   }
@@ -61,13 +69,15 @@ interface Placed {
 
 /** Lays the run out: tank to engine above, engine to tank below; long elements get more room. */
 function layOut(circuit: FuelCircuit): { placed: Placed[]; railX: number } {
-  const run = runOf(circuit);
-  const regulatorAt = run.findIndex((e) => e.kind === 'regulator');
-  const feed = run.slice(0, regulatorAt);
-  const back = run.slice(regulatorAt);
+  const { feed, back } = fuelRun(circuit);
   const weight = (e: ThroughElement): number =>
     e.kind === 'line' ? 1.6 : e.kind === 'fitting' ? 0.7 : 1.3;
-  const place = (elements: ThroughElement[], from: number, to: number, y: number): Placed[] => {
+  const place = (
+    elements: readonly ThroughElement[],
+    from: number,
+    to: number,
+    y: number,
+  ): Placed[] => {
     const total = elements.reduce((sum, e) => sum + weight(e), 0);
     let x = from;
     return elements.map((element) => {
@@ -98,6 +108,9 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
   const { evaluation } = useBuild();
   const [units] = useUnits();
   const { placed, railX } = layOut(circuit);
+  const returns = placed.some((p) => p.y === RETURN_Y);
+  const atTank = placed.find((p) => p.element.kind === 'filter-regulator');
+  const bypass = atTank && solution?.elements[`${atTank.element.id}~bypass`];
   const tank = circuit.elements.find((e) => e.kind === 'tank');
   const injectors = circuit.elements.find((e) => e.kind === 'injectors');
   const row = evaluation.fluids[0]!.design.rows.find(
@@ -115,7 +128,7 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
     formatMeasure({ value: massFlow / density, kind: 'volumeFlow' }, units);
   const troubled = new Map(
     evaluation.findings
-      .filter((f) => f.where.startsWith('circuit:'))
+      .filter((f) => f.where.startsWith('circuit:') && f.severity !== 'note' && !f.accepted)
       .map((f) => [f.where.split('/')[1], f.severity]),
   );
   const pick = (id: string) => ({
@@ -185,7 +198,7 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
             x1={railX}
             x2={railX}
             y1={FEED_Y}
-            y2={RETURN_Y}
+            y2={returns ? RETURN_Y : RETURN_Y - 34}
             stroke="var(--line-feed)"
             strokeWidth="5"
           />
@@ -324,6 +337,25 @@ export function CircuitDrawing({ circuit, solution, selected, select }: Props) {
           </g>
         );
       })}
+      {atTank && (
+        <g aria-hidden="true">
+          <path
+            d={`M${(atTank.x0 + atTank.x1) / 2} ${FEED_Y + 12}V${RETURN_Y - 70}H${TANK.x + TANK.width}`}
+            fill="none"
+            stroke={lineStyle.return.colour}
+            strokeWidth="3"
+            strokeDasharray={lineStyle.return.dash}
+          />
+          <text x={TANK.x + TANK.width + 12} y={RETURN_Y - 78} fill="var(--second)">
+            back to the tank
+          </text>
+          {bypass && (
+            <text x={TANK.x + TANK.width + 12} y={RETURN_Y - 52} style={{ fontSize: 14 }}>
+              {flow(bypass.massFlow)}
+            </text>
+          )}
+        </g>
+      )}
       {solution &&
         placed.slice(0, -1).map(({ element, x1, y }, i) => {
           const next = placed[i + 1]!;

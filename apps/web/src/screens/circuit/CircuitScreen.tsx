@@ -1,5 +1,6 @@
 import { type CaseName, caseNames, formatMeasure } from '@brookrain/core';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { Screen } from '../../ui/Screen.tsx';
@@ -18,7 +19,10 @@ export function CircuitScreen() {
   const firstTrouble = evaluation.findings
     .find((f) => f.where.startsWith('circuit:'))
     ?.where.split('/')[1];
-  const [selected, setSelected] = useState(firstTrouble ?? 'feed');
+  const [query] = useSearchParams();
+  const asked = query.get('element');
+  const [picked, setSelected] = useState<string>();
+  const selected = picked ?? asked ?? firstTrouble ?? 'feed';
   const index = Math.max(
     0,
     circuit.elements.findIndex((e) => e.id === selected),

@@ -19,6 +19,7 @@ const categories = {
   filter: 'filter',
   pump: 'pump',
   regulator: 'regulator',
+  'filter-regulator': 'filter-regulator',
 } as const satisfies Partial<Record<CircuitElement['kind'], CatalogueCategory>>;
 
 function PartChoice({ element }: { element: Extract<CircuitElement, { item: ItemRef }> }) {
@@ -71,7 +72,9 @@ function figuresOfElement(element: CircuitElement): readonly NamedFigure[] {
         ['Inlet above boiling', `suction.peak.${element.id}.inletHead`],
       ];
     case 'regulator':
+    case 'filter-regulator':
       return [
+        ...(element.kind === 'regulator' ? [] : [['Loss', `${key}.pressureDrop`] as const]),
         ['Bypass at idle', 'return.idle.bypass'],
         ['Reserve at idle', 'return.idle.reserve'],
         ['Reserve on overrun', 'return.overrun.reserve'],
@@ -150,7 +153,7 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
             </p>
           </>
         )}
-        {element.kind === 'filter' && (
+        {(element.kind === 'filter' || element.kind === 'filter-regulator') && (
           <ChoiceField
             label="State"
             value={element.state}

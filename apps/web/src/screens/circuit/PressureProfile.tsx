@@ -1,4 +1,10 @@
-import { type FuelCircuit, type SolvedCircuit, formatMeasure, runOf } from '@brookrain/core';
+import {
+  type FuelCircuit,
+  type SolvedCircuit,
+  formatMeasure,
+  fuelRun,
+  runOf,
+} from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { useUnits } from '../../ui/preferences.ts';
 
@@ -72,7 +78,7 @@ export function PressureProfile({ circuit, solution, selected }: Props) {
           fill="var(--paper)"
           stroke="var(--ink)"
           strokeWidth="1.5"
-        />
+        {fuelRun(circuit).back.length > 0 ? 'tank return' : 'end of the rail'}
       ))}
       <text x={box.left} y={H - 6} fill="var(--second)">
         tank outlet

@@ -18,7 +18,7 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
   const rungs = ladder.rungs.filter((r) => r.power !== null && r.power <= most);
   const beyond = ladder.rungs.filter((r) => r.power === null || r.power > most);
   const power = (value: number): string => formatMeasure({ value, kind: 'power' }, units);
-  const unit = displayUnits[units].power;
+  const unit = displayUnits[units.system].power;
   const ticks = scaleLinear([0, fromSI(most, 'power', unit)], [0, 1])
     .ticks(6)
     .map((shown) => toSI(shown, 'power', unit))

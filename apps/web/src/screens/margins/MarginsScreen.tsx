@@ -1,6 +1,7 @@
 import type { Severity } from '@brookrain/core';
 import { formatMeasure } from '@brookrain/core';
-import { useSearchParams } from 'react-router';
+import { Link, useLocation, useSearchParams } from 'react-router';
+import { openFindings } from '../../frame/stages.ts';
 import { useBuild } from '../../build/BuildContext.ts';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
@@ -11,7 +12,8 @@ const headings: Record<Severity, string> = { stop: 'Stops', warn: 'Warnings', no
 
 /** The honest capability of the build, and everything wrong or tight in one place. */
 export function MarginsScreen() {
-  const { evaluation, ladder } = useBuild();
+  const { id, evaluation, ladder } = useBuild();
+  const { state } = useLocation() as { state: { proposed?: readonly string[] } | null };
   const [units] = useUnits();
   const [query] = useSearchParams();
   const marked = query.get('rung');
@@ -26,11 +28,33 @@ export function MarginsScreen() {
       <div className="grid grid-cols-[minmax(340px,460px)_1fr] gap-8 max-[900px]:grid-cols-1">
         <LadderDrawing ladder={ladder} marked={marked} />
         <div>
+          {state?.proposed && (
+            <section
+              aria-label="What was proposed"
+              className="mb-4 border-l-[3px] border-moss pl-3"
+            >
+              <h2>A first design, proposed from your answers</h2>
+              <ul className="list-disc pl-5">
+                {state.proposed.map((text) => (
+                  <li key={text}>{text}</li>
+                ))}
+              </ul>
+              <p className="mt-1">
+                Go through the stages on the left and make it yours, beginning with the{' '}
+                <Link className="underline" to={`/builds/${id}/brief`}>
+                  brief
+                </Link>
+                .
+              </p>
+            </section>
+          )}
           {evaluation.findings.length === 0 && (
             <p>Nothing is wrong or tight. The ladder shows what is left in hand.</p>
           )}
           {(['stop', 'warn', 'note'] as const).map((severity) => {
-            const findings = evaluation.findings.filter((f) => f.severity === severity);
+            const findings = openFindings(evaluation.findings).filter(
+              (f) => f.severity === severity,
+            );
             if (findings.length === 0) return null;
             return (
               <section key={severity} className="mb-4">
@@ -44,6 +68,11 @@ export function MarginsScreen() {
               </section>
             );
           })}
+          {evaluation.findings.length > 0 && (
+            <Link className="underline" to={`/builds/${id}/findings`}>
+              All findings, explained
+            </Link>
+          )}
         </div>
       </div>
     </Screen>

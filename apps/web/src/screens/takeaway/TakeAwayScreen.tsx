@@ -13,7 +13,7 @@ export function TakeAwayScreen() {
   const base = `/api/builds/${encodeURIComponent(id)}`;
   const papers = [
     {
-      href: `${base}/work-sheet.pdf?units=${units}`,
+      href: `${base}/work-sheet.pdf?units=${units.system}`,
       name: 'Work sheet',
       type: 'PDF',
       words:

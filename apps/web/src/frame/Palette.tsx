@@ -1,0 +1,151 @@
+import { type BuildReply, type BuildSummary, type CatalogueReply } from '@brookrain/contract';
+import { categoryNames } from '@brookrain/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Command } from 'cmdk';
+import { Dialog } from 'radix-ui';
+import { useLocation, useNavigate } from 'react-router';
+import { api } from '../api/client.ts';
+import { glossary, wordId } from '../content/glossary.ts';
+import { useTheme, useUnitChoice } from '../ui/preferences.ts';
+import { pageList, stageList } from './stages.ts';
+import { unitChoices } from './UnitChoice.tsx';
+
+interface Entry {
+  readonly group: string;
+  readonly name: string;
+  readonly hint?: string;
+  readonly keys?: string;
+  readonly go: () => void;
+}
+
+const elementNames = (build: BuildReply | undefined): readonly { id: string; name: string }[] =>
+  build?.document.fuelCircuits.flatMap((c) => c.elements) ?? [];
+
+/** Finds pages, parts, builds, words and actions by a few letters. */
+export function Palette({ close }: { close: () => void }) {
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const { pathname } = useLocation();
+  const [theme, setTheme] = useTheme();
+  const [, chooseUnits] = useUnitChoice();
+  const id = /^\/builds\/([^/]+)/.exec(pathname)?.[1];
+  const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds });
+  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: api.catalogue });
+  const build = id ? queries.getQueryData<BuildReply>(['build', id]) : undefined;
+  const to = (path: string) => () => void navigate(path);
+
+  const entries: Entry[] = [
+    ...(id
+      ? [
+          ...stageList.map((stage, i) => ({
+            group: 'This build',
+            name: stage.name,
+            keys: String(i + 1),
+            go: to(`/builds/${id}/${stage.id}`),
+          })),
+          ...pageList.map((page) => ({
+            group: 'This build',
+            name: page.name,
+            keys: { findings: 'f', compare: 'v', history: 'h' }[page.id] ?? '',
+            go: to(`/builds/${id}/${page.id}`),
+          })),
+          ...elementNames(build).map((element) => ({
+            group: 'Fuel circuit',
+            name: element.name,
+            go: to(`/builds/${id}/circuit?element=${element.id}`),
+          })),
+        ]
+      : []),
+    ...(builds.data ?? []).map((b: BuildSummary) => ({
+      group: 'Builds',
+      name: b.name,
+      hint: b.archived ? 'put away' : '',
+      go: to(`/builds/${b.id}/brief`),
+    })),
+    { group: 'Go to', name: 'All builds', go: to('/') },
+    { group: 'Go to', name: 'New build', go: to('/new') },
+    { group: 'Go to', name: 'Catalogue', go: to('/catalogue') },
+    { group: 'Go to', name: 'Guide', go: to('/guide') },
+    { group: 'Go to', name: 'Words', go: to('/words') },
+    { group: 'Go to', name: 'Settings, snapshots', go: to('/settings') },
+    ...unitChoices.map(({ value, label }) => ({
+      group: 'Do',
+      name: `Read in ${label}`,
+      go: () => chooseUnits(value),
+    })),
+    {
+      group: 'Do',
+      name: theme === 'dark' ? 'Light screen' : 'Dark screen',
+      go: () => setTheme(theme === 'dark' ? 'light' : 'dark'),
+    },
+    ...catalogueEntries(catalogue.data).map(({ category, id: item, name }) => ({
+      group: 'Catalogue',
+      name,
+      hint: categoryNames[category],
+      go: to(`/catalogue/${category}/${encodeURIComponent(item)}`),
+    })),
+    ...glossary.map(({ word, meaning }) => ({
+      group: 'Words',
+      name: word,
+      hint: meaning,
+      go: to(`/words#${wordId(word)}`),
+    })),
+  ];
+  const groups = [...new Set(entries.map((entry) => entry.group))];
+  return (
+    <Dialog.Root open onOpenChange={(open) => !open && close()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed left-1/2 top-[12vh] z-50 w-[560px] max-w-[94vw] -translate-x-1/2 border border-ink bg-paper"
+        >
+          <Dialog.Title className="sr-only">Find</Dialog.Title>
+          <Command label="Find" loop>
+            <Command.Input
+              placeholder="Page, part, build, word or action"
+              className="h-11 w-full border-b-[1.5px] border-ink bg-paper px-3 text-[16px]"
+            />
+            <Command.List className="max-h-[56vh] overflow-y-auto p-1">
+              <Command.Empty className="px-3 py-2 text-second">
+                Nothing here by that name.
+              </Command.Empty>
+              {groups.map((group) => (
+                <Command.Group key={group} heading={group} className="palette-group">
+                  {entries
+                    .filter((entry) => entry.group === group)
+                    .map((entry, i) => (
+                      <Command.Item
+                        key={`${entry.name}-${i}`}
+                        value={`${entry.name} ${group} ${entry.hint ?? ''} ${i}`}
+                        className="palette-item"
+                        onSelect={() => {
+                          close();
+                          entry.go();
+                        }}
+                      >
+                        <span className="shrink-0">{entry.name}</span>
+                        <span className="min-w-0 flex-1 truncate text-[13px] text-second">
+                          {entry.hint}
+                        </span>
+                        {entry.keys && <kbd className="font-code text-[12px]">{entry.keys}</kbd>}
+                      </Command.Item>
+                    ))}
+                </Command.Group>
+              ))}
+            </Command.List>
+          </Command>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function catalogueEntries(catalogue: CatalogueReply | undefined) {
+  const byId = new Map((catalogue?.items ?? []).map((item) => [item.id, item]));
+  return [...byId.values()].map(({ id, category, designation }) => ({
+    id,
+    category,
+    name: designation,
+  }));
+}

@@ -1,0 +1,235 @@
+import {
+  type CatalogueCategory,
+  type CatalogueItem,
+  type ItemField,
+  categoryNames,
+  formatMeasure,
+  itemFields,
+} from '@brookrain/core';
+import { useState } from 'react';
+import { Link, NavLink, useParams } from 'react-router';
+import { Page } from '../../frame/Page.tsx';
+import { useUnits } from '../../ui/preferences.ts';
+import { ItemComparison } from './ItemComparison.tsx';
+import { readField } from './fieldText.ts';
+import { headlinesOf } from './headlines.ts';
+import { categories, categoryOf, useCatalogue } from './useCatalogue.ts';
+
+const COLUMNS = 4;
+const MOST_COMPARED = 4;
+
+/** Every word of a search must stand somewhere in the item. */
+function matches(item: CatalogueItem, words: readonly string[]): boolean {
+  const text =
+    `${item.id} ${item.designation} ${item.family} ${item.interchange} ${categoryNames[item.category]}`.toLowerCase();
+  return words.every((word) => text.includes(word));
+}
+
+function sortValue(item: CatalogueItem, key: string): number | string {
+  const value = (item as unknown as Record<string, unknown>)[key];
+  return typeof value === 'number' ? value : String(value ?? '');
+}
+
+function sorted(items: readonly CatalogueItem[], key: string | undefined, down: boolean) {
+  if (!key) return items;
+  const order = (a: CatalogueItem, b: CatalogueItem): number => {
+    const [left, right] = [sortValue(a, key), sortValue(b, key)];
+    if (typeof left === 'number' && typeof right === 'number') return left - right;
+    return String(left).localeCompare(String(right), undefined, { numeric: true });
+  };
+  return [...items].sort((a, b) => (down ? -1 : 1) * order(a, b));
+}
+
+function ItemTable({
+  category,
+  items,
+  fields,
+  picked,
+  toggle,
+}: {
+  /** undefined while items of all kinds are shown */
+  category: CatalogueCategory | undefined;
+  items: readonly CatalogueItem[];
+  fields: readonly ItemField[];
+  picked: ReadonlySet<string>;
+  toggle: (id: string) => void;
+}) {
+  const [units] = useUnits();
+  const [sort, setSort] = useState<{ key: string; down: boolean }>();
+  const shown = sorted(items, sort?.key, sort?.down ?? false);
+  const headlines = category ? headlinesOf(category) : [];
+  const head = (key: string, label: string) => (
+    <th
+      key={key}
+      className={key === 'family' ? '!text-left' : ''}
+      aria-sort={sort?.key === key ? (sort.down ? 'descending' : 'ascending') : undefined}
+    >
+      <button
+        type="button"
+        className="underline decoration-hair underline-offset-2"
+        onClick={() => setSort({ key, down: sort?.key === key && !sort.down })}
+      >
+        {label}
+        {sort?.key === key ? (sort.down ? ' ↓' : ' ↑') : ''}
+      </button>
+    </th>
+  );
+  return (
+    <table className="table-lined w-full" aria-label="Items">
+      <thead>
+        <tr>
+          {head('designation', 'Designation')}
+          {head('family', 'Family')}
+          {headlines.map(({ label }) => (
+            <th key={label}>{label}</th>
+          ))}
+          {fields.map((field) => head(field.key, field.label))}
+          {head('price', 'Price')}
+          <th>Compare</th>
+        </tr>
+      </thead>
+      <tbody>
+        {shown.map((item) => (
+          <tr key={item.id} className="hover:bg-panel">
+            <td>
+              <Link
+                className="underline decoration-hair underline-offset-2"
+                to={`/catalogue/${item.category}/${encodeURIComponent(item.id)}`}
+              >
+                {item.designation}
+              </Link>
+              {item.revision > 1 && (
+                <span className="ml-1.5 text-second">rev. {item.revision}</span>
+              )}
+            </td>
+            <td className="!text-left text-second">{item.family}</td>
+            {headlines.map(({ label, measure }) => {
+              const value = measure(item);
+              return (
+                <td key={label} className="whitespace-nowrap">
+                  {value ? formatMeasure(value, units) : ''}
+                </td>
+              );
+            })}
+            {fields.map((field) => (
+              <td key={field.key} className="whitespace-nowrap">
+                {readField(item, field, units)}
+              </td>
+            ))}
+            <td>{item.price}</td>
+            <td>
+              <input
+                type="checkbox"
+                aria-label={`Compare ${item.designation}`}
+                checked={picked.has(item.id)}
+                onChange={() => toggle(item.id)}
+              />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** All items of a category, or those that a search finds in any. */
+export function CatalogueScreen() {
+  const params = useParams();
+  const category: CatalogueCategory = categoryOf(params['category']) ?? 'pump';
+  const { newest, error, ready } = useCatalogue();
+  const [search, setSearch] = useState('');
+  const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  const searching = words.length > 0;
+  const all = [...newest.values()].flat();
+  const items = searching
+    ? all.filter((item) => matches(item, words))
+    : (newest.get(category) ?? []);
+  const fields = searching
+    ? []
+    : itemFields[category]
+        .filter((f) => f.type === 'quantity')
+        .slice(0, COLUMNS - headlinesOf(category).length);
+  const compared = all.filter((item) => picked.has(item.id));
+  const toggle = (id: string): void => {
+    const next = new Set(picked);
+    if (!next.delete(id)) next.add(id);
+    setPicked(new Set([...next].slice(-MOST_COMPARED)));
+  };
+  return (
+    <Page
+      wide
+      title="Catalogue"
+      lead="What the design is chosen from. A change makes a new revision; builds keep the one they use."
+    >
+      {error && <p className="text-signal">{error.message}</p>}
+      <div className="grid grid-cols-[190px_1fr] gap-6 max-[800px]:block">
+        <nav aria-label="Categories" className="max-[800px]:mb-3">
+          <ul className="border-t-[1.5px] border-ink max-[800px]:flex max-[800px]:overflow-x-auto">
+            {categories.map((c) => (
+              <li key={c} className="shrink-0 border-b-[0.75px] border-hair">
+                <NavLink
+                  to={`/catalogue/${c}`}
+                  onClick={() => setSearch('')}
+                  className={`flex justify-between gap-2 border-l-[3px] py-1 pl-2 pr-1 ${c === category && !searching ? 'border-moss bg-panel font-medium' : 'border-transparent hover:bg-panel'}`}
+                >
+                  {categoryNames[c]}
+                  <span className="font-normal text-second">{newest.get(c)?.length ?? ''}</span>
+                </NavLink>
+              </li>
+            ))}
+          </ul>
+        </nav>
+        <div className="min-w-0">
+          <div className="mb-2 flex flex-wrap items-center gap-2">
+            <input
+              type="search"
+              aria-label="Search the catalogue"
+              placeholder="Search all: designation, family, group"
+              className="field max-w-[300px]"
+              value={search}
+              onChange={(event) => setSearch(event.target.value)}
+            />
+            <span className="flex-1" />
+            <Link to={`/catalogue/${category}/new`} className="act inline-block">
+              Add to {categoryNames[category].toLowerCase()}
+            </Link>
+            <Link to={`/catalogue/${category}/bring-in`} className="act inline-block">
+              Bring in a table
+            </Link>
+            <a
+              className="act inline-block"
+              href={`/api/catalogue/items.csv?category=${category}`}
+              download={`${category}.csv`}
+            >
+              CSV
+            </a>
+            <a className="act inline-block" href="/api/catalogue" download="catalogue.json">
+              All as JSON
+            </a>
+          </div>
+          {compared.length > 0 && (
+            <ItemComparison items={compared} drop={toggle} clear={() => setPicked(new Set())} />
+          )}
+          <div className="overflow-x-auto">
+            <ItemTable
+              key={searching ? 'search' : category}
+              category={searching ? undefined : category}
+              items={items}
+              fields={fields}
+              picked={picked}
+              toggle={toggle}
+            />
+          </div>
+          {ready && items.length === 0 && (
+            <p className="mt-2 text-second">
+              {searching
+                ? 'Nothing here by those words.'
+                : `No ${categoryNames[category].toLowerCase()} yet: add one or bring in a table.`}
+            </p>
+          )}
+        </div>
+      </div>
+    </Page>
+  );
+}

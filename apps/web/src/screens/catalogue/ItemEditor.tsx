@@ -1,0 +1,274 @@
+import { itemIssues, readDataTable } from '@brookrain/contract';
+import {
+  type CatalogueCategory,
+  type CatalogueItem,
+  type ItemField,
+  allItemFields,
+  categoryNames,
+  itemTables,
+  tableFields,
+  tableRowsOf,
+} from '@brookrain/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useDeferredValue, useId, useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { ApiError, api } from '../../api/client.ts';
+import { Page } from '../../frame/Page.tsx';
+import { authorName, useUnits } from '../../ui/preferences.ts';
+import { ProblemGrid } from './ProblemGrid.tsx';
+import { TableCurves } from './TableCurves.tsx';
+import { textValue, typedField } from './fieldText.ts';
+import { tableText } from './tableText.ts';
+import { categoryOf, useCatalogue } from './useCatalogue.ts';
+
+/** What a form starts from when there is no item yet. */
+function emptyText(field: ItemField): string {
+  if (field.type === 'yes-no') return 'no';
+  if (field.type === 'choice' && !field.optional) return field.choices[0]!;
+  return '';
+}
+
+function FieldInput({
+  field,
+  value,
+  message,
+  change,
+}: {
+  field: ItemField;
+  value: string;
+  message: string | undefined;
+  change: (text: string) => void;
+}) {
+  const id = useId();
+  const choices =
+    field.type === 'yes-no' ? ['yes', 'no'] : field.type === 'choice' ? field.choices : undefined;
+  const common = {
+    id,
+    className: 'field',
+    value,
+    'aria-invalid': message !== undefined,
+    'aria-describedby': message ? `${id}-message` : undefined,
+  };
+  return (
+    <div>
+      <label htmlFor={id} className="grid grid-cols-[1fr_170px] items-center gap-2">
+        <span className="leading-[18px]">{field.label}</span>
+        {choices ? (
+          <select {...common} onChange={(event) => change(event.target.value)}>
+            {field.type === 'choice' && field.optional && <option value="">not said</option>}
+            {choices.map((choice) => (
+              <option key={choice}>{choice}</option>
+            ))}
+          </select>
+        ) : (
+          <input
+            {...common}
+            placeholder={field.type === 'quantity' ? field.unit : ''}
+            autoComplete="off"
+            spellCheck={false}
+            onChange={(event) => change(event.target.value)}
+          />
+        )}
+      </label>
+      {message && (
+        <p id={`${id}-message`} role="alert" className="mt-0.5 text-[13px] text-signal">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** The item that the form describes, or what is wrong with it by field. */
+function assembled(
+  category: CatalogueCategory,
+  id: string,
+  texts: Readonly<Record<string, string>>,
+  table: ReturnType<typeof readDataTable> | undefined,
+): { item: CatalogueItem | undefined; wrong: Record<string, string> } {
+  const wrong: Record<string, string> = {};
+  const item: Record<string, unknown> = { category, id: id.trim(), revision: 1 };
+  if (id.trim() === '') wrong['id'] = 'Needed.';
+  for (const field of allItemFields(category)) {
+    const read = textValue(field, texts[field.key] ?? '');
+    if (!read.ok) wrong[field.key] = read.message;
+    else if (read.value !== undefined) item[field.key] = read.value;
+  }
+  if (table) {
+    if (table.problems.length > 0) wrong['table'] = 'Mend the marked cells of the table first.';
+    else Object.assign(item, tableFields(category, table.rows));
+  }
+  if (Object.keys(wrong).length > 0) return { item: undefined, wrong };
+  for (const issue of itemIssues(item, 'item')) {
+    const [, key = 'form'] = issue.path.split('.');
+    const known = key === 'id' || allItemFields(category).some((f) => f.key === key);
+    wrong[known ? key : table ? 'table' : 'form'] ??= issue.message;
+  }
+  const sound = Object.keys(wrong).length === 0;
+  return { item: sound ? (item as unknown as CatalogueItem) : undefined, wrong };
+}
+
+/** Adds an item, or makes the next revision of one; curves are drawn while the table is typed. */
+export function ItemEditor() {
+  const params = useParams();
+  const { catalogue, ready } = useCatalogue();
+  const category = categoryOf(params['category']);
+  const newest = catalogue.items
+    .filter((item) => item.id === params['itemId'])
+    .sort((a, b) => b.revision - a.revision)[0];
+  if (!category || (params['itemId'] && !newest)) {
+    return (
+      <Page title="Catalogue">
+        <p>{ready ? 'There is no such item.' : 'Opening'}</p>
+        <Link className="underline" to="/catalogue">
+          Back to the catalogue
+        </Link>
+      </Page>
+    );
+  }
+  return <EditorForm key={newest?.revision ?? 0} category={category} from={newest} />;
+}
+
+function EditorForm({
+  category,
+  from,
+}: {
+  category: CatalogueCategory;
+  from: CatalogueItem | undefined;
+}) {
+  const [units] = useUnits();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const fields = allItemFields(category);
+  const itemTable = itemTables[category];
+  const [id, setId] = useState(from?.id ?? '');
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>(() =>
+    Object.fromEntries(
+      fields.map((field) => [field.key, from ? typedField(from, field, units) : emptyText(field)]),
+    ),
+  );
+  const [sheet, setSheet] = useState(() =>
+    from ? tableText(category, tableRowsOf(from)) : itemTable ? tableText(category, []) : '',
+  );
+  const [tried, setTried] = useState(false);
+  const [refused, setRefused] = useState<Readonly<Record<string, string>>>({});
+  const deferred = useDeferredValue(sheet);
+  const table = useMemo(
+    () => (itemTable ? readDataTable(category, deferred) : undefined),
+    [category, itemTable, deferred],
+  );
+  const { item, wrong } = assembled(category, id, texts, table);
+  const shown = tried ? { ...refused, ...wrong } : refused;
+  const keep = useMutation({
+    mutationFn: (made: CatalogueItem) => api.keepItem(made, authorName()),
+    onError: (error) => {
+      const issues = error instanceof ApiError ? error.issues : [];
+      setRefused(
+        issues.length > 0
+          ? Object.fromEntries(issues.map((i) => [i.path.split('.')[1] ?? 'form', i.message]))
+          : { form: error.message },
+      );
+    },
+    onSuccess: ({ item: kept, isNew }) => {
+      toast(
+        isNew
+          ? `${kept.designation} is kept, revision ${kept.revision}`
+          : 'These data were there already',
+      );
+      void queries.invalidateQueries({ queryKey: ['catalogue'] });
+      void navigate(`/catalogue/${category}/${encodeURIComponent(kept.id)}`);
+    },
+  });
+  const problems = table?.problems ?? [];
+  return (
+    <Page
+      wide
+      title={
+        from ? `Change ${from.designation}` : `Add to ${categoryNames[category].toLowerCase()}`
+      }
+      lead={
+        from
+          ? `What you keep becomes revision ${from.revision + 1}; builds stay on theirs until you move them.`
+          : 'As the data sheet says it, in any unit.'
+      }
+    >
+      <form
+        className="grid grid-cols-[400px_1fr] gap-10 max-[900px]:block"
+        onSubmit={(event) => {
+          event.preventDefault();
+          setTried(true);
+          setRefused({});
+          if (item) keep.mutate(item);
+        }}
+      >
+        <div className="space-y-1.5">
+          <FieldInput
+            field={{ key: 'id', label: 'Id, short and unique', type: 'text' }}
+            value={id}
+            message={shown['id']}
+            change={(text) => !from && setId(text)}
+          />
+          {fields.map((field) => (
+            <FieldInput
+              key={field.key}
+              field={field}
+              value={texts[field.key] ?? ''}
+              message={shown[field.key]}
+              change={(text) => setTexts({ ...texts, [field.key]: text })}
+            />
+          ))}
+          {(shown['form'] ?? shown['table']) && (
+            <p role="alert" className="text-signal">
+              {shown['form'] ?? shown['table']}
+            </p>
+          )}
+          <div className="flex gap-2 pt-2">
+            <button type="submit" className="act act-main" disabled={keep.isPending}>
+              {from ? `Keep as revision ${from.revision + 1}` : 'Keep it'}
+            </button>
+            <Link className="act inline-block" to={`/catalogue/${category}`}>
+              Leave it
+            </Link>
+          </div>
+        </div>
+        {itemTable && (
+          <div className="min-w-0">
+            <label htmlFor="data-table" className="font-semibold">
+              {itemTable.label}
+            </label>
+            <p className="text-[13px] text-second">
+              Paste or type it: a header with units, then rows. Decimal comma or point, tabs,
+              semicolons or commas; empty cells are gaps.
+              {category === 'pump' &&
+                ' One column for pressure, then “Flow 12 V [L/h]” and “Current 12 V [A]” for each voltage; or one column each for voltage, pressure, flow, current.'}
+              {category === 'injector' &&
+                ' Voltage down the side and one column for each pressure, as “300 kPa”; or one column each for voltage, pressure, dead time.'}
+            </p>
+            <textarea
+              id="data-table"
+              className="field mt-1 !h-[150px] py-1 font-code text-[12px]"
+              value={sheet}
+              spellCheck={false}
+              aria-invalid={problems.length > 0}
+              onChange={(event) => setSheet(event.target.value)}
+            />
+            {table && sheet.trim() !== '' && (
+              <div className="mt-2">
+                <ProblemGrid grid={table.grid} problems={problems} />
+                {table.notes.length > 0 && (
+                  <ul className="mt-1 text-[13px] text-second">
+                    {table.notes.map((note) => (
+                      <li key={note}>{note}</li>
+                    ))}
+                  </ul>
+                )}
+                <TableCurves category={category} rows={table.rows} />
+              </div>
+            )}
+          </div>
+        )}
+      </form>
+    </Page>
+  );
+}

@@ -1,0 +1,37 @@
+import {
+  type CatalogueCategory,
+  type TableRow,
+  formatFigure,
+  fromSI,
+  itemTables,
+} from '@brookrain/core';
+
+const plain = (value: number): string =>
+  formatFigure(value, 9).replaceAll('\u202f', '').replace('\u2212', '-');
+
+const distinct = (rows: readonly TableRow[], key: string): number[] =>
+  [...new Set(rows.map((row) => row[key]!))].sort((a, b) => a - b);
+
+/** A table as tabbed text, one column per field, for the form; the header alone without rows. */
+export function tableText(category: CatalogueCategory, rows: readonly TableRow[]): string {
+  const table = itemTables[category];
+  if (!table) return '';
+  if (category === 'injector' && rows.length > 0) {
+    const pressures = distinct(rows, 'pressure');
+    const at = new Map(rows.map((r) => [`${r['voltage']}/${r['pressure']}`, r['deadTime']!]));
+    return [
+      ['V', ...pressures.map((p) => `${plain(p / 1e3)} kPa`)],
+      ...distinct(rows, 'voltage').map((v) => [
+        plain(v),
+        ...pressures.map((p) => plain((at.get(`${v}/${p}`) ?? 0) * 1e3)),
+      ]),
+    ]
+      .map((cells) => cells.join('\t'))
+      .join('\n');
+  }
+  const header = table.columns.map((c) => (c.unit === '' ? c.label : `${c.label} [${c.unit}]`));
+  const lines = rows.map((row) =>
+    table.columns.map((c) => plain(fromSI(row[c.key]!, c.kind, c.unit))),
+  );
+  return [header, ...lines].map((cells) => cells.join('\t')).join('\n');
+}

@@ -1,0 +1,76 @@
+import { useId } from 'react';
+
+/** One answer typed freely, with its mistake under it. */
+export function AnswerField({
+  label,
+  hint,
+  value,
+  message,
+  change,
+  focus = false,
+}: {
+  label: string;
+  hint: string;
+  value: string;
+  message: string | undefined;
+  change: (text: string) => void;
+  focus?: boolean;
+}) {
+  const id = useId();
+  return (
+    <div>
+      <label htmlFor={id} className="grid grid-cols-[1fr_170px] items-center gap-2">
+        {label}
+        <input
+          id={id}
+          className="field"
+          value={value}
+          placeholder={hint}
+          autoComplete="off"
+          spellCheck={false}
+          autoFocus={focus}
+          aria-invalid={message !== undefined}
+          aria-describedby={message ? `${id}-message` : undefined}
+          onChange={(event) => change(event.target.value)}
+        />
+      </label>
+      {message && (
+        <p id={`${id}-message`} role="alert" className="mt-1 text-[13px] text-signal">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** One answer of a few. */
+export function AnswerChoice<Value extends string>({
+  label,
+  value,
+  choices,
+  choose,
+}: {
+  label: string;
+  value: Value;
+  choices: readonly { readonly value: Value; readonly label: string }[];
+  choose: (value: Value) => void;
+}) {
+  const id = useId();
+  return (
+    <label htmlFor={id} className="grid grid-cols-[1fr_170px] items-center gap-2">
+      {label}
+      <select
+        id={id}
+        className="field"
+        value={value}
+        onChange={(event) => choose(event.target.value as Value)}
+      >
+        {choices.map((choice) => (
+          <option key={choice.value} value={choice.value}>
+            {choice.label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
