@@ -20,14 +20,14 @@ const boost = (kPa: number) => ({
 describe('reading', () => {
   test('health tells that it lives', async () => {
     const { body } = await server.http().get('/api/health').expect(200);
-    expect(body).toMatchObject({ status: 'ok', builds: 1 });
+    expect(body).toMatchObject({ status: 'ok', builds: 3 });
   });
 
   test('the demo is there on first start, once', async () => {
     await server.restart();
     const { body } = await server.http().get('/api/builds').expect(200);
-    expect(body).toHaveLength(1);
-    expect(body[0]).toMatchObject({ id: 'lantern', name: 'Lantern', demo: true, revision: 1 });
+    expect(body).toHaveLength(3);
+    expect(body[1]).toMatchObject({ id: 'lantern', name: 'Lantern', demo: true, revision: 1 });
     expect(hashOf((await server.read()).document)).toBe(hashOf(lantern));
   });
 
@@ -198,7 +198,7 @@ describe('files', () => {
     const exported = await server.http().get('/api/builds/lantern/build.json').expect(200);
     const { body } = await post('/api/builds/import', JSON.stringify(exported.body)).expect(201);
     expect(hashOf(body.document)).toBe(hashOf(lantern));
-    expect((await server.http().get('/api/builds')).body).toHaveLength(2);
+    expect((await server.http().get('/api/builds')).body).toHaveLength(4);
   });
 
   test('a preview lists what would change and changes nothing', async () => {
@@ -276,7 +276,7 @@ describe('files', () => {
       expect(body.code).toBe('bad-input');
       expect(body.issues[0].message.length).toBeGreaterThan(5);
     }
-    expect((await server.http().get('/api/builds')).body).toHaveLength(1);
+    expect((await server.http().get('/api/builds')).body).toHaveLength(3);
     expect(hashOf((await server.read()).document)).toBe(hashOf(lantern));
     expect(({} as Record<string, unknown>)['x']).toBeUndefined();
   });

@@ -17,6 +17,8 @@ import { Snapshots } from './storage/snapshots.ts';
 
 export interface Server {
   readonly app: NestExpressApplication;
+  /** the open data file */
+  readonly sqlite: OpenDatabase['sqlite'];
   readonly close: () => Promise<void>;
 }
 
@@ -73,6 +75,7 @@ export async function createServer(
   app.get(Snapshots).start();
   return {
     app,
+    sqlite: open.sqlite,
     close: async () => {
       await app.get(Snapshots).stop();
       await app.close();

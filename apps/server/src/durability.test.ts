@@ -3,10 +3,12 @@ import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { BuildReply } from '@brookrain/contract';
+import type { BuildReply, RevisionReply } from '@brookrain/contract';
 import { afterEach, beforeEach, expect, test } from 'vitest';
+import { freePort } from './testing/freePort.ts';
 
 const main = fileURLToPath(new URL('../dist/main.js', import.meta.url));
+const ROUNDS = 50;
 let folder: string;
 let child: ChildProcess | undefined;
 
@@ -19,7 +21,8 @@ afterEach(() => {
 });
 
 /** Starts the compiled server as its own process and waits until it says that it is ready. */
-function start(port: number): Promise<string> {
+async function start(): Promise<string> {
+  const port = await freePort();
   return new Promise((resolve, reject) => {
     const started = spawn(process.execPath, [main], {
       env: { ...process.env, BROOKRAIN_DATA: folder, BROOKRAIN_PORT: String(port) },
@@ -38,30 +41,46 @@ function start(port: number): Promise<string> {
 const ended = (process_: ChildProcess): Promise<void> =>
   new Promise((resolve) => process_.once('exit', () => resolve()));
 
-test('killing the process between edits loses no accepted edit', async () => {
+const post = (url: string, baseRevision: number, n: number): Promise<Response> =>
+  fetch(`${url}/commands`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      baseRevision,
+      editId: `edit-${String(n).padStart(8, '0')}`,
+      command: { name: 'set', path: 'description', value: `edit ${n}` },
+    }),
+  });
+
+test(`killing the process ${ROUNDS} times while it writes loses no accepted edit and makes none twice`, async () => {
   expect(existsSync(main), 'compile the server before this test').toBe(true);
-  let revision = 1;
-  let kPa = 20;
-  for (let round = 0; round < 8; round++) {
-    const url = await start(24477 + round);
+  let accepted = 0;
+  for (let round = 0; round < ROUNDS; round++) {
+    const url = await start();
     const now = (await (await fetch(url)).json()) as BuildReply;
-    expect(now.revision).toBe(revision);
-    if (round > 0) expect(now.document.brief.boost.value).toBe(kPa * 1e3);
-    for (let k = 0; k <= round % 3; k++) {
-      kPa += 1;
-      const reply = await fetch(`${url}/commands`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({
-          baseRevision: revision,
-          command: { name: 'set', path: 'brief.boost', value: { value: kPa * 1e3, unit: 'kPa' } },
-        }),
-      });
-      expect(reply.status).toBe(200);
-      revision = ((await reply.json()) as BuildReply).revision;
-    }
+    // Every accepted edit is there; the one that was on its way may be, too.
+    const made = Number(/edit (\d+)/.exec(now.document.description)?.[1] ?? 0);
+    expect(made).toBeGreaterThanOrEqual(accepted);
+    expect(made).toBeLessThanOrEqual(accepted + 1);
+    expect(now.revision).toBe(1 + made);
+    // Sent again with the same id the one on its way is made exactly once.
+    const { revision } = (await (await post(url, 1 + accepted, accepted + 1)).json()) as BuildReply;
+    expect(revision).toBe(2 + accepted);
+    accepted += 1;
     const gone = ended(child!);
-    child!.kill('SIGKILL');
+    const killAfter = accepted + 1 + (round % 4);
+    for (;;) {
+      const answer = post(url, 1 + accepted, accepted + 1);
+      if (accepted + 1 === killAfter) child!.kill('SIGKILL');
+      const reply = await answer.catch(() => undefined);
+      if (reply === undefined) break;
+      expect(reply.status).toBe(200);
+      accepted += 1;
+    }
     await gone;
   }
-}, 60_000);
+  const url = await start();
+  const revisions = (await (await fetch(`${url}/revisions`)).json()) as RevisionReply[];
+  expect(revisions.length - 1).toBeGreaterThanOrEqual(accepted);
+  expect(new Set(revisions.map((r) => r.number)).size).toBe(revisions.length);
+}, 300_000);

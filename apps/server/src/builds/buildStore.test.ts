@@ -60,8 +60,9 @@ describe('revisions', () => {
             const { revision } = store.read(id);
             const edit = edits[which];
             try {
-              if (edit) editor.edit(id, revision, edit(n), 'test');
-              else editor.step(id, revision, which === 5 ? 'undo' : 'redo', 'test');
+              const change = { baseRevision: revision, author: 'test' };
+              if (edit) editor.edit(id, change, edit(n));
+              else editor.step(id, change, which === 5 ? 'undo' : 'redo');
             } catch (error) {
               // With nothing to undo or redo the request is refused and nothing changes.
               expect(error).toBeInstanceOf(RefusedRequest);
@@ -97,7 +98,7 @@ describe('revisions', () => {
   });
 
   test('each carries who, when and in which words', () => {
-    editor.edit('lantern', 1, edits[1](2), 'Mika');
+    editor.edit('lantern', { baseRevision: 1, author: 'Mika' }, edits[1](2));
     const [newest] = store.revisions('lantern');
     expect(newest).toMatchObject({ author: 'Mika', kind: 'edit', words: 'Change cylinders' });
     expect(Math.abs(Date.now() - Date.parse(newest!.time))).toBeLessThan(60_000);
@@ -121,7 +122,7 @@ describe('catalogue', () => {
     await server.restart();
     const again = server.server.app.get(CatalogueStore);
     expect(again.all().items.some((i) => i.id === 'LATER-1')).toBe(true);
-    expect(server.server.app.get(BuildStore).count()).toBe(1);
+    expect(server.server.app.get(BuildStore).count()).toBe(3);
   });
 
   test('is one object until something is added', () => {

@@ -13,6 +13,8 @@ export interface TestServer {
   http(): ReturnType<typeof request>;
   read(id?: string): Promise<BuildReply>;
   edit(baseRevision: number, command: BuildCommand | object, id?: string): request.Test;
+  /** Opens it on the same folder after it was closed. */
+  open(): Promise<void>;
   /** Closes and opens it again on the same folder. */
   restart(): Promise<void>;
   close(): Promise<void>;
@@ -33,6 +35,9 @@ export async function startTestServer(): Promise<TestServer> {
       (await http().get(`/api/builds/${id}`).expect(200)).body as BuildReply,
     edit: (baseRevision, command, id = 'lantern') =>
       http().post(`/api/builds/${id}/commands`).send({ baseRevision, command }),
+    open: async () => {
+      server = await open();
+    },
     restart: async () => {
       await server.close();
       server = await open();

@@ -21,11 +21,12 @@ const failure = async (work: Promise<unknown>): Promise<ApiError> => {
 describe('talking to the server', () => {
   test('an edit carries the revision it started from', async () => {
     answer(200, { id: 'x', revision: 4 });
-    await api.edit('a build', 3, { name: 'set', path: 'brief.cylinders', value: 6 });
+    const head = { baseRevision: 3, editId: 'e-0000001', author: 'Mika' };
+    await api.edit('a build', head, { name: 'set', path: 'brief.cylinders', value: 6 });
     const [url, init] = vi.mocked(fetch).mock.calls[0]!;
     expect(url).toBe('/api/builds/a%20build/commands');
     expect(JSON.parse(init!.body as string)).toEqual({
-      baseRevision: 3,
+      ...head,
       command: { name: 'set', path: 'brief.cylinders', value: 6 },
     });
   });
@@ -41,7 +42,9 @@ describe('talking to the server', () => {
 
   test('a conflict brings both versions', async () => {
     answer(409, { code: 'conflict', message: 'stale', current: { revision: 2 }, since: [] });
-    const error = await failure(api.step('x', 1, 'undo'));
+    const error = await failure(
+      api.step('x', { baseRevision: 1, editId: 'e-0000002', author: 'a' }, 'undo'),
+    );
     expect(error.conflict?.current.revision).toBe(2);
   });
 
@@ -52,7 +55,17 @@ describe('talking to the server', () => {
     );
     const error = await failure(api.builds());
     expect(error.status).toBe(0);
-    expect(error.message).toContain('Your last accepted edit is kept');
+    expect(error.message).toContain('kept here and sent later');
+    expect(error.canBeSentAgain).toBe(true);
+  });
+
+  test('a full disk may be tried again, a wrong input may not', async () => {
+    answer(507, { code: 'storage', message: 'The disk is full' });
+    expect((await failure(api.builds())).canBeSentAgain).toBe(true);
+    answer(400, { code: 'bad-input', message: 'no' });
+    expect((await failure(api.builds())).canBeSentAgain).toBe(false);
+    answer(500, { code: 'internal', message: 'no' });
+    expect((await failure(api.builds())).canBeSentAgain).toBe(false);
   });
 
   test('an answer that is no JSON is told by its number', async () => {

@@ -70,7 +70,7 @@ export function Palette({ close }: { close: () => void }) {
     { group: 'Go to', name: 'Settings, snapshots', go: to('/settings') },
     ...unitChoices.map(({ value, label }) => ({
       group: 'Do',
-      name: `Read in ${label}`,
+      name: `Units: ${label}`,
       go: () => chooseUnits(value),
     })),
     {

@@ -1,7 +1,7 @@
 import { useUnitChoice, type UnitChoice as Choice } from '../ui/preferences.ts';
 
 export const unitChoices: readonly { value: Choice; label: string }[] = [
-  { value: 'build', label: 'units of the build' },
+  { value: 'build', label: 'as the build' },
   { value: 'metric', label: 'metric' },
   { value: 'us', label: 'US' },
   { value: 'mixed', label: 'mixed (psi, hp)' },

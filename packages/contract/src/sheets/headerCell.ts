@@ -8,10 +8,10 @@ export interface HeaderCell {
 
 /** Reads "Flow [L/h]", "Flow (L/h)" or "Flow, L/h". */
 export function readHeader(cell: string): HeaderCell {
-  const match = /^(.*?)\s*(?:\[(.*?)\]|\((.*?)\)|,\s*([^,]*))\s*$/.exec(cell);
+  const match =
+    /^(.*?)\s*(?:\[(.*?)\]|\((.*?)\))\s*$/.exec(cell) ?? /^(.*\S)\s*,\s*(\D[^,]*)$/.exec(cell);
   if (!match) return { name: cell.trim(), unit: undefined };
-  const unit = (match[2] ?? match[3] ?? match[4] ?? '').trim();
-  return { name: match[1]!.trim(), unit };
+  return { name: match[1]!.trim(), unit: (match[2] ?? match[3] ?? '').trim() };
 }
 
 /** Names compared without regard to case, spaces and marks. */

@@ -213,6 +213,8 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
     volumetricEfficiencyCurve: [],
     boostCurve: [],
   };
+  const electrical = ['battery', 'main-fuse', 'panel', 'ecu', 'inertia', 'pump-ground'];
+  const used = new Set([...circuit.nodes.map((node) => node.placementId), ...electrical]);
   const ecu = newestOf(catalogue, 'ecu').filter((e) => e.injectorOutputs >= answers.cylinders)[0];
   const outputs = ecu ? refOf(ecu) : item('WEIR60');
   return {
@@ -235,7 +237,7 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
         airShare: q(100, 'ratio', '%'),
       },
     ],
-    placements: placements(answers),
+    placements: placements(answers).filter((place) => used.has(place.id)),
     power: {
       wireSystem: 'metric',
       battery: item('BT70'),

@@ -61,6 +61,12 @@ export const tripped: readonly TrippedBuild[] = [
     ['injectorRows.0.count', 6],
   ]),
   trip('injector.outputs', 'injector.count:primary', [['injectorRows.0.count', 3]]),
+  trip('injector.air-share', 'injector.air-share', [
+    ['injectorRows.0.airShare', share(0.98)],
+    ['brief.boost', { value: 83e3, unit: 'kPa' }],
+  ]),
+  trip('hose.rating', 'hose.service:return', [[element('return', 'item'), ref('HHY-6')]]),
+  trip('hose.rating', 'hose.service:feed', [[element('feed', 'item'), ref('HVT-6')]]),
   trip('rail.sag', 'rail.sag:primary', [
     [element('feed', 'item'), ref('HBP-4')],
     [element('feed', 'length'), metres(30)],

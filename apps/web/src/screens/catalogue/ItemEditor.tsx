@@ -18,7 +18,7 @@ import { Page } from '../../frame/Page.tsx';
 import { authorName, useUnits } from '../../ui/preferences.ts';
 import { ProblemGrid } from './ProblemGrid.tsx';
 import { TableCurves } from './TableCurves.tsx';
-import { textValue, typedField } from './fieldText.ts';
+import { EMPTY, textValue, typedField } from './fieldText.ts';
 import { tableText } from './tableText.ts';
 import { categoryOf, useCatalogue } from './useCatalogue.ts';
 
@@ -48,7 +48,7 @@ function FieldInput({
     className: 'field',
     value,
     'aria-invalid': message !== undefined,
-    'aria-describedby': message ? `${id}-message` : undefined,
+    'aria-describedby': message && message !== EMPTY ? `${id}-message` : undefined,
   };
   return (
     <div>
@@ -71,7 +71,7 @@ function FieldInput({
           />
         )}
       </label>
-      {message && (
+      {message && message !== EMPTY && (
         <p id={`${id}-message`} role="alert" className="mt-0.5 text-[13px] text-signal">
           {message}
         </p>
@@ -89,7 +89,7 @@ function assembled(
 ): { item: CatalogueItem | undefined; wrong: Record<string, string> } {
   const wrong: Record<string, string> = {};
   const item: Record<string, unknown> = { category, id: id.trim(), revision: 1 };
-  if (id.trim() === '') wrong['id'] = 'Needed.';
+  if (id.trim() === '') wrong['id'] = EMPTY;
   for (const field of allItemFields(category)) {
     const read = textValue(field, texts[field.key] ?? '');
     if (!read.ok) wrong[field.key] = read.message;
@@ -181,6 +181,7 @@ function EditorForm({
     },
   });
   const problems = table?.problems ?? [];
+  const empty = Object.values(shown).filter((message) => message === EMPTY).length;
   return (
     <Page
       wide
@@ -218,6 +219,11 @@ function EditorForm({
               change={(text) => setTexts({ ...texts, [field.key]: text })}
             />
           ))}
+          {empty > 0 && (
+            <p role="alert" className="text-signal">
+              {empty === 1 ? 'One field is' : `${empty} fields are`} still empty.
+            </p>
+          )}
           {(shown['form'] ?? shown['table']) && (
             <p role="alert" className="text-signal">
               {shown['form'] ?? shown['table']}

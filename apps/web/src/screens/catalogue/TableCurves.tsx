@@ -165,6 +165,9 @@ function Curves({ plan, rows }: { plan: Plan; rows: readonly TableRow[] }) {
             ))}
             {plan.per && (
               <text
+                stroke="var(--paper)"
+                strokeWidth="3"
+                paintOrder="stroke"
                 x={x(shown(named, plan.x)) + 6}
                 y={y(shown(named, plan.y)) + (plan.y.key === 'flow' ? -6 : 4)}
               >

@@ -33,6 +33,9 @@ export function typedField(item: CatalogueItem, field: ItemField, reading: Readi
   return echoQuantity({ value: value as number, unit: field.unit }, field.kind, reading.numbers);
 }
 
+/** What is wrong with a field that has to be filled. */
+export const EMPTY = 'Needed.';
+
 export type ReadText =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string };
 
@@ -42,7 +45,7 @@ export function textValue(field: ItemField, text: string): ReadText {
   if (typed === '') {
     return field.type === 'choice' && field.optional
       ? { ok: true, value: undefined }
-      : { ok: false, message: 'Needed.' };
+      : { ok: false, message: EMPTY };
   }
   switch (field.type) {
     case 'quantity': {

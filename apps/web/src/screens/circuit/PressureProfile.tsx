@@ -78,13 +78,13 @@ export function PressureProfile({ circuit, solution, selected }: Props) {
           fill="var(--paper)"
           stroke="var(--ink)"
           strokeWidth="1.5"
-        {fuelRun(circuit).back.length > 0 ? 'tank return' : 'end of the rail'}
+        />
       ))}
       <text x={box.left} y={H - 6} fill="var(--second)">
         tank outlet
       </text>
       <text x={W - box.right} y={H - 6} textAnchor="end" fill="var(--second)">
-        tank return
+        {fuelRun(circuit).back.length > 0 ? 'tank return' : 'end of the rail'}
       </text>
     </svg>
   );

@@ -23,7 +23,13 @@ export function DifferenceList({
   const [units] = useUnits();
   const [all, setAll] = useState(false);
   const findings = entries.filter((e): e is FindingEntry => e.type === 'finding');
-  const figures = entries.filter((e): e is FigureEntry => e.type === 'figure');
+  const read = (value: number, kind: FigureEntry['kind']): string =>
+    formatMeasure({ value, kind }, units);
+  // What reads the same on both sides is no difference to a person.
+  const figures = entries.filter(
+    (e): e is FigureEntry =>
+      e.type === 'figure' && read(e.before, e.kind) !== read(e.after, e.kind),
+  );
   const shown = all ? figures : figures.slice(0, FIRST);
   if (entries.length === 0) {
     return <p className="mt-2 text-second">Downstream nothing is different.</p>;
@@ -69,10 +75,8 @@ export function DifferenceList({
             {shown.map((entry) => (
               <tr key={entry.key}>
                 <td>{entry.label}</td>
-                <td className="text-second">
-                  {formatMeasure({ value: entry.before, kind: entry.kind }, units)}
-                </td>
-                <td>{formatMeasure({ value: entry.after, kind: entry.kind }, units)}</td>
+                <td className="text-second">{read(entry.before, entry.kind)}</td>
+                <td>{read(entry.after, entry.kind)}</td>
                 <td>{formatMeasure({ value: entry.change, kind: 'ratio' }, units, 2)}</td>
               </tr>
             ))}

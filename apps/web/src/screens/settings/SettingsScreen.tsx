@@ -24,7 +24,7 @@ export function SettingsScreen() {
   const [theme, setTheme] = useTheme();
   const [author, setAuthor] = useAuthor();
   return (
-    <Page title="Settings">
+    <Page title="Settings" lead="How you read and are called here; where everything is kept.">
       <div className="grid grid-cols-2 gap-10 max-[760px]:grid-cols-1">
         <section className="space-y-1.5">
           <h2>On this device</h2>

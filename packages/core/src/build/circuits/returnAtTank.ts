@@ -21,7 +21,7 @@ export interface ReturnAtTankParts {
 
 /**
  * In-tank pump, filter-regulator at the tank, one line forward: fixed pressure, no boost
- * reference. Placements it stands on: tank-pump, tank-return, tank-top, filter-regulator, rail.
+ * reference. Placements it stands on: tank-pump, tank-top, filter-regulator, rail.
  */
 export function returnAtTank(parts: ReturnAtTankParts): FuelCircuit {
   const node = (id: string, placementId: string) => ({ id, placementId });
@@ -39,7 +39,7 @@ export function returnAtTank(parts: ReturnAtTankParts): FuelCircuit {
       node('regulated', 'filter-regulator'),
       node('rail-in', 'rail'),
       node('rail-end', 'rail'),
-      node('tank-return', 'tank-return'),
+      node('tank-return', 'tank-pump'),
     ],
     elements: [
       { kind: 'tank', id: 'tank', ...parts.tank, outlet: 'tank-out', returnNode: 'tank-return' },

@@ -105,7 +105,7 @@ export const kittiwake: BuildDocument = {
     place('fine-filter', 'Fine filter', [320, -260, 260], 'outside'),
     place('rail', 'Fuel rails', [180, 0, 640], 'engine-bay'),
     place('regulator', 'Regulator', [300, 160, 620], 'engine-bay'),
-    place('battery', 'Battery', [1900, 0, 200], 'outside'),
+    place('battery', 'Battery', [1900, 0, 160], 'outside'),
     place('main-fuse', 'Main fuse', [1820, 0, 240], 'outside'),
     place('panel', 'Power panel', [1250, -200, 420], 'outside'),
     place('ecu', 'ECU', [1300, 160, 430], 'outside'),

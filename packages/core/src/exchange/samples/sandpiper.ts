@@ -37,8 +37,8 @@ export const sandpiper: BuildDocument = {
       [9400, 71],
     ]),
     boostCurve: points([
-      [1250, 0],
-      [9400, 0],
+      [1250, 100],
+      [9400, 100],
     ]),
   },
   demand: { school: 'larger', reason: '' },
@@ -90,7 +90,6 @@ export const sandpiper: BuildDocument = {
   placements: [
     place('tank-pump', 'Pump in the tank', [60, 0, 640], 'outside'),
     place('tank-top', 'Tank top', [60, 0, 820], 'outside'),
-    place('tank-return', 'Return in the tank', [90, 0, 720], 'outside'),
     place('filter-regulator', 'Filter-regulator', [160, 90, 800], 'outside'),
     place('rail', 'Fuel rail', [720, 0, 700], 'engine-bay'),
     place('battery', 'Battery', [380, 180, 520], 'outside'),
