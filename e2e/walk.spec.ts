@@ -261,7 +261,7 @@ test('papers are taken away, a file comes back with a preview, a damaged one is 
   };
   await bring('damaged.json', file.slice(0, 500));
   await expect(page.getByRole('alert')).toContainText('nothing was changed');
-  await bring('old.json', file.replace('"version":1', '"version":7'));
+  await bring('old.json', file.replace('"version":2', '"version":7'));
   await expect(page.getByRole('alert')).toContainText('version 7 is not known');
 
   const changed = JSON.parse(file) as { brief: { boost: object } };
@@ -287,12 +287,12 @@ test('a file becomes a new build from the list', async ({ page, server }) => {
   });
   await expect(page.locator('header')).toContainText('Own van');
   await page.goto(server);
-  await expect(page.getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByRole('list', { name: 'Builds' }).getByRole('listitem')).toHaveCount(4);
 });
 
 test('units and theme are kept on the device', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/pump`);
-  await page.getByRole('button', { name: /Units: metric/ }).click();
+  await page.getByLabel('Units', { exact: true }).selectOption('us');
   await expect(page.locator('[data-figure="pump.peak.flowAvailable"]')).toContainText('US gph');
   await page.getByRole('button', { name: 'Dark screen' }).click();
   await page.reload();

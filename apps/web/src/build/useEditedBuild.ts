@@ -7,6 +7,7 @@ import {
   type Catalogue,
   NotFound,
   applyCommand,
+  shareUnchanged,
 } from '@brookrain/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -66,7 +67,11 @@ export function useEditedBuild(
   const show = useCallback(
     (reply: BuildReply) => {
       server.current = reply;
-      latest.current = withPending(reply.document, queueRef.current?.pending ?? []);
+      // What did not change stays the same object, so that nothing is worked out again for it.
+      latest.current = shareUnchanged(
+        latest.current,
+        withPending(reply.document, queueRef.current?.pending ?? []),
+      );
       setShown({ reply, document: latest.current });
       queries.setQueryData(['build', id], reply);
       void queries.invalidateQueries({ queryKey: ['builds'] });
@@ -189,7 +194,10 @@ export function useEditedBuild(
       setConflict(undefined);
       queue.settle(again && edited ? { ...edited, editId: newId() } : undefined);
       // What was held back, and what is made again, shows at once.
-      latest.current = withPending(server.current.document, queue.pending);
+      latest.current = shareUnchanged(
+        latest.current,
+        withPending(server.current.document, queue.pending),
+      );
       setShown({ reply: server.current, document: latest.current });
     },
   };

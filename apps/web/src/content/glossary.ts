@@ -25,12 +25,12 @@ export const glossary: readonly GlossaryWord[] = [
   { word: 'bung', meaning: 'a threaded boss welded or bolted into a tank or pipe' },
   { word: 'clocking', meaning: 'the angle between two angled ends of one hose' },
   { word: 'dash size', meaning: 'nominal tube outside diameter in sixteenths of an inch' },
-  { word: 'dead-head', meaning: 'a branch with no through-flow', also: ['dead-headed'] },
   {
     word: 'dead time',
     meaning: 'opening minus closing delay of an injector',
     also: ['dead times'],
   },
+  { word: 'dead-head', meaning: 'a branch with no through-flow', also: ['dead-headed'] },
   { word: 'demand map', meaning: 'fuel flow over engine speed and load' },
   {
     word: 'duty',

@@ -41,7 +41,7 @@ export function Page({ title, lead, children, wide = false }: Props) {
         <span className="flex-1" />
         <Tools />
       </header>
-      <main className="min-h-0 flex-1 overflow-y-auto" tabIndex={-1}>
+      <main className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
         <div className={`px-5 py-4 ${wide ? '' : 'mx-auto max-w-[960px]'}`}>
           <h1>{title}</h1>
           {lead && <p className="mb-3 text-second">{lead}</p>}

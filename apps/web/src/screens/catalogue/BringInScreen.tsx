@@ -45,9 +45,12 @@ export function BringInScreen() {
       lead="Paste it or open a file. Nothing is kept until every cell holds."
     >
       <div className="flex flex-wrap items-end gap-3">
-        <label>
-          <span className="block text-[13px] text-second">A CSV of</span>
+        <div>
+          <label htmlFor="csv-of" className="block text-[13px] text-second">
+            A CSV of
+          </label>
           <select
+            id="csv-of"
             className="field w-[200px]"
             value={category}
             onChange={(event) => setCategory(event.target.value as CatalogueCategory)}
@@ -58,7 +61,7 @@ export function BringInScreen() {
               </option>
             ))}
           </select>
-        </label>
+        </div>
         <input
           ref={input}
           type="file"

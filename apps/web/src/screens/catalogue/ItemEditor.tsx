@@ -52,8 +52,10 @@ function FieldInput({
   };
   return (
     <div>
-      <label htmlFor={id} className="grid grid-cols-[1fr_170px] items-center gap-2">
-        <span className="leading-[18px]">{field.label}</span>
+      <div className="grid grid-cols-[1fr_170px] items-center gap-2">
+        <label htmlFor={id} className="leading-[18px]">
+          {field.label}
+        </label>
         {choices ? (
           <select {...common} onChange={(event) => change(event.target.value)}>
             {field.type === 'choice' && field.optional && <option value="">not said</option>}
@@ -70,7 +72,7 @@ function FieldInput({
             onChange={(event) => change(event.target.value)}
           />
         )}
-      </label>
+      </div>
       {message && message !== EMPTY && (
         <p id={`${id}-message`} role="alert" className="mt-0.5 text-[13px] text-signal">
           {message}

@@ -36,15 +36,17 @@ export function ProblemGrid({
   return (
     <div>
       {problems.length > 0 && (
-        <ul role="alert" aria-label="Mistakes" className="mb-2 text-[13px] text-signal">
-          {problems.slice(0, 8).map((p) => (
-            <li key={`${p.row}/${p.column}/${p.message}`}>
-              {p.row === 0 ? 'Header' : `Row ${p.row}`}
-              {header[p.column] ? `, ${header[p.column]}` : ''}: {p.message}
-            </li>
-          ))}
-          {problems.length > 8 && <li>and {problems.length - 8} more</li>}
-        </ul>
+        <div role="alert">
+          <ul aria-label="Mistakes" className="mb-2 text-[13px] text-signal">
+            {problems.slice(0, 8).map((p) => (
+              <li key={`${p.row}/${p.column}/${p.message}`}>
+                {p.row === 0 ? 'Header' : `Row ${p.row}`}
+                {header[p.column] ? `, ${header[p.column]}` : ''}: {p.message}
+              </li>
+            ))}
+            {problems.length > 8 && <li>and {problems.length - 8} more</li>}
+          </ul>
+        </div>
       )}
       <div
         className="max-h-[190px] overflow-auto"

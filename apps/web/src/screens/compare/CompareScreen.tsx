@@ -69,9 +69,16 @@ function SideChoice({
   const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds });
   const revisions = useQuery({ queryKey: ['revisions', id], queryFn: () => api.revisions(id) });
   return (
-    <label className="min-w-0 flex-1">
-      <span className="text-[13px] text-second">{label}</span>
-      <select className="field" value={value} onChange={(event) => choose(event.target.value)}>
+    <div className="min-w-0 flex-1">
+      <label htmlFor={`side-${label}`} className="text-[13px] text-second">
+        {label}
+      </label>
+      <select
+        id={`side-${label}`}
+        className="field"
+        value={value}
+        onChange={(event) => choose(event.target.value)}
+      >
         <option value="now">This build now</option>
         {build.options.map((option) => (
           <optgroup key={option.id} label={`Decision: ${option.title}`}>
@@ -102,7 +109,7 @@ function SideChoice({
             ))}
         </optgroup>
       </select>
-    </label>
+    </div>
   );
 }
 

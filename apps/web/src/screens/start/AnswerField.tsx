@@ -57,8 +57,8 @@ export function AnswerChoice<Value extends string>({
 }) {
   const id = useId();
   return (
-    <label htmlFor={id} className="grid grid-cols-[1fr_170px] items-center gap-2">
-      {label}
+    <div className="grid grid-cols-[1fr_170px] items-center gap-2">
+      <label htmlFor={id}>{label}</label>
       <select
         id={id}
         className="field"
@@ -71,6 +71,6 @@ export function AnswerChoice<Value extends string>({
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }

@@ -1,0 +1,181 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './realServer.ts';
+
+const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
+const revision = (page: Page, number: number) =>
+  expect(page.locator('header')).toContainText(`revision ${number}`);
+
+test('a technician’s own engine to a first verdict in at most fifteen actions', async ({
+  page,
+  server,
+}) => {
+  await page.goto(server);
+  let actions = 0;
+  const act = async (work: () => Promise<unknown>): Promise<void> => {
+    actions += 1;
+    await work();
+  };
+  await act(() => page.getByRole('link', { name: 'New build' }).click());
+  await act(() => field(page, 'Name of the build').fill('Grey van'));
+  await act(() => field(page, 'Displacement').fill('2,3 L'));
+  await act(() => field(page, 'Cylinders').fill('5'));
+  await act(() => field(page, 'Induction').selectOption('turbo'));
+  await act(() => field(page, 'Boost, gauge').fill('11 psi'));
+  await act(() => field(page, 'Power wanted').fill('190 hp'));
+  await act(() => field(page, 'at engine speed').fill('5600'));
+  await act(() => field(page, 'Ethanol in it').fill('5'));
+  await act(() => field(page, 'Tank to engine').fill('3.2 m'));
+  await act(() => page.getByRole('button', { name: /Start/ }).click());
+  await expect(page.getByText(/As built on paper this holds to|No check fails/)).toBeVisible();
+  expect(actions).toBeLessThanOrEqual(15);
+
+  await expect(page.getByRole('region', { name: 'What was proposed' })).toContainText('injectors');
+  await expect(page.getByRole('navigation', { name: 'Order of work' })).not.toContainText('stop');
+  await page.getByRole('link', { name: 'brief', exact: true }).click();
+  await expect(field(page, 'Boost, gauge')).toHaveValue('11 psi');
+  await expect(field(page, 'Limiter')).toHaveValue('6200 rpm');
+  await page.goto(server);
+  await expect(page.getByRole('link', { name: /Grey van/ })).toBeVisible();
+});
+
+test('wrong answers are told at their fields and nothing is made', async ({ page, server }) => {
+  await page.goto(`${server}/new`);
+  await page.getByRole('button', { name: /Start/ }).click();
+  await expect(page.getByText('A build needs a name.')).toBeVisible();
+  await field(page, 'Name of the build').fill('X');
+  await field(page, 'Displacement').fill('90 L');
+  await field(page, 'Power wanted').fill('100 kW');
+  await field(page, 'at engine speed').fill('6000');
+  await page.getByRole('button', { name: /Start/ }).click();
+  await expect(page.getByRole('alert')).toContainText('from 0.02 L to 30 L');
+  await expect(field(page, 'Displacement')).toHaveValue('90 L');
+  await page.goto(server);
+  await expect(page.getByRole('list', { name: 'Builds' }).getByRole('listitem')).toHaveCount(3);
+});
+
+test('a build is copied, put away and taken out again; demo builds are reset', async ({
+  page,
+  server,
+}) => {
+  await page.goto(server);
+  const builds = page.getByRole('list', { name: 'Builds' }).getByRole('listitem');
+  await page.getByRole('button', { name: 'Copy Lantern' }).click();
+  await expect(page.locator('header')).toContainText('Lantern 2');
+  await field(page, 'Power').fill('99 kW');
+  await field(page, 'Power').press('Enter');
+  await revision(page, 2);
+  await page.goto(`${server}/builds/lantern/brief`);
+  await field(page, 'Power').fill('120 kW');
+  await field(page, 'Power').press('Enter');
+  await revision(page, 2);
+
+  await page.goto(server);
+  await page.getByRole('button', { name: 'Put away Kittiwake' }).click();
+  await expect(builds).toHaveCount(3);
+  await page.getByRole('button', { name: 'Put away: 1' }).click();
+  await page.getByRole('button', { name: 'Take out Kittiwake' }).click();
+  await page.getByRole('button', { name: 'Back to the builds in work' }).click();
+  await expect(builds).toHaveCount(4);
+
+  await page.goto(`${server}/settings`);
+  await page.getByRole('button', { name: 'Reset the demo builds' }).click();
+  await expect(page.getByText('The demo builds are as shipped')).toBeVisible();
+  await page.goto(`${server}/builds/lantern/brief`);
+  await expect(field(page, 'Power')).toHaveValue('168 kW');
+  await page.goto(server);
+  await page.getByRole('link', { name: /Lantern 2/ }).click();
+  await expect(field(page, 'Power')).toHaveValue('99 kW');
+});
+
+test('history: what each changed, going back, branching off', async ({ page, server }) => {
+  await page.goto(`${server}/builds/lantern/brief`);
+  await field(page, 'Ethanol by volume').fill('85 %');
+  await field(page, 'Ethanol by volume').press('Enter');
+  await revision(page, 2);
+  await field(page, 'Power').fill('150 kW');
+  await field(page, 'Power').press('Enter');
+  await revision(page, 3);
+  await page.locator('h1').click();
+  await page.keyboard.press('h');
+  const list = page.getByRole('listbox', { name: 'Revisions, newest first' });
+  await expect(list.getByRole('option')).toHaveCount(3);
+  await list.getByRole('option', { name: /Change ethanol/ }).click();
+  const inspector = page.getByRole('complementary');
+  await expect(inspector.getByRole('table', { name: 'Inputs that differ' })).toContainText('85 %');
+  await expect(inspector.getByRole('list', { name: 'Moved downstream' })).toContainText(
+    'Injector duty is above the limit',
+  );
+  await list.focus();
+  await list.press('End');
+  await expect(inspector.getByRole('heading').first()).toHaveText('Revision 1');
+  await inspector.getByRole('button', { name: 'Go back to this' }).click();
+  await revision(page, 4);
+  await expect(list.getByRole('option').first()).toContainText('Go back to revision 1');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await revision(page, 5);
+
+  await list
+    .getByRole('option', { name: /Change ethanol/ })
+    .first()
+    .click();
+  await inspector.getByLabel('Name of the branch').fill('E85 trial');
+  await inspector.getByRole('button', { name: 'Branch off' }).click();
+  await expect(page.locator('header')).toContainText('E85 trial');
+  await expect(field(page, 'Ethanol by volume')).toHaveValue('85 %');
+  await expect(field(page, 'Power')).toHaveValue('168 kW');
+});
+
+test('compare: the other way of a decision, a revision, another build', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server}/builds/lantern/compare`);
+  const inputs = page.getByRole('table', { name: 'Inputs that differ' });
+  const figures = page.getByRole('table', { name: 'Figures that differ' });
+  await expect(inputs).toContainText('Tank outlet, part');
+  await expect(figures.getByRole('row').nth(1)).toContainText('Tank outlet, pressure drop');
+  await field(page, 'Right').selectOption({ label: 'Sandpiper' });
+  await expect(figures).toContainText('Design fuel need');
+  await expect(inputs).toContainText('52 kW');
+
+  await page.goto(`${server}/builds/lantern/brief`);
+  await field(page, 'Ethanol by volume').fill('85 %');
+  await field(page, 'Ethanol by volume').press('Enter');
+  await revision(page, 2);
+  await page.goto(`${server}/builds/lantern/compare?left=revision:1&right=now`);
+  await expect(page.getByRole('table', { name: 'Findings that differ' })).toContainText(
+    'Injector duty is above the limit',
+  );
+  await expect(inputs).toContainText('85 %');
+});
+
+test('findings: filtered, explained, accepted with a reason, opened again by worse numbers', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server}/builds/lantern/findings`);
+  const finding = page.locator('article', { hasText: 'Pump inlet is close to boiling' });
+  await expect(finding).toContainText('6.81 kPa against 10 kPa');
+  await finding.getByRole('button', { name: 'Accept with a reason' }).click();
+  await finding.getByRole('button', { name: 'Accept it' }).click();
+  await expect(page.getByRole('alert')).toContainText('say why it is accepted');
+  await finding.getByLabel(/Why it is accepted/).fill('Tank is always more than half full');
+  await finding.getByRole('button', { name: 'Accept it' }).click();
+  await expect(finding).toContainText('Accepted by workshop');
+  await revision(page, 2);
+  const work = page.getByRole('navigation', { name: 'Order of work' });
+  await expect(work).not.toContainText('1 warning');
+  await page.reload();
+  await expect(finding).toContainText('Tank is always more than half full');
+  await page.getByRole('checkbox', { name: /Accepted/ }).uncheck();
+  await expect(finding).toHaveCount(0);
+
+  await page.goto(`${server}/builds/lantern/brief`);
+  await field(page, 'Hot day').fill('39.5 °C');
+  await field(page, 'Hot day').press('Enter');
+  await revision(page, 3);
+  await page.goto(`${server}/builds/lantern/findings`);
+  await expect(finding).toContainText('Open again: it is worse than when workshop accepted it');
+  await finding.getByRole('button', { name: 'Withdraw the acceptance' }).click();
+  await expect(finding).not.toContainText('Open again');
+});
