@@ -4,4 +4,4 @@ import { compile, install } from './steps.mjs';
 install();
 compile({ quiet: true });
 const { runBench } = await import('../apps/server/dist/cli/bench.js');
-runBench();
+await runBench();

@@ -33,6 +33,51 @@ const pictures = [
   { name: 'take-away', path: '/builds/lantern/take-away' },
   { name: 'fuel-circuit-dark', path: '/builds/lantern/circuit', theme: 'dark' },
   { name: 'margins-phone', path: '/builds/lantern/margins', width: 390, height: 844 },
+  { name: 'tank-side', path: '/builds/sandpiper/circuit' },
+  {
+    name: 'new-build',
+    path: '/new',
+    act: async (page) => {
+      for (const [label, text] of [
+        ['Name of the build', 'Grey van'],
+        ['Displacement', '2.3 L'],
+        ['Power wanted', '190 hp'],
+        ['at engine speed', '5600 rpm'],
+      ]) {
+        await page.getByLabel(label, { exact: true }).fill(text);
+      }
+      await page.getByLabel('Induction').selectOption('turbo');
+      await page.getByLabel('Boost, gauge').fill('11 psi');
+    },
+  },
+  { name: 'catalogue', path: '/catalogue/pump' },
+  { name: 'data-sheet', path: '/catalogue/pump/P340X/change' },
+  {
+    name: 'findings',
+    path: '/builds/lantern/findings',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Accept with a reason' }).click();
+    },
+  },
+  {
+    name: 'compare-dark',
+    path: '/builds/lantern/compare',
+    theme: 'dark',
+    act: (page) => page.getByRole('table', { name: 'Figures that differ' }).waitFor(),
+  },
+  {
+    name: 'history',
+    path: '/builds/lantern/brief',
+    act: async (page) => {
+      await page.getByLabel('Ethanol by volume').fill('30 %');
+      await page.getByLabel('Ethanol by volume').press('Enter');
+      await page.getByLabel('Power', { exact: true }).fill('150 kW');
+      await page.getByLabel('Power', { exact: true }).press('Enter');
+      await page.getByText('revision 3').waitFor();
+      await page.getByRole('link', { name: 'History', exact: true }).click();
+      await page.getByRole('list', { name: 'Moved downstream' }).waitFor();
+    },
+  },
   {
     name: 'working',
     path: '/builds/lantern/circuit',
@@ -75,6 +120,7 @@ for (const { name, path, width = 1280, height = 800, theme = 'light', act } of p
     .locator(path === '/' ? 'main li' : 'main[tabindex] h1')
     .first()
     .waitFor();
+  await page.getByText('Opening', { exact: true }).waitFor({ state: 'detached' });
   if (act) await act(page);
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });

@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { BuildReply, RevisionReply } from '@brookrain/contract';
 import { afterEach, beforeEach, expect, test } from 'vitest';
-import { freePort } from './testing/freePort.ts';
+import { freePort } from './freePort.ts';
 
 const main = fileURLToPath(new URL('../dist/main.js', import.meta.url));
 const ROUNDS = 50;

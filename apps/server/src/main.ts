@@ -1,13 +1,23 @@
 import { readConfig } from './config.ts';
 import { createServer } from './createServer.ts';
+import { storageTrouble } from './storage/storageTrouble.ts';
 
 const config = readConfig(process.env);
-const server = await createServer(config);
-await server.app.listen(config.port, config.host);
-console.log(`Brookrain is ready on http://${config.host}:${config.port}`);
-
-const stop = (): void => {
-  void server.close().then(() => process.exit(0));
-};
-process.on('SIGINT', stop);
-process.on('SIGTERM', stop);
+try {
+  const server = await createServer(config);
+  await server.app.listen(config.port, config.host);
+  console.log(`Brookrain is ready on http://${config.host}:${config.port}`);
+  const stop = (): void => {
+    void server.close().then(() => process.exit(0));
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+} catch (error) {
+  const trouble = storageTrouble(error);
+  console.error(
+    trouble
+      ? `Brookrain cannot use its data folder ${config.dataFolder}: ${trouble.message}`
+      : `Brookrain could not start: ${error instanceof Error ? error.message : String(error)}`,
+  );
+  process.exit(1);
+}

@@ -36,6 +36,9 @@ export interface NewRevision {
 /** Builds and their revisions in SQLite. */
 @Injectable()
 export class BuildStore {
+  /** newest replies by build; a revision never changes */
+  private readonly known = new Map<string, BuildReply>();
+
   constructor(
     @Inject(DATABASE) private readonly database: Database,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
@@ -67,7 +70,21 @@ export class BuildStore {
     return row;
   }
 
+  /** A build as it stands; the same object until it changes. */
   read(id: string): BuildReply {
+    const head = this.database
+      .select({ revision: builds.revision })
+      .from(builds)
+      .where(eq(builds.id, id))
+      .get();
+    const known = this.known.get(id);
+    if (head && known?.revision === head.revision) return known;
+    const reply = this.readAnew(id);
+    this.known.set(id, reply);
+    return reply;
+  }
+
+  private readAnew(id: string): BuildReply {
     const row = this.row(id);
     const history = this.database
       .select({
