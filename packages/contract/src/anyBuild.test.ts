@@ -12,12 +12,13 @@ import {
   partsList,
   readsAs,
   sampleCatalogue,
+  toBuildFile,
   wireList,
   withValueAt,
 } from '@brookrain/core';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { documentIssues } from './index.ts';
+import { documentIssues, readBuildFile } from './index.ts';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const quantity = (min: number, max: number, unit: string) =>
@@ -97,6 +98,23 @@ describe('any build that the fields accept', () => {
         }
       }),
       { numRuns: 60 },
+    );
+  }, 120_000);
+
+  test('goes out as a file and comes back with the same hash, the same figures', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const text = JSON.stringify(toBuildFile(build, sampleCatalogue));
+        const read = readBuildFile(text, { items: [] });
+        if (!read.ok) throw new Error(JSON.stringify(read.issues));
+        expect(hashOf(read.document)).toBe(hashOf(build));
+        const there = evaluate(read.document, { items: read.items });
+        const here = evaluate(build, sampleCatalogue);
+        expect(there.results.map((r) => [r.key, r.value])).toEqual(
+          here.results.map((r) => [r.key, r.value]),
+        );
+      }),
+      { numRuns: 40 },
     );
   }, 120_000);
 

@@ -73,7 +73,7 @@ describe('work sheet', () => {
     const gauges = sheet.tables.find((t) =>
       t.columns.some((c) => c.title === 'Gauge should read'),
     )!;
-    expect(gauges.rows).toHaveLength(7);
+    expect(gauges.rows).toHaveLength(10);
     for (const row of gauges.rows) {
       expect(row[3]).toMatch(/^\d+(\.\d+)? kPa$/);
       expect(row[4]).toBe('');

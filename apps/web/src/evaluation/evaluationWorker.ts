@@ -4,6 +4,8 @@ import {
   type Evaluation,
   type Ladder,
   type RippleEntry,
+  type Uncertainty,
+  type UncertaintyOptions,
   createEvaluator,
   differences,
   evaluate,
@@ -11,6 +13,7 @@ import {
   ripple,
   rules,
   shareUnchanged,
+  startUncertainty,
 } from '@brookrain/core';
 import { expose } from 'comlink';
 
@@ -53,5 +56,36 @@ const worker = {
   },
 };
 
-export type EvaluationWorker = typeof worker;
-expose(worker);
+/** Counts the runs asked for; one that is not the newest any more is left. */
+let newestRun = 0;
+const DRAWS_AT_ONCE = 100;
+/** Lets messages in: a cancel, or the next evaluation. */
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
+const longWork = {
+  /** Draws what is not known exactly; undefined when it was cancelled or asked for anew. */
+  async uncertainty(
+    document: BuildDocument,
+    options: UncertaintyOptions,
+    onProgress: (done: number) => void,
+  ): Promise<Uncertainty | undefined> {
+    newestRun += 1;
+    const own = newestRun;
+    const run = startUncertainty(createEvaluator().check(document, catalogue), options);
+    while (run.done < run.total) {
+      run.step(DRAWS_AT_ONCE);
+      onProgress(run.done);
+      await breath();
+      if (own !== newestRun) return undefined;
+    }
+    return run.outcome();
+  },
+  cancelUncertainty(): void {
+    newestRun += 1;
+  },
+};
+
+const everything = { ...worker, ...longWork };
+
+export type EvaluationWorker = typeof everything;
+expose(everything);

@@ -1,5 +1,11 @@
-import type { BuildDocument, Catalogue, RippleEntry } from '@brookrain/core';
-import { type Remote, wrap } from 'comlink';
+import type {
+  BuildDocument,
+  Catalogue,
+  RippleEntry,
+  Uncertainty,
+  UncertaintyOptions,
+} from '@brookrain/core';
+import { type Remote, proxy, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { EvaluationWorker, WorkerAnswer } from './evaluationWorker.ts';
 
@@ -33,6 +39,19 @@ export async function compareDocuments(
 ): Promise<readonly RippleEntry[]> {
   return (await withCatalogue(catalogue)).compare(before, after);
 }
+
+/** Draws what is not known exactly, telling how many draws are done; undefined when cancelled. */
+export async function runUncertainty(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  options: UncertaintyOptions,
+  onProgress: (done: number) => void,
+): Promise<Uncertainty | undefined> {
+  const worker = await withCatalogue(catalogue);
+  return worker.uncertainty(document, options, proxy(onProgress));
+}
+
+export const cancelUncertainty = (): Promise<void> => theWorker().cancelUncertainty();
 
 export interface Evaluated extends WorkerAnswer {
   /** the document that this belongs to */

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../build/index.ts';
+import type { BuildDocument, PumpElement } from '../build/index.ts';
 import { type Demand, airPoint } from '../demand/index.ts';
 import { type RunningPoint, demandPoint } from './runningPoint.ts';
 
@@ -10,11 +10,16 @@ export const caseNames = [
   'overrun',
   'peakTorque',
   'peakPower',
+  'tipIn',
+  'lowVoltage',
+  'filtersLoaded',
 ] as const;
 export type CaseName = (typeof caseNames)[number];
 
 const CRANKING_SPEED = 250 / 60;
 const CRANKING_ENRICHMENT = 3;
+/** extra fuel of a sudden opening of the throttle, on top of full load; an estimate */
+const TIP_IN_ENRICHMENT = 1.3;
 /** absolute manifold pressure Pa on a closed throttle at speed */
 const OVERRUN_MANIFOLD = 25e3;
 
@@ -30,6 +35,13 @@ export function namedCases(
   const torqueSpeed = map.speeds[fullLoad.indexOf(Math.max(...fullLoad))]!;
   const cranking = airPoint(engine, CRANKING_SPEED, 0);
   const running = limits.voltageRunning.value;
+  const torque = { speed: torqueSpeed, ...demandPoint(demand, torqueSpeed, 1) };
+  const peak = {
+    speed: demand.peak.speed,
+    manifoldGauge: demand.peak.manifoldGauge,
+    massFlow: demand.peak.designMassFlow,
+    systemVoltage: limits.voltageLow.value,
+  };
   return {
     keyOnPrime: {
       name: 'keyOnPrime',
@@ -73,17 +85,45 @@ export function namedCases(
     peakTorque: {
       name: 'peakTorque',
       label: 'Peak torque',
-      speed: torqueSpeed,
-      ...demandPoint(demand, torqueSpeed, 1),
+      ...torque,
       systemVoltage: running,
     },
     peakPower: {
       name: 'peakPower',
       label: 'Peak power, worst case',
-      speed: demand.peak.speed,
-      manifoldGauge: demand.peak.manifoldGauge,
-      massFlow: demand.peak.designMassFlow,
+      ...peak,
+    },
+    tipIn: {
+      name: 'tipIn',
+      label: 'Tip-in, estimate',
+      ...torque,
+      massFlow: TIP_IN_ENRICHMENT * torque.massFlow,
+      systemVoltage: running,
+    },
+    lowVoltage: {
+      name: 'lowVoltage',
+      label: 'Peak torque, low voltage',
+      ...torque,
       systemVoltage: limits.voltageLow.value,
     },
+    filtersLoaded: {
+      name: 'filtersLoaded',
+      label: 'Peak power, filters loaded',
+      ...peak,
+      filters: 'loaded',
+    },
+  };
+}
+
+/** Peak power with one of several pumps standing; the others have to carry it. */
+export function pumpLostCase(
+  points: Record<CaseName, RunningPoint>,
+  lost: PumpElement,
+): RunningPoint {
+  return {
+    ...points.peakPower,
+    name: 'pumpLost',
+    label: `Peak power, ${lost.name.toLowerCase()} lost`,
+    lostPump: lost.id,
   };
 }

@@ -1,4 +1,4 @@
-import type { BuildDocument, Catalogue } from '../build/index.ts';
+import type { BuildDocument, Catalogue, FuelCircuit } from '../build/index.ts';
 import { lookUp } from '../build/index.ts';
 import { NotFound } from '../quantities/index.ts';
 import { type Demand, type DemandMap, demandStage, surroundings } from '../demand/index.ts';
@@ -16,6 +16,7 @@ import type { BuildFinding, Checked } from './checked.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import { withAcceptances } from './acceptance.ts';
 import { type FluidResult, fluidStage } from './fluidStage.ts';
+import type { CaseNumbering } from './figures/caseResults.ts';
 import { fluidResults } from './figures/fluidResults.ts';
 import { geometryStage } from './geometryStage.ts';
 import { type Memo, createMemo } from './memo.ts';
@@ -48,6 +49,15 @@ export const stages = [
   'pump candidates',
   'checks',
 ] as const;
+
+/** Numbers of the first rail and pump of a circuit, after those of the circuits before it. */
+function caseNumbering(before: readonly FuelCircuit[]): CaseNumbering {
+  const elements = before.flatMap((circuit) => circuit.elements);
+  return {
+    firstRail: 1 + elements.filter((e) => e.kind === 'injectors').length,
+    firstPump: 1 + elements.filter((e) => e.kind === 'pump').length,
+  };
+}
 
 function rowDesigns(
   document: BuildDocument,
@@ -142,7 +152,9 @@ function check(
     ...demand.results,
     ...geometry.flatMap((g) => g.results),
     ...feeds.flatMap((f) => f.results),
-    ...fluids.flatMap((fluid, i) => fluidResults(design, fluid, i)),
+    ...fluids.flatMap((fluid, i) =>
+      fluidResults(design, fluid, i, caseNumbering(document.fuelCircuits.slice(0, i))),
+    ),
   ]);
   const ecu = lookUp(catalogue, 'ecu', document.power.ecu, 'power.ecu');
   const injectors = memo('injector candidates', [design, ecu], () =>

@@ -1,7 +1,7 @@
 import { highestPoint } from '../demand/index.ts';
 import type { CircuitSolution, WarmStart } from '../hydraulics/index.ts';
 import type { CaseName } from './cases.ts';
-import { caseNames, namedCases } from './cases.ts';
+import { caseNames, namedCases, pumpLostCase } from './cases.ts';
 import { type Deliverable, deliverable } from './deliverable.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import type { RunningPoint } from './runningPoint.ts';
@@ -13,6 +13,11 @@ export interface SolvedCase {
   readonly solution: CircuitSolution;
 }
 
+/** The named cases; one pump lost only where there are several. */
+export type NamedCases = Readonly<Record<CaseName, SolvedCase>> & {
+  readonly pumpLost?: SolvedCase;
+};
+
 /** Tables over the demand map, [speed][load]; null where there was no solution. */
 export interface FluidTables {
   readonly pressureDifference: readonly (readonly (number | null)[])[];
@@ -21,7 +26,7 @@ export interface FluidTables {
 
 export interface FluidResult {
   readonly design: CircuitDesign;
-  readonly cases: Readonly<Record<CaseName, SolvedCase>>;
+  readonly cases: NamedCases;
   readonly peak: Deliverable | undefined;
   readonly tables: FluidTables;
   /** highest duty over the map, with its row */
@@ -82,13 +87,20 @@ export function fluidStage(design: FluidDesign): FluidResult[] {
       const point = points[name];
       return [name, { point, solution: solvePoint(design, circuit, point) }] as const;
     });
+    const pumps = circuit.circuit.elements.filter((e) => e.kind === 'pump');
+    const lost = pumps.length > 1 ? pumpLostCase(points, pumps[0]!) : undefined;
     const tables = sweepMap(design, circuit);
     const row = circuit.rows[0];
     const flat = tables.duty.map((r) => r.map((d) => d ?? 0));
     const at = highestPoint(flat);
     return {
       design: circuit,
-      cases: Object.fromEntries(solved) as Record<CaseName, SolvedCase>,
+      cases: {
+        ...(Object.fromEntries(solved) as Record<CaseName, SolvedCase>),
+        ...(lost && {
+          pumpLost: { point: lost, solution: solvePoint(design, circuit, lost) },
+        }),
+      },
       peak: deliverable(design, circuit, points.peakPower),
       tables,
       worstDuty: row && {

@@ -12,4 +12,5 @@ export * from './memo.ts';
 export * from './ripple.ts';
 export * from './runPath.ts';
 export * from './startBuild.ts';
+export * from './uncertainty.ts';
 export { rules } from './rules/index.ts';

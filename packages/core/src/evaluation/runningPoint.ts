@@ -10,6 +10,10 @@ export interface RunningPoint {
   /** total fuel mass flow of the engine kg/s */
   readonly massFlow: number;
   readonly systemVoltage: number;
+  /** every filter counted as loaded, whatever its state */
+  readonly filters?: 'loaded';
+  /** id of a pump that stands still */
+  readonly lostPump?: string;
 }
 
 /** Fuel and manifold pressure of the carried demand at a speed and load. */

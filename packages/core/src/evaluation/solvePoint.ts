@@ -43,6 +43,9 @@ export function conditionsAt(
       { openCircuitV: point.systemVoltage, seriesResistanceOhm },
     ]),
   );
+  if (point.lostPump !== undefined) {
+    supplies[point.lostPump] = { openCircuitV: 0, seriesResistanceOhm: 0 };
+  }
   return { manifoldGauge: point.manifoldGauge, draws, supplies, regulators };
 }
 
@@ -64,6 +67,24 @@ function preparedOf(design: FluidDesign, circuit: CircuitDesign): PreparedCircui
   return prepared;
 }
 
+const withLoadedFilters = new WeakMap<CircuitDesign, CircuitDesign>();
+
+/** The circuit that a point is solved on: with its filters loaded where the point says so. */
+function circuitAt(circuit: CircuitDesign, point: RunningPoint): CircuitDesign {
+  if (point.filters !== 'loaded') return circuit;
+  let loaded = withLoadedFilters.get(circuit);
+  if (!loaded) {
+    const elements = circuit.circuit.elements.map((element) =>
+      element.kind === 'filter' || element.kind === 'filter-regulator'
+        ? { ...element, state: 'loaded' as const }
+        : element,
+    );
+    loaded = { ...circuit, circuit: { ...circuit.circuit, elements } };
+    withLoadedFilters.set(circuit, loaded);
+  }
+  return loaded;
+}
+
 /** Solves a circuit at a running point. */
 export function solvePoint(
   design: FluidDesign,
@@ -72,7 +93,7 @@ export function solvePoint(
   options: { regulators?: CircuitConditions['regulators']; warm?: WarmStart | undefined } = {},
 ): CircuitSolution {
   return solveCircuit(
-    preparedOf(design, circuit),
+    preparedOf(design, circuitAt(circuit, point)),
     conditionsAt(circuit, point, options.regulators ?? 'regulating'),
     options.warm,
   );

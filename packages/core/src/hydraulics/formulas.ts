@@ -132,6 +132,15 @@ export const inletHead = defineFormula({
   compute: (i) => i.gauge + i.ambient - i.vapour,
 });
 
+export const headLeft = defineFormula({
+  name: 'head left at the inlet',
+  notation: 'left = p_gauge + p_amb − p_vap − need',
+  kind: 'pressure',
+  inputKinds: { gauge: 'pressure', ambient: 'pressure', vapour: 'pressure', need: 'pressure' },
+  source: 'net positive suction head against the need of the data sheet, as pressure',
+  compute: (i) => i.gauge + i.ambient - i.vapour - i.need,
+});
+
 export const flowAtDensity = defineFormula({
   name: 'volume flow',
   notation: 'Q = ṁ / ρ',
@@ -176,6 +185,7 @@ export const hydraulicFormulas = [
   availableFlow,
   margin,
   inletHead,
+  headLeft,
   flowAtDensity,
   reserve,
   elementDrop,

@@ -100,6 +100,18 @@ export const tripped: readonly TrippedBuild[] = [
     ['brief.boost', { value: 0, unit: 'bar' }],
     ['brief.power', { value: 100e3, unit: 'kW' }],
   ]),
+  trip(
+    'vapour.run',
+    'vapour.run:main',
+    [['brief.fuelTemperatureHot', { value: 321, unit: '°C' }]],
+    false,
+  ),
+  trip(
+    'vapour.return',
+    'vapour.return:main',
+    [['brief.fuelTemperatureHot', { value: 330, unit: '°C' }]],
+    false,
+  ),
   trip('return.hotIdle', 'return.hotIdle:main', [
     [element('return', 'item'), ref('HBR-4')],
     [element('return', 'length'), metres(24)],

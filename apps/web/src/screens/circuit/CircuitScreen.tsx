@@ -9,11 +9,19 @@ import { CircuitDrawing } from './CircuitDrawing.tsx';
 import { ElementInspector } from './ElementInspector.tsx';
 import { PressureProfile } from './PressureProfile.tsx';
 
+/** Case names short enough to stand in one line. */
+const shortLabel = (label: string): string =>
+  label
+    .replace(/, (worst case|fuel cut|cold|estimate)$/, '')
+    .replace('Peak torque, low voltage', 'Low voltage')
+    .replace('Peak power, filters loaded', 'Filters loaded')
+    .replace(/^Peak power, (.*) lost$/, 'Pump lost');
+
 /** The fuel run, solved as a network in the case that is looked at. */
 export function CircuitScreen() {
   const { document: build, evaluation } = useBuild();
   const [units] = useUnits();
-  const [shown, setShown] = useState<CaseName>('peakPower');
+  const [shown, setShown] = useState<CaseName | 'pumpLost'>('peakPower');
   const circuit = build.fuelCircuits[0]!;
   const fluid = evaluation.fluids[0]!;
   const firstTrouble = evaluation.findings
@@ -28,7 +36,8 @@ export function CircuitScreen() {
     circuit.elements.findIndex((e) => e.id === selected),
   );
   const element = circuit.elements[index]!;
-  const { solution, point } = fluid.cases[shown];
+  const { solution, point } = fluid.cases[shown] ?? fluid.cases.peakPower;
+  const shownCases = [...caseNames, ...(fluid.cases.pumpLost ? (['pumpLost'] as const) : [])];
   const solved = solution.state === 'converged' ? solution : undefined;
   const rail = circuit.elements.find((e) => e.kind === 'injectors');
   const railPressure = (rail && solved?.elements[rail.id]?.inletPressure) ?? 0;
@@ -48,7 +57,7 @@ export function CircuitScreen() {
       }
     >
       <div className="flex flex-wrap gap-1" role="radiogroup" aria-label="Case">
-        {caseNames.map((name) => (
+        {shownCases.map((name) => (
           <button
             key={name}
             type="button"
@@ -57,7 +66,7 @@ export function CircuitScreen() {
             className={`min-h-7 border-b-[3px] px-2 ${shown === name ? 'border-moss font-medium' : 'border-transparent text-second hover:text-ink'}`}
             onClick={() => setShown(name)}
           >
-            {fluid.cases[name].point.label.replace(', worst case', '').replace(', fuel cut', '')}
+            {shortLabel(fluid.cases[name]?.point.label ?? '')}
           </button>
         ))}
       </div>

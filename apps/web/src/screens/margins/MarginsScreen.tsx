@@ -7,6 +7,7 @@ import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { LadderDrawing } from './LadderDrawing.tsx';
+import { UncertaintyPanel } from './UncertaintyPanel.tsx';
 
 const headings: Record<Severity, string> = { stop: 'Stops', warn: 'Warnings', note: 'Notes' };
 
@@ -73,6 +74,7 @@ export function MarginsScreen() {
               All findings, explained
             </Link>
           )}
+          <UncertaintyPanel />
         </div>
       </div>
     </Screen>

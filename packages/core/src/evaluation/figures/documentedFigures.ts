@@ -166,6 +166,63 @@ export const documentedFigures: readonly FigureDescription[] = [
     meaning: 'The same on overrun with the fuel cut.',
   },
   {
+    key: 'case.hotIdle.rail.1.pressure',
+    kind: 'pressure',
+    meaning:
+      'Gauge pressure at the first rail at hot idle. Likewise `case.<name>.rail.<n>.pressure` for keyOnPrime, crankingCold, hotIdle, cruise, overrun, peakTorque, peakPower; rails are numbered over all circuits.',
+  },
+  {
+    key: 'case.hotIdle.injector.primary.deltaP',
+    kind: 'pressure',
+    meaning:
+      'Δp of the row with id "primary" in a named case: `case.<name>.injector.<row>.deltaP`.',
+  },
+  {
+    key: 'case.hotIdle.injector.primary.duty',
+    kind: 'ratio',
+    meaning:
+      'Duty of a row in a named case in which fuel is injected: `case.<name>.injector.<row>.duty`.',
+  },
+  {
+    key: 'case.hotIdle.pump.1.flow',
+    kind: 'volumeFlow',
+    meaning: 'Volume flow of the first pump in a named case; pumps are numbered over all circuits.',
+  },
+  {
+    key: 'case.hotIdle.pump.1.voltage',
+    kind: 'voltage',
+    meaning: 'Voltage at the pump in a named case, solved with its wiring.',
+  },
+  {
+    key: 'case.hotIdle.pump.1.current',
+    kind: 'current',
+    meaning: 'Pump current in a named case.',
+  },
+  {
+    key: 'case.hotIdle.pump.1.margin',
+    kind: 'ratio',
+    meaning:
+      'Flow its circuit could have with the rail held, over what the engine takes in a named case, less one.',
+  },
+  {
+    key: 'case.hotIdle.return.backPressure',
+    kind: 'pressure',
+    meaning:
+      'Gauge pressure behind the regulator in a named case; absent where the regulator lets go straight into the tank.',
+  },
+  {
+    key: 'case.hotIdle.suction.npshMargin',
+    kind: 'pressure',
+    meaning:
+      'Inlet pressure of the worst pump above vapour pressure, less what the pump needs, in a named case.',
+  },
+  {
+    key: 'case.hotIdle.vapour.margin',
+    kind: 'pressure',
+    meaning:
+      'Lowest pressure from tank outlet to regulator inlet above vapour pressure in a named case.',
+  },
+  {
     key: 'wire.pumpFeed.area',
     kind: 'area',
     meaning:
@@ -188,6 +245,16 @@ export const documentedFigures: readonly FigureDescription[] = [
     meaning: 'Voltage drop in the wire from battery to pump fuse at the same current.',
   },
   { key: 'fuse.pumpFeed.rating', kind: 'current', meaning: 'Rating of the pump fuse.' },
+  {
+    key: 'ladder.1.check',
+    kind: 'text',
+    meaning: 'Name of the n-th check that fails as power rises: `ladder.<n>.check`, from 1.',
+  },
+  {
+    key: 'ladder.1.power',
+    kind: 'power',
+    meaning: 'Power at which it fails: `ladder.<n>.power`; 0 when it fails at any power.',
+  },
   {
     key: 'ladder.first.check',
     kind: 'text',
@@ -216,6 +283,12 @@ export function figuresOf(evaluation: Evaluation, ladder: Ladder): Record<string
     figures['ladder.first.check'] = { value: first.check, unit: '' };
     figures['ladder.first.power'] = { value: first.power!, unit: 'W' };
   }
+  ladder.rungs
+    .filter((rung) => rung.power !== null)
+    .forEach((rung, i) => {
+      figures[`ladder.${i + 1}.check`] = { value: rung.check, unit: '' };
+      figures[`ladder.${i + 1}.power`] = { value: rung.power!, unit: 'W' };
+    });
   return figures;
 }
 

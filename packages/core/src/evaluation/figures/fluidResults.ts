@@ -6,6 +6,7 @@ import { elementResults } from './elementResults.ts';
 import { pumpResults } from './pumpResults.ts';
 import { rowResults } from './rowResults.ts';
 import { edgeResults } from './edgeResults.ts';
+import { type CaseNumbering, caseResults } from './caseResults.ts';
 import { gaugeResults } from './gaugeResults.ts';
 
 /** Every figure of one solved circuit, with its working. */
@@ -13,6 +14,7 @@ export function fluidResults(
   design: FluidDesign,
   result: FluidResult,
   circuitIndex: number,
+  numbering: CaseNumbering,
 ): Result[] {
   const circuit = result.design;
   const context: FigureContext = {
@@ -22,7 +24,8 @@ export function fluidResults(
     suffix: circuitIndex === 0 ? '' : `.${circuit.circuit.id}`,
   };
   const peak = result.cases.peakPower.solution;
-  if (peak.state === 'failed') return gaugeResults(context, result);
+  const cases = caseResults(context, result, numbering);
+  if (peak.state === 'failed') return [...gaugeResults(context, result), ...cases];
   const single = design.document.injectorRows.length === 1;
   return [
     ...elementResults(context, peak),
@@ -30,5 +33,6 @@ export function fluidResults(
     ...circuit.rows.flatMap((row) => rowResults(context, result, row, single)),
     ...edgeResults(context, result, peak),
     ...gaugeResults(context, result),
+    ...cases,
   ];
 }

@@ -1,4 +1,3 @@
-import { lookUp } from '../../build/index.ts';
 import {
   type SolvedCircuit,
   availableFlow,
@@ -6,11 +5,11 @@ import {
   margin,
   terminalVoltage,
 } from '../../hydraulics/index.ts';
-import { curveCurrent } from '../../pumps/index.ts';
 import { type Result, derive, given } from '../../results/index.ts';
 import type { FluidResult } from '../fluidStage.ts';
 import { rowMassFlow } from '../solvePoint.ts';
 import { type FigureContext, SOLVED } from './figureContext.ts';
+import { pumpCurrent } from './pumpCurrent.ts';
 
 /** Voltage, current and flow of each pump at peak; the worst pump also without its name. */
 export function pumpResults(
@@ -18,7 +17,7 @@ export function pumpResults(
   result: FluidResult,
   solution: SolvedCircuit,
 ): Result[] {
-  const { design, circuit } = context;
+  const { circuit } = context;
   const point = result.cases.peakPower.point;
   const pumps = circuit.circuit.elements.filter((e) => e.kind === 'pump');
   const worst = [...pumps].sort(
@@ -26,35 +25,11 @@ export function pumpResults(
   )[0];
   const results = pumps.flatMap((element): Result[] => {
     const state = solution.pumps[element.id]!;
-    const item = lookUp(design.catalogue, 'pump', element.item, element.id);
-    const curves = [...item.curves].sort((a, b) => a.voltage - b.voltage);
-    const points = curves.map((c) => [...c.points].sort((a, b) => a.flow - b.flow));
     const key = element === worst ? `pump.peak${context.suffix}` : `pump.${element.id}.peak`;
-    const current = derive({
+    const current = pumpCurrent(context, element, state, {
       key: `${key}.current`,
       label: `${element.name}, current at peak`,
-      formula: curveCurrent,
-      inputs: {
-        flow: given(state.flow, SOLVED),
-        wear: given(element.wear.value, `document:${element.id}.wear`),
-        voltage: given(state.voltage, SOLVED),
-        curveVoltages: given(
-          curves.map((c) => c.voltage),
-          `catalogue:${item.id}`,
-        ),
-        pointsPerCurve: given(
-          points.map((p) => p.length),
-          `catalogue:${item.id}`,
-        ),
-        curveFlows: given(
-          points.flatMap((p) => p.map((q) => q.flow)),
-          `catalogue:${item.id}`,
-        ),
-        curveCurrents: given(
-          points.flatMap((p) => p.map((q) => q.current)),
-          `catalogue:${item.id}`,
-        ),
-      },
+      from: SOLVED,
     });
     return [
       current,

@@ -7,6 +7,7 @@ import { hoseRating } from './ratingRules.ts';
 import { regulatorRange } from './regulatorRange.ts';
 import { returnRule } from './returnRules.ts';
 import { suctionHead, suctionVelocity } from './suctionRules.ts';
+import { vapourAtRest, vapourInRun } from './vapourRules.ts';
 
 /** Checks on the solved fuel circuits. */
 export const fluidRules = [
@@ -18,6 +19,8 @@ export const fluidRules = [
   suctionHead,
   suctionVelocity,
   feedVelocity,
+  vapourInRun,
+  vapourAtRest,
   returnRule('hotIdle'),
   returnRule('overrun'),
   regulatorRange,

@@ -1,0 +1,118 @@
+import { describe, expect, test } from 'vitest';
+import { type BuildDocument, withValueAt } from '../build/index.ts';
+import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
+import { caseNames } from './cases.ts';
+import { createEvaluator, evaluate } from './evaluate.ts';
+import { figuresOf } from './figures/documentedFigures.ts';
+import { limitLadder } from './ladder.ts';
+
+const valuesOf = (build: BuildDocument): Map<string, number> =>
+  new Map(evaluate(build, sampleCatalogue).results.map((r) => [r.key, r.value]));
+const e85 = withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' });
+
+describe.each(demoBuilds.map((d) => [d.id, d.document] as const))('cases of %s', (_id, build) => {
+  const evaluation = evaluate(build, sampleCatalogue);
+  const values = new Map(evaluation.results.map((r) => [r.key, r.value]));
+  const fluid = evaluation.fluids[0]!;
+
+  test.each(caseNames)('%s: figures agree with the solved network', (name) => {
+    const { point, solution } = fluid.cases[name];
+    if (solution.state === 'failed') throw new Error(solution.reason);
+    const injectors = solution.elements['injectors']!;
+    const pump = solution.pumps['pump']!;
+    const at = (rest: string): number => values.get(`case.${name}.${rest}`)!;
+    expect(at('rail.1.pressure')).toBeCloseTo(injectors.inletPressure, 3);
+    expect(at('injector.primary.deltaP')).toBeCloseTo(injectors.pressureDrop, 3);
+    expect(at('pump.1.flow')).toBeCloseTo(pump.flow, 12);
+    expect(at('pump.1.voltage')).toBeCloseTo(pump.voltage, 6);
+    expect(at('pump.1.current')).toBeCloseTo(pump.current, 6);
+    expect(at('vapour.margin')).toBeLessThanOrEqual(at('suction.npshMargin') + 10e3 + 1e-6);
+    const injects = point.speed > 0 && point.massFlow > 0;
+    expect(values.has(`case.${name}.injector.primary.duty`)).toBe(injects);
+    expect(values.has(`case.${name}.pump.1.margin`)).toBe(point.massFlow > 0);
+  });
+
+  test('peak power says the same under its older keys', () => {
+    expect(values.get('case.peakPower.rail.1.pressure')).toBe(values.get('rail.peak.pressure'));
+    expect(values.get('case.peakPower.injector.primary.duty')).toBeCloseTo(
+      values.get('injector.peak.duty')!,
+      12,
+    );
+    expect(values.get('case.peakPower.pump.1.margin')).toBeCloseTo(
+      values.get('pump.peak.margin')!,
+      12,
+    );
+  });
+
+  test('loaded filters never raise the flow that is available, nor the rail', () => {
+    const { peakPower, filtersLoaded } = fluid.cases;
+    if (peakPower.solution.state === 'failed' || filtersLoaded.solution.state === 'failed') {
+      throw new Error('not solved');
+    }
+    const margin = (name: string): number => values.get(`case.${name}.pump.1.margin`)!;
+    expect(margin('filtersLoaded')).toBeLessThan(margin('peakPower'));
+    expect(filtersLoaded.solution.elements['injectors']!.inletPressure).toBeLessThanOrEqual(
+      peakPower.solution.elements['injectors']!.inletPressure + 1,
+    );
+  });
+
+  test('low voltage and tip-in ask more of the pump than peak torque', () => {
+    const margin = (name: string): number => values.get(`case.${name}.pump.1.margin`)!;
+    expect(margin('lowVoltage')).toBeLessThan(margin('peakTorque'));
+    expect(margin('tipIn')).toBeLessThan(margin('peakTorque'));
+  });
+});
+
+describe('figures of the ladder', () => {
+  test('are numbered from the first to fail, and rise', () => {
+    const evaluator = createEvaluator();
+    const evaluation = evaluator.evaluate(e85, sampleCatalogue);
+    const ladder = limitLadder(evaluator.check(e85, sampleCatalogue));
+    const figures = figuresOf(evaluation, ladder);
+    expect(figures['ladder.1.check']).toEqual(figures['ladder.first.check']);
+    expect(figures['ladder.1.power']!.value).toBe(figures['ladder.first.power']!.value);
+    const failing = ladder.rungs.filter((r) => r.power !== null);
+    failing.forEach((rung, i) => {
+      expect(figures[`ladder.${i + 1}.check`]!.value).toBe(rung.check);
+      if (i > 0) {
+        expect(figures[`ladder.${i + 1}.power`]!.value as number).toBeGreaterThanOrEqual(
+          figures[`ladder.${i}.power`]!.value as number,
+        );
+      }
+    });
+    expect(figures[`ladder.${failing.length + 1}.check`]).toBeUndefined();
+  });
+});
+
+describe('the way to the regulator', () => {
+  const idsOf = (build: BuildDocument): string[] =>
+    evaluate(build, sampleCatalogue).findings.map((f) => f.id);
+  const hot = (kelvin: number): BuildDocument =>
+    withValueAt(lantern, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' });
+
+  test('warns where the coarse filter lies higher than the pump, stops when it boils there', () => {
+    const finding = evaluate(lantern, sampleCatalogue).findings.find(
+      (f) => f.id === 'vapour.run:main',
+    )!;
+    expect(finding.severity).toBe('warn');
+    expect(finding.where).toBe('circuit:main/coarse');
+    expect(finding.measured!.value).toBeCloseTo(
+      Math.min(
+        ...['hotIdle', 'cruise', 'peakTorque', 'peakPower'].map((name) =>
+          valuesOf(lantern).get(`case.${name}.vapour.margin`)!,
+        ),
+      ),
+      6,
+    );
+    const boiling = evaluate(hot(321), sampleCatalogue).findings.find(
+      (f) => f.id === 'vapour.run:main',
+    )!;
+    expect(boiling.severity).toBe('stop');
+    expect(idsOf(hot(300))).not.toContain('vapour.run:main');
+  });
+
+  test('fuel hotter than its surface allows is noted', () => {
+    expect(idsOf(hot(330))).toContain('vapour.return:main');
+    expect(idsOf(lantern)).not.toContain('vapour.return:main');
+  });
+});
