@@ -77,6 +77,11 @@ const Findings = named(
   'FindingsScreen',
   stage('findings'),
 );
+const Operation = named(
+  () => import('../screens/operation/OperationScreen.tsx'),
+  'OperationScreen',
+  stage('operation'),
+);
 const Compare = named(
   () => import('../screens/compare/CompareScreen.tsx'),
   'CompareScreen',
@@ -117,6 +122,7 @@ export const router = createBrowserRouter([
           { path: 'margins', Component: Margins },
           { path: 'take-away', Component: TakeAway },
           { path: 'findings', Component: Findings },
+          { path: 'operation', Component: Operation },
           { path: 'compare', Component: Compare },
           { path: 'history', Component: History },
         ],

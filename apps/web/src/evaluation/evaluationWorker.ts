@@ -1,8 +1,12 @@
 import {
   type BuildDocument,
   type Catalogue,
+  type Checked,
   type Evaluation,
   type Ladder,
+  type MapPoint,
+  type OperatingMap,
+  type OperatingPoint,
   type RippleEntry,
   type Uncertainty,
   type UncertaintyOptions,
@@ -10,6 +14,8 @@ import {
   differences,
   evaluate,
   limitLadder,
+  operatingMap,
+  operatingPoint,
   ripple,
   rules,
   shareUnchanged,
@@ -62,6 +68,10 @@ const DRAWS_AT_ONCE = 100;
 /** Lets messages in: a cancel, or the next evaluation. */
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
+/** What separate calls start from; the evaluator knows the build that is open. */
+const checkedOf = (document: BuildDocument): Checked =>
+  evaluator.check(shareUnchanged(lastDocument, document), catalogue);
+
 const longWork = {
   /** Draws what is not known exactly; undefined when it was cancelled or asked for anew. */
   async uncertainty(
@@ -71,7 +81,7 @@ const longWork = {
   ): Promise<Uncertainty | undefined> {
     newestRun += 1;
     const own = newestRun;
-    const run = startUncertainty(createEvaluator().check(document, catalogue), options);
+    const run = startUncertainty(checkedOf(document), options);
     while (run.done < run.total) {
       run.step(DRAWS_AT_ONCE);
       onProgress(run.done);
@@ -79,6 +89,14 @@ const longWork = {
       if (own !== newestRun) return undefined;
     }
     return run.outcome();
+  },
+  /** The circuits over the demand map. */
+  operatingMap(document: BuildDocument): OperatingMap {
+    return operatingMap(checkedOf(document));
+  },
+  /** One point of the map with its whole solution. */
+  operatingPoint(document: BuildDocument, circuitIndex: number, at: MapPoint): OperatingPoint {
+    return operatingPoint(checkedOf(document), circuitIndex, at);
   },
   cancelUncertainty(): void {
     newestRun += 1;

@@ -1,6 +1,9 @@
 import type {
   BuildDocument,
   Catalogue,
+  MapPoint,
+  OperatingMap,
+  OperatingPoint,
   RippleEntry,
   Uncertainty,
   UncertaintyOptions,
@@ -49,6 +52,24 @@ export async function runUncertainty(
 ): Promise<Uncertainty | undefined> {
   const worker = await withCatalogue(catalogue);
   return worker.uncertainty(document, options, proxy(onProgress));
+}
+
+/** The circuits of a build over the demand map. */
+export async function solveOperatingMap(
+  document: BuildDocument,
+  catalogue: Catalogue,
+): Promise<OperatingMap> {
+  return (await withCatalogue(catalogue)).operatingMap(document);
+}
+
+/** One point of the map with its whole solution. */
+export async function solveOperatingPoint(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  circuitIndex: number,
+  at: MapPoint,
+): Promise<OperatingPoint> {
+  return (await withCatalogue(catalogue)).operatingPoint(document, circuitIndex, at);
 }
 
 export const cancelUncertainty = (): Promise<void> => theWorker().cancelUncertainty();

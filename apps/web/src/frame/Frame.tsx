@@ -10,7 +10,12 @@ import { RippleBar } from './RippleBar.tsx';
 import { usePlainKeys } from './shortcuts.ts';
 import { stageList } from './stages.ts';
 
-const pageKeys: Record<string, string> = { f: 'findings', h: 'history', v: 'compare' };
+const pageKeys: Record<string, string> = {
+  f: 'findings',
+  o: 'operation',
+  h: 'history',
+  v: 'compare',
+};
 
 /** The frame around every stage of a build. */
 export function Frame() {

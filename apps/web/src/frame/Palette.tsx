@@ -46,7 +46,7 @@ export function Palette({ close }: { close: () => void }) {
           ...pageList.map((page) => ({
             group: 'This build',
             name: page.name,
-            keys: { findings: 'f', compare: 'v', history: 'h' }[page.id] ?? '',
+            keys: { findings: 'f', operation: 'o', compare: 'v', history: 'h' }[page.id] ?? '',
             go: to(`/builds/${id}/${page.id}`),
           })),
           ...elementNames(build).map((element) => ({

@@ -11,6 +11,7 @@ export const shortcuts: readonly Shortcut[] = [
   { keys: '.', words: 'Find: pages, parts, builds, words, actions' },
   { keys: '1 … 8', words: 'Go to a stage of the order of work' },
   { keys: 'f', words: 'Findings' },
+  { keys: 'o', words: 'Operating map' },
   { keys: 'v', words: 'Compare versions' },
   { keys: 'h', words: 'History' },
   { keys: 'Ctrl Z', words: 'Undo' },

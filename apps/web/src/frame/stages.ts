@@ -22,6 +22,7 @@ export const stageList: readonly Stage[] = [
 /** Pages of a build beside its stages. */
 export const pageList: readonly Pick<Stage, 'id' | 'name'>[] = [
   { id: 'findings', name: 'Findings' },
+  { id: 'operation', name: 'Operating map' },
   { id: 'compare', name: 'Compare' },
   { id: 'history', name: 'History' },
 ];

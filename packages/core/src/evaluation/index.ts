@@ -9,6 +9,7 @@ export * from './fluidStage.ts';
 export * from './formulas.ts';
 export * from './ladder.ts';
 export * from './memo.ts';
+export * from './operatingMap.ts';
 export * from './ripple.ts';
 export * from './runPath.ts';
 export * from './startBuild.ts';

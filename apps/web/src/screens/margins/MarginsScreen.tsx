@@ -27,7 +27,10 @@ export function MarginsScreen() {
   return (
     <Screen title="Margins" lead={lead}>
       <div className="grid grid-cols-[minmax(340px,460px)_1fr] gap-8 max-[900px]:grid-cols-1">
-        <LadderDrawing ladder={ladder} marked={marked} />
+        <div>
+          <LadderDrawing ladder={ladder} marked={marked} />
+          <UncertaintyPanel />
+        </div>
         <div>
           {state?.proposed && (
             <section
@@ -74,7 +77,6 @@ export function MarginsScreen() {
               All findings, explained
             </Link>
           )}
-          <UncertaintyPanel />
         </div>
       </div>
     </Screen>

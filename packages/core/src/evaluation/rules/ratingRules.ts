@@ -109,13 +109,15 @@ type Hose = Extract<Checked['catalogue']['items'][number], { category: 'hose' }>
 /** A hose may carry fuel under pressure outside the tank unless its data say otherwise. */
 const carriesFuel = (hose: Hose): boolean => (hose.service ?? 'fuel') === 'fuel';
 
+const isRigid = (hose: Hose): boolean => hose.family.startsWith('hardline');
+
 const serviceWords = {
   'low-pressure': 'vents and low pressure',
   immersed: 'use inside the tank',
   hydraulic: 'hydraulic oil',
 } as const;
 
-/** The hose of another kind nearest above the present bore that suits, as a cure. */
+/** The cheapest hose near the present bore that suits, as a cure. */
 function hoseCures(
   checked: Checked,
   fluid: FluidResult,
@@ -127,9 +129,17 @@ function hoseCures(
     (i): i is Hose => i.category === 'hose' && i.id === itemId,
   );
   if (!present) return [{ text: 'Choose a part with a higher rating' }];
-  const best = newestOf(checked.catalogue, 'hose')
-    .filter((h) => carriesFuel(h) && suits(h) && h.bore >= 0.85 * present.bore)
-    .sort((a, b) => a.bore - b.bore)[0];
+  const suitable = newestOf(checked.catalogue, 'hose').filter(
+    (h) => carriesFuel(h) && suits(h) && h.bore >= 0.85 * present.bore,
+  );
+  // Hose for hose, hardline for hardline, and nothing weaker than what is there, if there is one.
+  const alike = suitable.filter(
+    (h) => isRigid(h) === isRigid(present) && h.pressureRating >= present.pressureRating,
+  );
+  const size = (h: Hose): number => Math.floor(Math.abs(Math.log(h.bore / present.bore)) / 0.1);
+  const best = (alike.length > 0 ? alike : suitable).sort(
+    (a, b) => size(a) - size(b) || a.price - b.price,
+  )[0];
   return best
     ? [
         {
