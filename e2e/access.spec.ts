@@ -11,6 +11,7 @@ const screens = [
   'margins',
   'take-away',
   'findings',
+  'operation',
   'compare',
   'history',
 ];

@@ -164,7 +164,7 @@ test('findings: filtered, explained, accepted with a reason, opened again by wor
   await expect(finding).toContainText('Accepted by workshop');
   await revision(page, 2);
   const work = page.getByRole('navigation', { name: 'Order of work' });
-  await expect(work).not.toContainText('1 warning');
+  await expect(work).not.toContainText('2 warnings');
   await page.reload();
   await expect(finding).toContainText('Tank is always more than half full');
   await page.getByRole('checkbox', { name: /Accepted/ }).uncheck();

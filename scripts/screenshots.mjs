@@ -31,7 +31,6 @@ const pictures = [
   { name: 'pump', path: '/builds/lantern/pump' },
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
   { name: 'take-away', path: '/builds/lantern/take-away' },
-  { name: 'fuel-circuit-dark', path: '/builds/lantern/circuit', theme: 'dark' },
   { name: 'margins-phone', path: '/builds/lantern/margins', width: 390, height: 844 },
   { name: 'tank-side', path: '/builds/sandpiper/circuit' },
   {
@@ -56,7 +55,7 @@ const pictures = [
     name: 'findings',
     path: '/builds/lantern/findings',
     act: async (page) => {
-      await page.getByRole('button', { name: 'Accept with a reason' }).click();
+      await page.getByRole('button', { name: 'Accept with a reason' }).first().click();
     },
   },
   {
@@ -79,12 +78,9 @@ const pictures = [
     },
   },
   {
-    name: 'working',
-    path: '/builds/lantern/circuit',
-    act: async (page) => {
-      await page.getByRole('option', { name: 'Feed line' }).click();
-      await page.locator('[data-figure="circuit.feed.pressureDrop"]').click();
-    },
+    name: 'operating-map',
+    path: '/builds/lantern/operation',
+    act: (page) => page.getByRole('table', { name: 'Along the run' }).waitFor(),
   },
   {
     name: 'margins-e85',
@@ -112,20 +108,23 @@ const browser = await chromium.launch({
     '--disable-sync',
   ],
 });
-for (const { name, path, width = 1280, height = 800, theme = 'light', act } of pictures) {
-  const page = await browser.newPage({ viewport: { width, height } });
-  await page.addInitScript((kept) => localStorage.setItem('brookrain.theme', kept), theme);
-  await page.goto(`http://127.0.0.1:${port}${path}`);
-  await page
-    .locator(path === '/' ? 'main li' : 'main[tabindex] h1')
-    .first()
-    .waitFor();
-  await page.getByText('Opening', { exact: true }).waitFor({ state: 'detached' });
-  if (act) await act(page);
-  await page.evaluate(() => document.fonts.ready);
-  await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
-  await page.close();
+try {
+  for (const { name, path, width = 1280, height = 800, theme = 'light', act } of pictures) {
+    const page = await browser.newPage({ viewport: { width, height } });
+    await page.addInitScript((kept) => localStorage.setItem('brookrain.theme', kept), theme);
+    await page.goto(`http://127.0.0.1:${port}${path}`);
+    await page
+      .locator(path === '/' ? 'main li' : 'main[tabindex] h1')
+      .first()
+      .waitFor();
+    await page.getByText('Opening', { exact: true }).waitFor({ state: 'detached' });
+    if (act) await act(page);
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(root, 'docs/screenshots', `${name}.png`) });
+    await page.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(data, { recursive: true, force: true });
 }
-await browser.close();
-server.kill();
-rmSync(data, { recursive: true, force: true });

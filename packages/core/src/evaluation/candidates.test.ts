@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { applyCommand, newestOf, refOf, withValueAt } from '../build/index.ts';
 import { lantern, sampleCatalogue } from '../exchange/index.ts';
-import { evaluate } from './index.ts';
+import { createEvaluator, evaluate, limitLadder } from './index.ts';
 
 const { injectorCandidates, pumpCandidates } = evaluate(lantern, sampleCatalogue);
 const injectors = injectorCandidates['primary']!;
@@ -108,5 +108,36 @@ describe('pump comparison', () => {
     const flow = (d: typeof lantern) =>
       evaluate(d, sampleCatalogue).results.find((r) => r.key === 'pump.peak.flowAvailable')!.value;
     expect(flow(thin)).toBeLessThan(0.9 * flow(lantern));
+  });
+});
+
+describe('what a candidate supports', () => {
+  const evaluator = createEvaluator();
+  const ladder = limitLadder(evaluator.check(lantern, sampleCatalogue));
+  const rung = (check: string): number => ladder.rungs.find((r) => r.check === check)!.power!;
+
+  test('the pump in the build supports what the ladder says', () => {
+    const own = pumps.find((c) => c.item.id === 'P340X')!;
+    expect(own.supportsPower! / rung('pump-flow')).toBeCloseTo(1, 2);
+  });
+
+  test('the injector in the build supports what the ladder says, but for the regulator’s slope', () => {
+    const own = injectors.find((c) => c.item.id === 'I650')!;
+    expect(Math.abs(own.supportsPower! / rung('injector-duty') - 1)).toBeLessThan(0.02);
+  });
+
+  test('more flow supports more power; what fits supports the target', () => {
+    const driven = injectors.filter((c) => c.item.driver === 'saturated');
+    const bySize = [...driven].sort((a, b) => a.item.ratedFlow - b.item.ratedFlow);
+    const powers = bySize.map((c) => c.supportsPower ?? Infinity);
+    expect([...powers].sort((a, b) => a - b)).toEqual(powers);
+    for (const candidate of [...injectors, ...pumps]) {
+      if (candidate.verdict !== 'fits') continue;
+      expect(candidate.supportsPower ?? Infinity).toBeGreaterThanOrEqual(lantern.brief.power.value);
+    }
+  });
+
+  test('a lift pump supports nothing against injection pressure', () => {
+    expect(pumps.find((c) => c.item.id === 'P120')!.supportsPower).toBe(0);
   });
 });

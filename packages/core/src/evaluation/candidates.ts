@@ -7,6 +7,7 @@ import { namedCases } from './cases.ts';
 import { deliverable } from './deliverable.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import { mapPoint } from './fluidStage.ts';
+import { scalePoint, supportedPower } from './scalePoint.ts';
 import { assumedDifference, rowMassFlow } from './solvePoint.ts';
 
 export type Verdict = 'fits' | 'tight' | 'does not fit';
@@ -27,6 +28,8 @@ export interface InjectorCandidate {
   readonly idleDuty: number;
   readonly idlePulse: number;
   readonly idleEffectivePulse: number;
+  /** W up to which it stays within the duty limit; null beyond what is tried */
+  readonly supportsPower: number | null;
 }
 
 const rank: Record<Verdict, number> = { fits: 0, tight: 1, 'does not fit': 2 };
@@ -111,10 +114,12 @@ export function injectorCandidates(
         fuelDensity: circuit.fuel.hot.density,
         voltage: point.systemVoltage,
       });
-    const duties = demand.map.speeds.flatMap((_, s) =>
-      demand.map.loads.map((__, l) => at(mapPoint(design, s, l)).duty),
+    const points = demand.map.speeds.flatMap((_, s) =>
+      demand.map.loads.map((__, l) => mapPoint(design, s, l)),
     );
+    const duties = points.map((point) => at(point).duty);
     const worstDuty = Math.max(...duties);
+    const worstPoint = points[duties.indexOf(worstDuty)]!;
     const idle = at(cases.hotIdle);
     const idleEffective = idle.pulse - idle.deadTime;
     const reasons = injectorReasons({
@@ -134,6 +139,11 @@ export function injectorCandidates(
       idleDuty: idle.duty,
       idlePulse: idle.pulse,
       idleEffectivePulse: idleEffective,
+      supportsPower: supportedPower(
+        document.brief.power.value,
+        (factor) =>
+          at(scalePoint(design, worstPoint, factor)).duty > document.limits.injectorDuty.value,
+      ),
     };
   };
   return newestOf(catalogue, 'injector')
@@ -150,6 +160,8 @@ export interface PumpCandidate {
   readonly margin: number | undefined;
   readonly voltage: number | undefined;
   readonly current: number | undefined;
+  /** W up to which it delivers what the engine needs; null beyond what is tried */
+  readonly supportsPower: number | null;
 }
 
 function pumpReasons(
@@ -227,6 +239,11 @@ export function pumpCandidates(
         margin: flow?.margin,
         voltage: state?.voltage,
         current: state?.current,
+        supportsPower: supportedPower(
+          design.document.brief.power.value,
+          (factor) =>
+            (deliverable(design, swapped, scalePoint(design, point, factor))?.margin ?? -1) < 0,
+        ),
       };
     })
     .sort((a, b) => rank[a.verdict] - rank[b.verdict] || (a.margin ?? 99) - (b.margin ?? 99));

@@ -8,6 +8,7 @@ import type { FluidResult } from './fluidStage.ts';
 import type { RunningPoint } from './runningPoint.ts';
 import { FEED_VELOCITY_STOP } from './rules/feedVelocity.ts';
 import { SAG_STOP } from './rules/railSag.ts';
+import { scalePoint } from './scalePoint.ts';
 import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
 
 /** One check on the ladder and the power W at which it first fails. */
@@ -34,20 +35,6 @@ const HIGHEST = 4;
 const STEPS = 40;
 const TOLERANCE = 1e-4;
 
-/** A running point with the power multiplied: boosted engines raise manifold pressure with it. */
-function scalePoint(checked: Checked, point: RunningPoint, factor: number): RunningPoint {
-  const { brief } = checked.document;
-  const ambient = checked.design.demand.engine.ambientPressure;
-  const boosted = brief.aspiration !== 'natural';
-  return {
-    ...point,
-    massFlow: point.massFlow * factor,
-    manifoldGauge: boosted
-      ? (point.manifoldGauge + ambient) * factor - ambient
-      : point.manifoldGauge,
-  };
-}
-
 interface Check {
   readonly check: string;
   readonly label: string;
@@ -61,7 +48,7 @@ function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
   return (factor: number) => {
     let entry = known.get(factor);
     if (!entry) {
-      const point = scalePoint(checked, base, factor);
+      const point = scalePoint(checked.design, base, factor);
       const solution = solvePoint(checked.design, fluid.design, point);
       entry = { point, solved: solution.state === 'converged' ? solution : undefined };
       known.set(factor, entry);

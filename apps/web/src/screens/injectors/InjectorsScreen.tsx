@@ -6,6 +6,7 @@ import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingList } from '../../ui/FindingNote.tsx';
+import { Supports } from '../../ui/Supports.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { TextField } from '../../ui/TextField.tsx';
@@ -50,6 +51,7 @@ export function InjectorsScreen() {
           <div className="mt-1 text-[13px] leading-[18px]">
             <Reasons reasons={selected.reasons} />
           </div>
+          <Supports power={selected.supportsPower} />
           <dl className="mt-3 space-y-1">
             <Line
               name="Rated"

@@ -5,6 +5,7 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
+import { Supports } from '../../ui/Supports.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Reasons, Verdict } from '../../ui/Verdict.tsx';
@@ -171,6 +172,7 @@ export function PumpScreen() {
           <div className="mt-1 text-[13px] leading-[18px]">
             <Reasons reasons={selected.reasons} />
           </div>
+          <Supports power={selected.supportsPower} />
           <button
             type="button"
             className="act act-main mt-3 w-full text-center"
