@@ -11,12 +11,12 @@ export function Supports({ power }: { power: number | null }) {
   return (
     <p className="mt-2">
       {power === null ? (
-        <>Does for more than eight times the target.</>
+        <>Good for more than eight times the target.</>
       ) : power === 0 ? (
-        <>Does not do at any power here.</>
+        <>Not good for any power here.</>
       ) : (
         <>
-          Does up to <strong className="font-medium">{read(power)}</strong>{' '}
+          Good for up to <strong className="font-medium">{read(power)}</strong>{' '}
           <span className="text-second">
             ({power >= target ? 'target' : 'short of the target,'} {read(target)})
           </span>
