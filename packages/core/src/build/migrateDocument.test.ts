@@ -43,6 +43,8 @@ describe('documents of older versions', () => {
 describe('places in words', () => {
   test.each([
     ['brief.boost.value', 'boost'],
+    ['brief.power.value', 'power'],
+    ['power.mainFuse', 'main fuse'],
     ['fuelCircuits.0.elements.1.item', 'Tank outlet, part'],
     ['options.0.chosen', 'Tank outlet, chosen'],
     ['injectorRows.0.count', 'Primary injectors, count'],

@@ -12,11 +12,11 @@ const fieldWords: Record<string, string> = {
 const spaced = (key: string): string =>
   fieldWords[key] ?? key.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
 
-/** Folders of the document that say nothing to a person. */
+/** Parts of the document that say nothing to a person where they stand first. */
+const silentFirst = new Set(['brief', 'limits', 'power']);
+
+/** Fields that say nothing wherever they stand. */
 const silent = new Set([
-  'brief',
-  'limits',
-  'power',
   'fuelCircuits',
   'elements',
   'injectorRows',
@@ -37,13 +37,15 @@ const silent = new Set([
 export function placeInWords(document: BuildDocument, path: string): string {
   const words: string[] = [];
   let value: unknown = document;
-  for (const key of path.split('.')) {
+  for (const [depth, key] of path.split('.').entries()) {
     value = (value as Record<string, unknown> | null | undefined)?.[key];
     if (/^\d+$/.test(key)) {
       const { name, title } = (value ?? {}) as { name?: unknown; title?: unknown };
       const called = typeof name === 'string' ? name : title;
       if (typeof called === 'string') words.push(called);
-    } else if (!silent.has(key)) words.push(spaced(key));
+    } else if (!silent.has(key) && !(depth === 0 && silentFirst.has(key))) {
+      words.push(spaced(key));
+    }
   }
   // The circuit is left out where its element is named.
   const named = words.filter(

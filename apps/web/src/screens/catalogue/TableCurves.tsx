@@ -94,7 +94,12 @@ function Curves({ plan, rows }: { plan: Plan; rows: readonly TableRow[] }) {
     const key = plan.per ? row[plan.per.key]! : 0;
     groups.set(key, [...(groups.get(key) ?? []), row]);
   }
-  const curves = [...groups].sort(([a], [b]) => a - b);
+  const curves = [...groups]
+    .sort(([a], [b]) => a - b)
+    .map(([value, points]) => ({
+      value,
+      sorted: [...points].sort((a, b) => (a[plan.x.key] ?? 0) - (b[plan.x.key] ?? 0)),
+    }));
   const path = line<TableRow>(
     (row) => x(shown(row, plan.x)),
     (row) => y(Math.max(plan.log ? floor : -Infinity, shown(row, plan.y))),
@@ -141,42 +146,44 @@ function Curves({ plan, rows }: { plan: Plan; rows: readonly TableRow[] }) {
       >
         {`${plan.y.label} ${unitOf(plan.y)}`}
       </text>
-      {curves.map(([value, points], i) => {
-        const sorted = [...points].sort((a, b) => (a[plan.x.key] ?? 0) - (b[plan.x.key] ?? 0));
-        // Flow curves start apart and end together, so they are named where they start.
-        const named = plan.y.key === 'flow' ? sorted[0]! : sorted.at(-1)!;
-        return (
-          <g key={value}>
-            <path
-              d={path(sorted) ?? undefined}
-              fill="none"
-              stroke="var(--moss)"
-              strokeWidth="1.5"
-              strokeDasharray={dashes[i % dashes.length]}
+      {curves.map(({ value, sorted }, i) => (
+        <g key={value}>
+          <path
+            d={path(sorted) ?? undefined}
+            fill="none"
+            stroke="var(--moss)"
+            strokeWidth="1.5"
+            strokeDasharray={dashes[i % dashes.length]}
+          />
+          {sorted.map((row, k) => (
+            <circle
+              key={k}
+              cx={x(shown(row, plan.x))}
+              cy={y(Math.max(plan.log ? floor : -Infinity, shown(row, plan.y)))}
+              r="2"
+              fill="var(--ink)"
             />
-            {sorted.map((row, k) => (
-              <circle
-                key={k}
-                cx={x(shown(row, plan.x))}
-                cy={y(Math.max(plan.log ? floor : -Infinity, shown(row, plan.y)))}
-                r="2"
-                fill="var(--ink)"
-              />
-            ))}
-            {plan.per && (
-              <text
-                stroke="var(--paper)"
-                strokeWidth="3"
-                paintOrder="stroke"
-                x={x(shown(named, plan.x)) + 6}
-                y={y(shown(named, plan.y)) + (plan.y.key === 'flow' ? -6 : 4)}
-              >
-                {`${figure(fromSI(value, plan.per.kind, unitOf(plan.per)))} ${unitOf(plan.per)}`}
-              </text>
-            )}
-          </g>
-        );
-      })}
+          ))}
+        </g>
+      ))}
+      {/* Names lie over every curve, so that none runs through them. */}
+      {plan.per &&
+        curves.map(({ value, sorted }) => {
+          // Flow curves start apart and end together, so they are named where they start.
+          const named = plan.y.key === 'flow' ? sorted[0]! : sorted.at(-1)!;
+          return (
+            <text
+              key={value}
+              stroke="var(--paper)"
+              strokeWidth="3"
+              paintOrder="stroke"
+              x={x(shown(named, plan.x)) + 6}
+              y={y(shown(named, plan.y)) + (plan.y.key === 'flow' ? -6 : 4)}
+            >
+              {`${figure(fromSI(value, plan.per!.kind, unitOf(plan.per!)))} ${unitOf(plan.per!)}`}
+            </text>
+          );
+        })}
     </svg>
   );
 }
