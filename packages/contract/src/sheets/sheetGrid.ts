@@ -13,6 +13,8 @@ export interface CellProblem {
 export const MOST_ROWS = 5000;
 export const MOST_COLUMNS = 120;
 
+const NOTHING = 'there is nothing in this table';
+
 /** Delimiter by the header line: tab, then semicolon, then comma. */
 function delimiterOf(text: string): string {
   const header = text.split(/\r?\n/, 1)[0] ?? '';
@@ -29,11 +31,12 @@ export function readGrid(
   | { readonly ok: true; readonly grid: SheetGrid }
   | { readonly ok: false; readonly message: string } {
   const bare = text.replace(/^\uFEFF/, '').replace(/^(?:[ \t]*\r?\n)+/, '');
-  if (bare.trim() === '') return { ok: false, message: 'there is nothing in this table' };
+  if (bare.trim() === '') return { ok: false, message: NOTHING };
   const { data } = Papa.parse<string[]>(bare, {
     delimiter: delimiterOf(bare),
     skipEmptyLines: 'greedy',
   });
+  if (data.length === 0) return { ok: false, message: NOTHING };
   if (data.length > MOST_ROWS) return { ok: false, message: `at most ${MOST_ROWS} rows` };
   const width = Math.max(...data.map((row) => row.length));
   if (width > MOST_COLUMNS) return { ok: false, message: `at most ${MOST_COLUMNS} columns` };

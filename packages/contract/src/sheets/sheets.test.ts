@@ -53,7 +53,9 @@ describe('grids', () => {
   });
 
   test('what is empty or too large is refused', () => {
-    expect(readGrid(' \n ')).toMatchObject({ ok: false });
+    for (const text of ['', ' \n ', ';', ';;\n;', '\t\t', ',\r\n,']) {
+      expect(readGrid(text), JSON.stringify(text)).toMatchObject({ ok: false });
+    }
     expect(readGrid('a\n'.repeat(6000))).toMatchObject({ ok: false });
     expect(readGrid('a;'.repeat(200))).toMatchObject({ ok: false });
   });
