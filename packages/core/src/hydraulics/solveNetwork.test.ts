@@ -298,6 +298,29 @@ describe('any circuit', () => {
     );
   });
 
+  test('a pump whose dead-head is just the pressure it pumps against is solved', () => {
+    for (const demand of [0, 2.771140149683635e-8, 1e-6, 1e-4, 1e-2]) {
+      for (const feedBore of [0.003, 0.0033, 0.0036, 0.005]) {
+        const network = returnCircuit({
+          demand,
+          feedBore,
+          returnBore: 0.003,
+          manifold: 249999.98406131688,
+          set: 100000,
+          voltage: 8.949193137566425,
+          resistance: 0.24999999999977307,
+          item: 'P900T',
+          holding: false,
+        });
+        const s = solved(network);
+        expect(s.pressures['rail']! - 249999.984).toBeLessThan(1);
+        for (const node of free(network)) {
+          expect(Math.abs(imbalance(network, s, node))).toBeLessThan(1e-9);
+        }
+      }
+    }
+  });
+
   test('a wider feed never lowers rail pressure', () => {
     fc.assert(
       fc.property(anyCircuit, (options) => {

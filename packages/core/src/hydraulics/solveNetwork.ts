@@ -6,6 +6,11 @@ import type { Network, NetworkSolution, WarmStart } from './network.ts';
 /** A solve is accepted when every law holds to this, Pa, and every node to MASS_TOLERANCE kg/s. */
 const PRESSURE_TOLERANCE = 1e-7;
 const MASS_TOLERANCE = 1e-15;
+/**
+ * Where laws meet at one point (a pump whose dead-head is just the pressure it pumps against)
+ * rounding may keep a solve from that; it is taken when it holds to this, Pa and kg/s.
+ */
+const ROUNDED = { law: 1e-3, balance: 1e-12 };
 const MOST_ITERATIONS = 80;
 /** Weak tie of each free pressure to its last value, kg/s per Pa: keeps shut-in parts solvable. */
 const TIE = 1e-15;
@@ -209,7 +214,8 @@ const continuation = [3e5, 1e5, 3e4, 1e4, 3e3, 1e3, 100, 10, 0];
 /**
  * Solves pressures and flows of a circuit: Newton on node pressures with branch flows
  * eliminated (global gradient method of Todini and Pilati 1988, generalised), regulators and
- * check valves as complementarity. Converges to 1e-7 Pa and 1e-15 kg/s; otherwise it fails with
+ * check valves as complementarity. Converges to 1e-7 Pa and 1e-15 kg/s, at worst to 1e-3 Pa and
+ * 1e-12 kg/s where rounding allows no more; otherwise it fails with
  * the reason and the element that is furthest off, and returns no numbers.
  */
 export function solveNetwork(network: Network, warm?: WarmStart): NetworkSolution {
@@ -242,6 +248,12 @@ export function solveNetwork(network: Network, warm?: WarmStart): NetworkSolutio
         work,
         last ? PRESSURE_TOLERANCE : Math.max(1, smoothing * 1e-2),
       );
+    }
+  }
+  if (!attempt.done) {
+    const { law, balance } = worst(work);
+    if (law < ROUNDED.law && balance < ROUNDED.balance) {
+      attempt = { done: true, iterations: MOST_ITERATIONS };
     }
   }
   if (!attempt.done) {
