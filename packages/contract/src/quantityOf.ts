@@ -41,6 +41,27 @@ export function quantityProblem(
   return `${rule.message} (${`${typed.figure} ${typed.unit}`.trim()} was given)`;
 }
 
+/** A list of quantities of a kind, each within limits, at most `most` of them. */
+export function EachQuantityOf(
+  kind: UnitKind,
+  rule: QuantityRule & { readonly most: number },
+): PropertyDecorator {
+  const problem = (value: unknown): string | undefined => {
+    if (!Array.isArray(value)) return 'must be a list';
+    if (value.length > rule.most) return `must have at most ${rule.most} entries`;
+    const bad = value.findIndex((entry) => quantityProblem(entry, kind, rule) !== undefined);
+    return bad < 0 ? undefined : `entry ${bad + 1}: ${quantityProblem(value[bad], kind, rule)}`;
+  };
+  return ValidateBy({
+    name: 'eachQuantityOf',
+    constraints: [kind, rule],
+    validator: {
+      validate: (value: unknown) => problem(value) === undefined,
+      defaultMessage: (args) => problem(args?.value) ?? rule.message,
+    },
+  });
+}
+
 /** A quantity of a kind within limits; null is accepted when `optional`. */
 export function QuantityOf(
   kind: UnitKind,

@@ -1,4 +1,8 @@
 import {
+  isThrough,
+  type CircuitElement,
+  type FuelCircuit,
+  waysThrough,
   type BuildDocument,
   type Evaluation,
   type Measure,
@@ -8,7 +12,6 @@ import {
   formatMeasure,
   generalNotice,
   readsAs,
-  runOf,
   wireList,
 } from '@brookrain/core';
 import type { SheetPage } from './sheetPage.ts';
@@ -31,17 +34,17 @@ function circuitTable(sheet: SheetPage, evaluation: Evaluation, units: UnitSyste
         { title: 'Loss at peak', width: 70, align: 'right' },
         { title: 'As built', width: 80 },
       ],
-      runOf(fluid.design.circuit).map((element) => {
+      everyElement(fluid.design.circuit).map((element) => {
         const state = peak.state === 'converged' ? peak.elements[element.id] : undefined;
         const length = fluid.design.lengths[element.id];
         return [
           element.name,
-          element.item.id,
+          'item' in element ? element.item.id : '',
           length === undefined ? '' : formatMeasure(m(length, 'length'), units),
           state
             ? formatMeasure(m(state.massFlow / fluid.design.fuel.hot.density, 'volumeFlow'), units)
             : '–',
-          state && element.kind !== 'pump' && element.kind !== 'regulator'
+          state && isThrough(element) && element.kind !== 'pump' && element.kind !== 'regulator'
             ? formatMeasure(m(state.pressureDrop, 'pressure'), units)
             : '',
           BLANK,
@@ -50,6 +53,11 @@ function circuitTable(sheet: SheetPage, evaluation: Evaluation, units: UnitSyste
     );
   }
 }
+
+/** Every element that fuel passes, along the run and beside it, once. */
+const everyElement = (circuit: FuelCircuit): CircuitElement[] => [
+  ...new Set(waysThrough(circuit).map((step) => step.element)),
+];
 
 function gaugeTable(sheet: SheetPage, evaluation: Evaluation, units: UnitSystem): void {
   sheet.heading('Expected gauge readings at the rail');

@@ -82,6 +82,16 @@ const Operation = named(
   'OperationScreen',
   stage('operation'),
 );
+const Layouts = named(
+  () => import('../screens/layouts/LayoutsScreen.tsx'),
+  'LayoutsScreen',
+  stage('layouts'),
+);
+const Parts = named(
+  () => import('../screens/parts/PartsScreen.tsx'),
+  'PartsScreen',
+  stage('parts'),
+);
 const Compare = named(
   () => import('../screens/compare/CompareScreen.tsx'),
   'CompareScreen',
@@ -123,6 +133,8 @@ export const router = createBrowserRouter([
           { path: 'take-away', Component: TakeAway },
           { path: 'findings', Component: Findings },
           { path: 'operation', Component: Operation },
+          { path: 'layouts', Component: Layouts },
+          { path: 'parts', Component: Parts },
           { path: 'compare', Component: Compare },
           { path: 'history', Component: History },
         ],

@@ -1,25 +1,38 @@
 import {
+  type Architecture,
   type BuildDocument,
   type Catalogue,
   type Checked,
   type Evaluation,
+  type FuelComparison,
+  type JudgedCircuit,
   type Ladder,
+  type LadderVariant,
   type MapPoint,
   type OperatingMap,
   type OperatingPoint,
   type RippleEntry,
+  type SetAnswer,
+  type SetWish,
   type Uncertainty,
   type UncertaintyOptions,
+  type WireGain,
+  compareFuels,
   createEvaluator,
   differences,
   evaluate,
+  judgeArchitecture,
+  judgeCircuit,
   limitLadder,
   operatingMap,
   operatingPoint,
   ripple,
   rules,
   shareUnchanged,
+  startCheapestSet,
   startUncertainty,
+  thickerWire,
+  variantLadder,
 } from '@brookrain/core';
 import { expose } from 'comlink';
 
@@ -66,6 +79,7 @@ const worker = {
 /** Counts the runs asked for; one that is not the newest any more is left. */
 let newestRun = 0;
 const DRAWS_AT_ONCE = 100;
+const TRIES_AT_ONCE = 40;
 /** Lets messages in: a cancel, or the next evaluation. */
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -99,7 +113,47 @@ const longWork = {
   operatingPoint(document: BuildDocument, circuitIndex: number, at: MapPoint): OperatingPoint {
     return operatingPoint(checkedOf(document), circuitIndex, at);
   },
-  cancelUncertainty(): void {
+  /** Another ladder of a build: something lost, or another fuel. */
+  variantLadder(document: BuildDocument, variant: LadderVariant): Ladder {
+    return variantLadder({ evaluator: createEvaluator(), document, catalogue, variant });
+  },
+  /** A circuit as it is, and laid out in another way, on the same demand. */
+  judgeCircuit(
+    document: BuildDocument,
+    circuitId: string,
+    architecture: Architecture | undefined,
+  ): JudgedCircuit {
+    return architecture
+      ? judgeArchitecture({ document, catalogue, circuitId, architecture })
+      : judgeCircuit(document, catalogue, circuitId);
+  },
+  /** The fuel of a build beside the usual others. */
+  compareFuels(document: BuildDocument): FuelComparison[] {
+    return compareFuels(document, catalogue);
+  },
+  /** What the next wire sizes in each pump's feed would buy. */
+  thickerWire(document: BuildDocument): Readonly<Record<string, readonly WireGain[]>> {
+    const checked = checkedOf(document);
+    return Object.fromEntries(checked.feeds.map((f) => [f.feed.id, thickerWire(checked, f)]));
+  },
+  /** Looks for the cheapest set of parts; undefined when it was cancelled or asked for anew. */
+  async cheapestSet(
+    document: BuildDocument,
+    wish: SetWish,
+    onProgress: (tried: number, combinations: number) => void,
+  ): Promise<SetAnswer | undefined> {
+    newestRun += 1;
+    const own = newestRun;
+    const search = startCheapestSet(checkedOf(document), wish);
+    while (!search.answer) {
+      search.step(TRIES_AT_ONCE);
+      onProgress(search.tried, search.combinations);
+      await breath();
+      if (own !== newestRun) return undefined;
+    }
+    return search.answer;
+  },
+  cancelRun(): void {
     newestRun += 1;
   },
 };

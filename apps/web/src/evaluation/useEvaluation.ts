@@ -5,6 +5,8 @@ import type {
   OperatingMap,
   OperatingPoint,
   RippleEntry,
+  SetAnswer,
+  SetWish,
   Uncertainty,
   UncertaintyOptions,
 } from '@brookrain/core';
@@ -72,7 +74,21 @@ export async function solveOperatingPoint(
   return (await withCatalogue(catalogue)).operatingPoint(document, circuitIndex, at);
 }
 
-export const cancelUncertainty = (): Promise<void> => theWorker().cancelUncertainty();
+/** Leaves the run that is under way: draws, or a search. */
+export const cancelRun = (): Promise<void> => theWorker().cancelRun();
+
+/** The worker, knowing the catalogue: for calls that a page makes for itself. */
+export const askWorker = withCatalogue;
+
+/** Looks for the cheapest set of parts; undefined when it was cancelled. */
+export async function findCheapestSet(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  wish: SetWish,
+  onProgress: (tried: number, combinations: number) => void,
+): Promise<SetAnswer | undefined> {
+  return (await withCatalogue(catalogue)).cheapestSet(document, wish, proxy(onProgress));
+}
 
 export interface Evaluated extends WorkerAnswer {
   /** the document that this belongs to */

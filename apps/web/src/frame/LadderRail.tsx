@@ -36,7 +36,7 @@ export function LadderRail() {
       <svg className="absolute inset-0 h-full w-full" aria-hidden="true" preserveAspectRatio="none">
         <line x1="8" x2="8" y1="4%" y2="94%" stroke="var(--edge)" strokeWidth="1.5" />
         {rungs.map((rung, i) => (
-          <g key={rung.check}>
+          <g key={rung.label}>
             <line
               x1="4"
               x2="16"
@@ -75,7 +75,7 @@ export function LadderRail() {
       </span>
       {rungs.map((rung, i) => (
         <Link
-          key={rung.check}
+          key={rung.label}
           to={`/builds/${id}/margins?rung=${rung.check}`}
           className={`group absolute left-[22px] -translate-y-1/2 font-narrow text-[12px] leading-4 ${rung.power! < ladder.targetPower ? 'text-signal' : 'text-ink'}`}
           style={{ top: `${labels[i]}%` }}

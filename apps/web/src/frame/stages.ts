@@ -23,6 +23,8 @@ export const stageList: readonly Stage[] = [
 export const pageList: readonly Pick<Stage, 'id' | 'name'>[] = [
   { id: 'findings', name: 'Findings' },
   { id: 'operation', name: 'Operating map' },
+  { id: 'layouts', name: 'Layouts' },
+  { id: 'parts', name: 'Which parts' },
   { id: 'compare', name: 'Compare' },
   { id: 'history', name: 'History' },
 ];

@@ -143,6 +143,22 @@ export class BriefModel implements Brief {
   })
   specificConsumption: Quantity | null;
 
+  @QuantityOf('power', {
+    min: 0,
+    max: 500e3,
+    above: true,
+    optional: true,
+    message: 'cruise power must be above 0, up to 500 kW',
+  })
+  cruisePower: Quantity | null;
+
+  @QuantityOf('roadSpeed', {
+    min: 1,
+    max: 120,
+    message: 'road speed must be from 3.6 to 430 km/h',
+  })
+  cruiseRoadSpeed: Quantity;
+
   @ListOf(() => EfficiencyPointModel, { min: 2, max: 24 })
   @RisingSpeeds({ message: 'curve points must rise in speed' })
   volumetricEfficiencyCurve: EfficiencyPointModel[];

@@ -3,6 +3,7 @@ import {
   type BuildDocument,
   type DemandChoiceName,
   type Quantity,
+  type Staging,
   type UnitSystem,
   type Zone,
   demandChoices,
@@ -24,12 +25,12 @@ import {
   ValidateBy,
   ValidateIf,
 } from 'class-validator';
-import { QuantityOf } from '../quantityOf.ts';
+import { EachQuantityOf, QuantityOf } from '../quantityOf.ts';
 import { BriefModel } from './briefModel.ts';
 import { FuelCircuitModel } from './circuitModels.ts';
 import { MethanolModel, PetrolEthanolModel } from './fuelModels.ts';
 import { ItemRefModel } from './itemRefModel.ts';
-import { ListOf, ListOfKinds, Nested } from './nested.ts';
+import { ListOf, ListOfKinds, Nested, NestedOrNull } from './nested.ts';
 import { LimitsModel, PowerModel } from './powerModels.ts';
 
 /** A text of at least three letters unless another field has the value that needs none. */
@@ -53,6 +54,19 @@ export class DemandChoiceModel {
   @MaxLength(500)
   @ReasonUnless('school', 'larger', 'say why this school is picked (at least 3 letters)')
   reason: string;
+}
+
+export class StagingModel implements Staging {
+  @QuantityOf('ratio', { min: 0, max: 1, message: 'duty must be from 0 to 100 %' })
+  aboveDuty: Quantity;
+
+  @QuantityOf('ratio', {
+    min: 0,
+    max: 1,
+    above: true,
+    message: 'blend must be above 0, up to 100 % of duty',
+  })
+  blend: Quantity;
 }
 
 export class InjectorRowModel {
@@ -87,6 +101,27 @@ export class InjectorRowModel {
     message: 'share of air must be above 0, up to 100 %',
   })
   airShare: Quantity;
+
+  @NestedOrNull(() => StagingModel)
+  staging: StagingModel | null;
+
+  @QuantityOf('resistance', {
+    min: 0,
+    max: 50,
+    above: true,
+    optional: true,
+    message: 'ballast must be above 0, up to 50 Ω',
+  })
+  ballast: Quantity | null;
+
+  @EachQuantityOf('volumeFlow', {
+    min: 0,
+    max: 1e-3,
+    above: true,
+    most: 32,
+    message: 'a measured flow must be above 0, up to 60 000 cc/min',
+  })
+  measuredFlows: Quantity[];
 }
 
 const position = { min: -30, max: 30, message: 'a place must be within 30 m' };
@@ -181,13 +216,15 @@ export class AcceptanceModel implements Acceptance {
   measured: number | null;
 }
 
-/** A whole build document, version 2. */
+export const fuelModels = { 'petrol-ethanol': PetrolEthanolModel, methanol: MethanolModel };
+
+/** A whole build document, version 3. */
 export class DocumentModel implements BuildDocument {
   @Equals('brookrain-build')
   format: 'brookrain-build';
 
-  @Equals(2)
-  version: 2;
+  @Equals(3)
+  version: 3;
 
   @IsString()
   @Length(1, 80, { message: 'a build needs a name of 1 to 80 letters' })
@@ -203,11 +240,7 @@ export class DocumentModel implements BuildDocument {
   @Nested(() => DemandChoiceModel)
   demand: DemandChoiceModel;
 
-  @ListOfKinds(
-    'kind',
-    { 'petrol-ethanol': PetrolEthanolModel, methanol: MethanolModel },
-    { min: 1, max: 6 },
-  )
+  @ListOfKinds('kind', fuelModels, { min: 1, max: 6 })
   fuels: (PetrolEthanolModel | MethanolModel)[];
 
   @ListOf(() => FuelCircuitModel, { min: 1, max: 4 })
@@ -230,6 +263,9 @@ export class DocumentModel implements BuildDocument {
 
   @ListOf(() => AcceptanceModel, { max: 400 })
   acceptances: AcceptanceModel[];
+
+  @ListOf(() => ItemRefModel, { max: 200 })
+  shelf: ItemRefModel[];
 
   @ValidateIf((_owner, value: unknown) => value !== null)
   @IsIn(unitSystems)

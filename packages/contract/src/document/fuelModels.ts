@@ -23,6 +23,14 @@ export class PetrolEthanolModel {
     message: 'Reid vapour pressure must be from 20 to 120 kPa',
   })
   reidVapourPressure: Quantity;
+
+  @QuantityOf('ratio', {
+    min: 0,
+    max: 1,
+    optional: true,
+    message: 'ethanol must be between 0 and 100 %',
+  })
+  ethanolLowest: Quantity | null;
 }
 
 export class MethanolModel {

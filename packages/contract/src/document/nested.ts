@@ -38,19 +38,23 @@ export function Nested(of: () => Class): PropertyDecorator {
   };
 }
 
+/** Present, and neither a list nor plain text. */
+const IsObjectOrNull = (): PropertyDecorator =>
+  ValidateBy({
+    name: 'present',
+    validator: {
+      validate: (value: unknown) =>
+        value === null || (typeof value === 'object' && !Array.isArray(value)),
+      defaultMessage: () => 'must be an object or null',
+    },
+  });
+
 /** A nested object or null. */
 export function NestedOrNull(of: () => Class): PropertyDecorator {
   return (target, key) => {
     // Null skips every check of the property; a missing one does not.
     ValidateIf((_owner, value: unknown) => value !== null)(target, key);
-    ValidateBy({
-      name: 'present',
-      validator: {
-        validate: (value: unknown) =>
-          value === null || (typeof value === 'object' && !Array.isArray(value)),
-        defaultMessage: () => 'must be an object or null',
-      },
-    })(target, key);
+    IsObjectOrNull()(target, key);
     Type(of)(target, key);
     ValidateNested()(target, key);
   };
@@ -89,6 +93,43 @@ export function ListOfKinds(
       },
     })(target, key);
     ValidateNested({ each: true })(target, key);
+  };
+}
+
+function oneOf(property: string, kinds: Record<string, Class>): PropertyDecorator {
+  const unknown = unknownKind(property, Object.keys(kinds).join(', '));
+  return (target, key) => {
+    ValidateNested()(target, key);
+    Type(() => unknown, {
+      keepDiscriminatorProperty: true,
+      discriminator: {
+        property,
+        subTypes: Object.entries(kinds).map(([name, value]) => ({ name, value })),
+      },
+    })(target, key);
+  };
+}
+
+/** A nested object of one of several kinds. */
+export function OneOfKinds(property: string, kinds: Record<string, Class>): PropertyDecorator {
+  const typed = oneOf(property, kinds);
+  return (target, key) => {
+    IsDefined({ message: 'must be given' })(target, key);
+    IsObject({ message: 'must be an object' })(target, key);
+    typed(target, key);
+  };
+}
+
+/** A nested object of one of several kinds, or null. */
+export function OneOfKindsOrNull(
+  property: string,
+  kinds: Record<string, Class>,
+): PropertyDecorator {
+  const typed = oneOf(property, kinds);
+  return (target, key) => {
+    ValidateIf((_owner, value: unknown) => value !== null)(target, key);
+    IsObjectOrNull()(target, key);
+    typed(target, key);
   };
 }
 

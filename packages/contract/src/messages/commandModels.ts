@@ -10,10 +10,20 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { LengthKnowledgeModel } from '../document/circuitModels.ts';
-import { AcceptanceModel } from '../document/documentModel.ts';
+import {
+  FuelCircuitModel,
+  LengthKnowledgeModel,
+  insertedModels,
+} from '../document/circuitModels.ts';
+import {
+  AcceptanceModel,
+  InjectorRowModel,
+  PlacementModel,
+  fuelModels,
+} from '../document/documentModel.ts';
 import { ItemRefModel } from '../document/itemRefModel.ts';
-import { ListOf, Nested, NestedOrNull } from '../document/nested.ts';
+import { ListOf, ListOfKinds, Nested, NestedOrNull, OneOfKinds } from '../document/nested.ts';
+import { PumpFeedModel } from '../document/powerModels.ts';
 
 class PathModel {
   @IsString()
@@ -124,6 +134,85 @@ class DecideModel {
   alternativeId: string;
 }
 
+/** Id and joint of what is put into a run are given; its ends follow from where it comes. */
+class InsertElementModel {
+  @Equals('insert-element')
+  name: 'insert-element';
+
+  @IsString()
+  circuitId: string;
+
+  @IsString()
+  afterId: string;
+
+  @OneOfKinds('kind', insertedModels)
+  element: object;
+
+  @IsString()
+  @Length(1, 40)
+  nodeId: string;
+
+  @NestedOrNull(() => PumpFeedModel)
+  feed: PumpFeedModel | null;
+}
+
+class RemoveElementModel {
+  @Equals('remove-element')
+  name: 'remove-element';
+
+  @IsString()
+  circuitId: string;
+
+  @IsString()
+  elementId: string;
+}
+
+class MoveElementModel {
+  @Equals('move-element')
+  name: 'move-element';
+
+  @IsString()
+  circuitId: string;
+
+  @IsString()
+  elementId: string;
+
+  @IsIn(['towards-tank', 'towards-engine'])
+  direction: 'towards-tank' | 'towards-engine';
+}
+
+class LayOutCircuitModel {
+  @Equals('lay-out-circuit')
+  name: 'lay-out-circuit';
+
+  @IsString()
+  @Length(1, 120)
+  label: string;
+
+  @Nested(() => FuelCircuitModel)
+  circuit: FuelCircuitModel;
+
+  @ListOf(() => PlacementModel, { max: 60 })
+  placements: PlacementModel[];
+
+  @ListOf(() => PumpFeedModel, { max: 8 })
+  pumpFeeds: PumpFeedModel[];
+
+  @ListOfKinds('kind', fuelModels, { max: 4 })
+  fuels: object[];
+
+  @ListOf(() => InjectorRowModel, { max: 8 })
+  injectorRows: InjectorRowModel[];
+}
+
+class RemoveCircuitModel {
+  @Equals('remove-circuit')
+  name: 'remove-circuit';
+
+  @IsString()
+  circuitId: string;
+}
+
 class AcceptFindingModel {
   @Equals('accept-finding')
   name: 'accept-finding';
@@ -173,6 +262,11 @@ export const commandModels = {
   'choose-wire': ChooseWireModel,
   'set-wire-length': SetWireLengthModel,
   decide: DecideModel,
+  'insert-element': InsertElementModel,
+  'remove-element': RemoveElementModel,
+  'move-element': MoveElementModel,
+  'lay-out-circuit': LayOutCircuitModel,
+  'remove-circuit': RemoveCircuitModel,
   'accept-finding': AcceptFindingModel,
   'withdraw-acceptance': WithdrawAcceptanceModel,
   'use-revision': UseRevisionModel,

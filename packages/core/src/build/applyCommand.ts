@@ -1,6 +1,7 @@
 import { BadInput, NotFound } from '../quantities/index.ts';
 import type { BuildCommand } from './command.ts';
-import type { BuildDocument, DecisionOption, WireDecision } from './document.ts';
+import { insertElement, moveElement, removeElement, withCircuit } from './circuitEdits.ts';
+import type { BuildDocument, DecisionOption, PumpFeed, WireDecision } from './document.ts';
 import { valueAt, withValueAt } from './jsonPath.ts';
 import { diffDocuments, type PatchStep } from './patch.ts';
 
@@ -74,6 +75,62 @@ function withRevision(document: BuildDocument, itemId: string, revision: number)
   return walk(document) as BuildDocument;
 }
 
+const byId = <Item extends { readonly id: string }>(
+  old: readonly Item[],
+  added: readonly Item[],
+): Item[] => [
+  ...old.map((item) => added.find((a) => a.id === item.id) ?? item),
+  ...added.filter((a) => !old.some((item) => item.id === a.id)),
+];
+
+const withFeeds = (document: BuildDocument, feeds: readonly PumpFeed[]): BuildDocument => ({
+  ...document,
+  power: { ...document.power, pumpFeeds: byId(document.power.pumpFeeds, feeds) },
+});
+
+/** Lays a circuit out: in place of the one of its id, or as a further one with fuel and rows. */
+function layOutCircuit(
+  document: BuildDocument,
+  command: Extract<BuildCommand, { name: 'lay-out-circuit' }>,
+): BuildDocument {
+  const { circuit } = command;
+  const added: BuildDocument = {
+    ...document,
+    fuels: byId(document.fuels, command.fuels),
+    injectorRows: byId(document.injectorRows, command.injectorRows),
+    placements: byId(document.placements, command.placements),
+  };
+  const known = document.fuelCircuits.some((c) => c.id === circuit.id);
+  const laid = known
+    ? withCircuit(added, circuit)
+    : { ...added, fuelCircuits: [...added.fuelCircuits, circuit] };
+  return withFeeds(laid, command.pumpFeeds);
+}
+
+/** Takes a circuit out with its rows and feeds, and its fuel if no other circuit uses it. */
+function removeCircuit(document: BuildDocument, circuitId: string): BuildDocument {
+  const gone = document.fuelCircuits[indexById(document.fuelCircuits, circuitId, 'fuel circuit')]!;
+  const index = document.fuelCircuits.indexOf(gone);
+  const fuelCircuits = document.fuelCircuits.filter((c) => c !== gone);
+  const used = fuelCircuits.some((c) => c.fuelId === gone.fuelId);
+  const speaksOf = (path: string): boolean =>
+    /^(fuelCircuits|injectorRows)\.(\d+)/.test(path) &&
+    (path.startsWith('injectorRows') || Number(path.split('.')[1]) >= index);
+  return {
+    ...document,
+    fuelCircuits,
+    fuels: used ? document.fuels : document.fuels.filter((f) => f.id !== gone.fuelId),
+    injectorRows: document.injectorRows.filter((row) => row.circuitId !== circuitId),
+    options: document.options.filter(
+      (o) => !o.alternatives.some((a) => a.values.some((v) => speaksOf(v.path))),
+    ),
+    power: {
+      ...document.power,
+      pumpFeeds: document.power.pumpFeeds.filter((f) => f.circuitId !== circuitId),
+    },
+  };
+}
+
 function run(document: BuildDocument, command: BuildCommand): BuildDocument {
   switch (command.name) {
     case 'set':
@@ -103,6 +160,26 @@ function run(document: BuildDocument, command: BuildCommand): BuildDocument {
       const option = document.options[indexById(document.options, command.optionId, 'decision')]!;
       return decide(document, option, command.alternativeId);
     }
+    case 'insert-element': {
+      const circuit =
+        document.fuelCircuits[indexById(document.fuelCircuits, command.circuitId, 'fuel circuit')]!;
+      const { afterId, element, nodeId, feed } = command;
+      const changed = withCircuit(document, insertElement({ circuit, afterId, element, nodeId }));
+      return feed ? withFeeds(changed, [feed]) : changed;
+    }
+    case 'remove-element': {
+      const c = indexById(document.fuelCircuits, command.circuitId, 'fuel circuit');
+      return withCircuit(document, removeElement(document.fuelCircuits[c]!, command.elementId));
+    }
+    case 'move-element': {
+      const c = indexById(document.fuelCircuits, command.circuitId, 'fuel circuit');
+      const { elementId, direction } = command;
+      return withCircuit(document, moveElement(document.fuelCircuits[c]!, elementId, direction));
+    }
+    case 'lay-out-circuit':
+      return layOutCircuit(document, command);
+    case 'remove-circuit':
+      return removeCircuit(document, command.circuitId);
     case 'accept-finding': {
       const { acceptance } = command;
       return {

@@ -223,7 +223,7 @@ describe('references', () => {
   test('a circuit without a regulator is refused', () => {
     const elements = lantern.fuelCircuits[0]!.elements.filter((e) => e.kind !== 'regulator');
     expect(problems('fuelCircuits.0.elements', elements)[0]!.message).toBe(
-      'a circuit needs a regulator',
+      'a circuit needs a regulator, or a pump that is driven by pressure',
     );
   });
 });

@@ -33,6 +33,16 @@ export function describeCommand(command: BuildCommand): string {
       return `Change the length of ${command.wireId}`;
     case 'decide':
       return `Decide ${command.optionId}: ${command.alternativeId}`;
+    case 'insert-element':
+      return `Put ${command.element.name} in behind ${command.afterId}`;
+    case 'remove-element':
+      return `Take ${command.elementId} out`;
+    case 'move-element':
+      return `Move ${command.elementId} ${command.direction === 'towards-tank' ? 'towards the tank' : 'towards the engine'}`;
+    case 'lay-out-circuit':
+      return command.label;
+    case 'remove-circuit':
+      return `Remove circuit ${command.circuitId}`;
     case 'accept-finding':
       return `Accept "${command.acceptance.title}": ${command.acceptance.reason}`;
     case 'withdraw-acceptance':

@@ -12,7 +12,15 @@ export const vehicleUses = ['road', 'two-or-three-wheeler', 'off-road', 'competi
 export const zones = ['cabin', 'body', 'engine-bay', 'near-exhaust', 'outside'] as const;
 export const demandChoices = ['larger', 'power', 'air'] as const;
 export const lineRoles = ['suction', 'feed', 'return', 'vent', 'other'] as const;
-export const architectures = ['return-after-rail', 'return-at-tank'] as const;
+export const architectures = [
+  'return-after-rail',
+  'return-before-rail',
+  'return-at-tank',
+  'returnless',
+  'surge-tank',
+  'twin-pumps',
+  'throttle-body',
+] as const;
 
 /** Working cycle of an engine. */
 export type Cycle = (typeof cycles)[number];
@@ -24,6 +32,8 @@ export type VehicleUse = (typeof vehicleUses)[number];
 export type Zone = (typeof zones)[number];
 /** A school of demand. */
 export type DemandChoiceName = (typeof demandChoices)[number];
+/** How a fuel circuit is laid out. */
+export type Architecture = (typeof architectures)[number];
 /** What a line is for. */
 export type LineRole = (typeof lineRoles)[number];
 
@@ -55,6 +65,9 @@ export interface Brief {
   readonly fuelTemperatureHot: Quantity | null;
   readonly lambdaFullLoad: Quantity | null;
   readonly specificConsumption: Quantity | null;
+  /** power to keep the road speed at which range is told; null: the cruise case's fuel */
+  readonly cruisePower: Quantity | null;
+  readonly cruiseRoadSpeed: Quantity;
   readonly volumetricEfficiencyCurve: readonly CurvePoint[];
   /** share of full boost over speed */
   readonly boostCurve: readonly CurvePoint[];
@@ -74,6 +87,8 @@ export type Fuel =
       readonly name: string;
       readonly ethanol: Quantity;
       readonly reidVapourPressure: Quantity;
+      /** least ethanol that the pump may sell in a season; null: always the same */
+      readonly ethanolLowest: Quantity | null;
     }
   | { readonly id: string; readonly kind: 'methanol'; readonly name: string };
 
@@ -109,6 +124,21 @@ export interface TankElement extends ElementBase {
   readonly pressure: Quantity;
   /** lowest fuel surface in use above the outlet */
   readonly fuelLevel: Quantity;
+  /** what can be driven from full to empty */
+  readonly usableVolume: Quantity;
+}
+/** A small tank near the pump that a lift pump keeps full; what is too much runs over. */
+export interface SurgeTankElement extends ElementBase {
+  readonly kind: 'surge-tank';
+  /** from the lift pump */
+  readonly inlet: string;
+  /** to the main pump */
+  readonly outlet: string;
+  /** from the regulator */
+  readonly returnNode: string;
+  /** back to the tank */
+  readonly overflow: string;
+  readonly volume: Quantity;
 }
 /** A fitting in the run. */
 export interface OutletElement extends ThroughElement {
@@ -126,18 +156,52 @@ export interface FilterElement extends ThroughElement {
   readonly kind: 'filter';
   readonly state: 'clean' | 'loaded';
 }
+/**
+ * How a pump is driven. `stepped` runs on a share of the voltage (0: off) until the engine's fuel
+ * flow passes `above`, and goes back below `below`. `pressure` is driven so that a node of the
+ * circuit keeps a pressure, on no less than a share of the voltage.
+ */
+export type PumpControl =
+  | {
+      readonly kind: 'stepped';
+      readonly lowShare: Quantity;
+      readonly above: Quantity;
+      readonly below: Quantity;
+    }
+  | {
+      readonly kind: 'pressure';
+      readonly sensorNode: string;
+      readonly target: Quantity;
+      readonly manifoldRatio: Quantity;
+      readonly leastShare: Quantity;
+    };
+
 /** A pump in the run. */
 export interface PumpElement extends ThroughElement {
   readonly kind: 'pump';
   readonly mounting: 'in-tank' | 'external';
   /** share of flow lost to wear */
   readonly wear: Quantity;
+  /** null: runs whenever the ECU asks for fuel, on full voltage */
+  readonly control: PumpControl | null;
 }
 /** A back-pressure regulator: set pressure, manifold ratio. */
 export interface RegulatorElement extends ThroughElement {
   readonly kind: 'regulator';
   readonly setPressure: Quantity;
   readonly manifoldRatio: Quantity;
+}
+/** A forward regulator: keeps what comes after it at or below its set pressure. */
+export interface DeadHeadRegulatorElement extends ThroughElement {
+  readonly kind: 'dead-head-regulator';
+  readonly setPressure: Quantity;
+}
+/** A plain hole: a restrictor, a bleed, a crossover. */
+export interface OrificeElement extends ElementBase {
+  readonly kind: 'orifice';
+  readonly from: string;
+  readonly to: string;
+  readonly diameter: Quantity;
 }
 /** Filter with a fixed regulator near the tank: forward to the rail, the rest back to the tank. */
 export interface FilterRegulatorElement extends ThroughElement {
@@ -160,6 +224,9 @@ export type CircuitElement =
   | PumpElement
   | RegulatorElement
   | FilterRegulatorElement
+  | DeadHeadRegulatorElement
+  | OrificeElement
+  | SurgeTankElement
   | InjectorsElement;
 export type ElementKind = CircuitElement['kind'];
 
@@ -174,7 +241,7 @@ export interface FuelCircuit {
   readonly id: string;
   readonly name: string;
   readonly fuelId: string;
-  readonly architecture: (typeof architectures)[number];
+  readonly architecture: Architecture;
   readonly nodes: readonly CircuitNode[];
   readonly elements: readonly CircuitElement[];
 }
@@ -188,8 +255,20 @@ export interface InjectorRow {
   readonly count: number;
   /** 1: sequential; 2: batch, twice a cycle */
   readonly shotsPerCycle: number;
-  /** share of the engine's air that this row fuels */
+  /** share of the engine's air that this row fuels once every row works */
   readonly airShare: Quantity;
+  /** null: works always; else joins above a duty of the rows that do */
+  readonly staging: Staging | null;
+  /** resistor in series with each injector */
+  readonly ballast: Quantity | null;
+  /** flows measured on the bench, injector by injector; empty: not measured */
+  readonly measuredFlows: readonly Quantity[];
+}
+
+/** When a second row joins: above a duty of the first, blended in over a width of duty. */
+export interface Staging {
+  readonly aboveDuty: Quantity;
+  readonly blend: Quantity;
 }
 
 /** A place on the vehicle: x forward of the rear axle, y left, z up from the ground. */
@@ -285,7 +364,7 @@ export interface Acceptance {
 /** One build: brief, fuel circuits, injector rows, places, power, limits, decisions. Plain data. */
 export interface BuildDocument {
   readonly format: 'brookrain-build';
-  readonly version: 2;
+  readonly version: 3;
   readonly name: string;
   readonly description: string;
   readonly brief: Brief;
@@ -298,6 +377,8 @@ export interface BuildDocument {
   readonly limits: Limits;
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
+  /** parts at hand that this build may use */
+  readonly shelf: readonly ItemRef[];
   /** units in which this build is usually read; null: the reader's own */
   readonly displayUnits: UnitSystem | null;
 }

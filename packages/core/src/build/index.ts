@@ -13,5 +13,7 @@ export * from './placeInWords.ts';
 export * from './stableJson.ts';
 export * from './references.ts';
 export * from './cautions.ts';
+export * from './circuitEdits.ts';
+export * from './circuitRun.ts';
 export * from './circuits/index.ts';
 export * from './buildFacts.ts';

@@ -1,7 +1,8 @@
 import type { Catalogue } from './catalogue.ts';
 import { lookUp } from './catalogue.ts';
 import type { CatalogueCategory } from './catalogueItem.ts';
-import type { BuildDocument, ElementKind, ItemRef } from './document.ts';
+import { pumpsOf, railsOf, tankOf } from './circuitRun.ts';
+import type { BuildDocument, CircuitElement, ElementKind, ItemRef } from './document.ts';
 import { splitPath, valueAt } from './jsonPath.ts';
 
 export interface ReferenceProblem {
@@ -16,7 +17,14 @@ const categoryOf: Partial<Record<ElementKind, CatalogueCategory>> = {
   pump: 'pump',
   regulator: 'regulator',
   'filter-regulator': 'filter-regulator',
+  'dead-head-regulator': 'dead-head-regulator',
 };
+
+const keepsPressure = (element: CircuitElement): boolean =>
+  element.kind === 'regulator' ||
+  element.kind === 'filter-regulator' ||
+  element.kind === 'dead-head-regulator' ||
+  (element.kind === 'pump' && element.control?.kind === 'pressure');
 
 /** Everything in a document that points at nothing, or is named twice. Empty when it holds. */
 export function referenceProblems(
@@ -53,6 +61,7 @@ export function referenceProblems(
   idsOf(document.power.pumpFeeds, 'power.pumpFeeds');
   idsOf(document.options, 'options');
 
+  const elements = new Set<string>();
   document.fuelCircuits.forEach((circuit, c) => {
     const at = `fuelCircuits.${c}`;
     pointsAt(fuels, circuit.fuelId, `${at}.fuelId`, 'fuel');
@@ -60,21 +69,18 @@ export function referenceProblems(
     circuit.nodes.forEach((node, n) =>
       pointsAt(places, node.placementId, `${at}.nodes.${n}.placementId`, 'place'),
     );
-    idsOf(circuit.elements, `${at}.elements`);
-    for (const [kind, least] of [
-      ['tank', 1],
-      ['pump', 1],
-      ['regulator', 1],
-      ['injectors', 1],
+    circuit.elements.forEach((element, e) => {
+      // Findings and figures name an element by its id alone.
+      if (elements.has(element.id)) say(`${at}.elements.${e}.id`, `"${element.id}" is used twice`);
+      elements.add(element.id);
+    });
+    for (const [lacking, there] of [
+      ['a tank', tankOf(circuit) !== undefined],
+      ['a pump', pumpsOf(circuit).length > 0],
+      ['a regulator, or a pump that is driven by pressure', circuit.elements.some(keepsPressure)],
+      ['injectors', railsOf(circuit).length > 0],
     ] as const) {
-      const count = circuit.elements.filter(
-        (e) => e.kind === kind || (kind === 'regulator' && e.kind === 'filter-regulator'),
-      ).length;
-      if (count < least)
-        say(
-          `${at}.elements`,
-          `a circuit needs ${kind === 'injectors' ? 'injectors' : `a ${kind}`}`,
-        );
+      if (!there) say(`${at}.elements`, `a circuit needs ${lacking}`);
     }
     if (circuit.elements.filter((e) => e.kind === 'tank').length > 1) {
       say(`${at}.elements`, 'a circuit has one tank');
@@ -91,10 +97,25 @@ export function referenceProblems(
         pointsAt(rows, element.rowId, `${here}.rowId`, 'injector row');
         return;
       }
+      if (element.kind === 'surge-tank') {
+        for (const key of ['inlet', 'outlet', 'returnNode', 'overflow'] as const) {
+          pointsAt(nodes, element[key], `${here}.${key}`, 'node');
+        }
+        return;
+      }
       pointsAt(nodes, element.from, `${here}.from`, 'node');
       pointsAt(nodes, element.to, `${here}.to`, 'node');
       if (element.from === element.to) say(`${here}.to`, 'an element cannot end where it starts');
+      if (element.kind === 'orifice') return;
       item(categoryOf[element.kind]!, element.item, `${here}.item`);
+      if (element.kind === 'pump' && element.control?.kind === 'pressure') {
+        pointsAt(nodes, element.control.sensorNode, `${here}.control.sensorNode`, 'node');
+      }
+      if (element.kind === 'pump' && element.control?.kind === 'stepped') {
+        if (element.control.below.value > element.control.above.value) {
+          say(`${here}.control.below`, 'must not be above the flow at which it switches up');
+        }
+      }
       if (element.kind === 'filter-regulator') {
         pointsAt(nodes, element.returnNode, `${here}.returnNode`, 'node');
         if (element.returnNode === element.to) {
@@ -107,6 +128,13 @@ export function referenceProblems(
         );
       }
     });
+  });
+  if (document.injectorRows.every((row) => row.staging !== null)) {
+    say('injectorRows.0.staging', 'one row must work always');
+  }
+  document.shelf.forEach((ref, i) => {
+    const known = catalogue.items.some((k) => k.id === ref.id && k.revision === ref.revision);
+    if (!known) say(`shelf.${i}`, `no item "${ref.id}@${ref.revision}" in the catalogue`);
   });
   document.injectorRows.forEach((row, r) => {
     pointsAt(circuits, row.circuitId, `injectorRows.${r}.circuitId`, 'fuel circuit');

@@ -1,5 +1,5 @@
 import type { InjectorItem, PumpItem } from '../build/index.ts';
-import { newestOf, refOf, withValueAt } from '../build/index.ts';
+import { newestOf, pumpDuties, pumpsOf, refOf } from '../build/index.ts';
 import { injectionAt } from '../injectors/index.ts';
 import { revolutionsPerCycle } from '../demand/index.ts';
 import type { Measure } from '../results/index.ts';
@@ -8,7 +8,10 @@ import { deliverable } from './deliverable.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import { mapPoint } from './fluidStage.ts';
 import { scalePoint, supportedPower } from './scalePoint.ts';
-import { assumedDifference, rowMassFlow } from './solvePoint.ts';
+import { pumpsTogether, withPump } from './pumpSwap.ts';
+import type { RunningPoint } from './runningPoint.ts';
+import { assumedDifference, circuitMassFlow, solvePoint } from './solvePoint.ts';
+import { rowMassFlow } from './rowShare.ts';
 
 export type Verdict = 'fits' | 'tight' | 'does not fit';
 
@@ -43,8 +46,10 @@ function injectorReasons(input: {
   idleEffective: number;
   limit: number;
   ecuDriver: InjectorItem['driver'];
+  worksAtIdle: boolean;
+  ballasted: boolean;
 }): Reason[] {
-  const { item, worstDuty, idlePulse, idleEffective, limit, ecuDriver } = input;
+  const { item, worstDuty, idlePulse, idleEffective, limit, ecuDriver, worksAtIdle } = input;
   const share = (value: number): Measure => ({ value, kind: 'ratio' });
   const time = (value: number): Measure => ({ value, kind: 'time' });
   const reasons: Reason[] = [];
@@ -61,7 +66,10 @@ function injectorReasons(input: {
       numbers: { duty: share(worstDuty), limit: share(limit) },
     });
   }
-  if (idleEffective < item.smallestEffectivePulse || idlePulse < item.smallestPulse) {
+  if (
+    worksAtIdle &&
+    (idleEffective < item.smallestEffectivePulse || idlePulse < item.smallestPulse)
+  ) {
     reasons.push({
       verdict: 'tight',
       text: 'large for idle: pulse {pulse}, of which {effective} meters fuel; needs {least} and {leastEffective}',
@@ -73,7 +81,7 @@ function injectorReasons(input: {
       },
     });
   }
-  if (item.driver === 'peak-hold' && ecuDriver === 'saturated') {
+  if (item.driver === 'peak-hold' && ecuDriver === 'saturated' && !input.ballasted) {
     reasons.push({
       verdict: 'does not fit',
       text: 'low impedance: needs a peak-and-hold driver, the ECU has saturated switches',
@@ -129,6 +137,8 @@ export function injectorCandidates(
       idleEffective,
       limit: document.limits.injectorDuty.value,
       ecuDriver,
+      worksAtIdle: rowMassFlow(row, cases.hotIdle) > 0,
+      ballasted: row.row.ballast !== null,
     });
     return {
       item,
@@ -210,25 +220,44 @@ function pumpReasons(
   return reasons;
 }
 
+/** What a lift pump gives against what the engine takes, with a tenth in hand. */
+function liftDelivery(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  point: RunningPoint,
+  elementIds: readonly string[],
+) {
+  const solution = solvePoint(design, circuit, point);
+  if (solution.state === 'failed') return undefined;
+  const density = circuit.fuel.hot.density;
+  const available =
+    elementIds.reduce((sum, id) => sum + solution.elements[id]!.massFlow, 0) / density;
+  const needed = circuitMassFlow(circuit, point) / density;
+  return { available, needed, margin: available / needed - 1, solution };
+}
+
 /** Every catalogue pump put into the circuit and solved with its wiring, best first. */
 export function pumpCandidates(
   design: FluidDesign,
   circuit: CircuitDesign,
   elementId: string,
 ): PumpCandidate[] {
-  const index = circuit.circuit.elements.findIndex((e) => e.id === elementId);
-  const current = circuit.circuit.elements[index];
-  if (current?.kind !== 'pump') return [];
-  const pumps = newestOf(design.catalogue, 'pump');
+  const current = pumpsOf(circuit.circuit).find((e) => e.id === elementId);
+  if (!current) return [];
   const { mounting } = current;
+  const { lift } = pumpDuties(circuit.circuit);
+  const lifts = lift.some((p) => p.id === elementId);
+  const together = pumpsTogether(circuit.circuit, elementId);
   const point = namedCases(design.document, design.demand).peakPower;
-  return pumps
+  return newestOf(design.catalogue, 'pump')
     .map((item): PumpCandidate => {
       const swapped: CircuitDesign = {
         ...circuit,
-        circuit: withValueAt(circuit.circuit, `elements.${index}.item`, refOf(item)),
+        circuit: withPump(circuit.circuit, elementId, refOf(item)),
       };
-      const flow = deliverable(design, swapped, point);
+      const deliveryAt = (at: RunningPoint) =>
+        lifts ? liftDelivery(design, swapped, at, together) : deliverable(design, swapped, at);
+      const flow = deliveryAt(point);
       const state = flow?.solution.pumps[elementId];
       const reasons = pumpReasons(design, item, flow?.margin, mounting);
       return {
@@ -241,8 +270,7 @@ export function pumpCandidates(
         current: state?.current,
         supportsPower: supportedPower(
           design.document.brief.power.value,
-          (factor) =>
-            (deliverable(design, swapped, scalePoint(design, point, factor))?.margin ?? -1) < 0,
+          (factor) => (deliveryAt(scalePoint(design, point, factor))?.margin ?? -1) < 0,
         ),
       };
     })

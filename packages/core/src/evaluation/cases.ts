@@ -17,11 +17,21 @@ export const caseNames = [
 export type CaseName = (typeof caseNames)[number];
 
 const CRANKING_SPEED = 250 / 60;
+/** times the fuel of a warm start, at 0 °C; methanol needs more */
 const CRANKING_ENRICHMENT = 3;
+const CRANKING_ENRICHMENT_METHANOL = 5;
 /** extra fuel of a sudden opening of the throttle, on top of full load; an estimate */
 const TIP_IN_ENRICHMENT = 1.3;
 /** absolute manifold pressure Pa on a closed throttle at speed */
 const OVERRUN_MANIFOLD = 25e3;
+
+/** Whether a row that works always gives methanol. */
+const startsOnMethanol = (document: BuildDocument): boolean =>
+  document.injectorRows.some((row) => {
+    const circuit = document.fuelCircuits.find((c) => c.id === row.circuitId);
+    const fuel = document.fuels.find((f) => f.id === circuit?.fuelId);
+    return row.staging === null && fuel?.kind === 'methanol';
+  });
 
 /** The named cases of a build. Each fixes its system voltage; peak power is the design point. */
 export function namedCases(
@@ -35,6 +45,9 @@ export function namedCases(
   const torqueSpeed = map.speeds[fullLoad.indexOf(Math.max(...fullLoad))]!;
   const cranking = airPoint(engine, CRANKING_SPEED, 0);
   const running = limits.voltageRunning.value;
+  const enrichment = startsOnMethanol(document)
+    ? CRANKING_ENRICHMENT_METHANOL
+    : CRANKING_ENRICHMENT;
   const torque = { speed: torqueSpeed, ...demandPoint(demand, torqueSpeed, 1) };
   const peak = {
     speed: demand.peak.speed,
@@ -55,7 +68,7 @@ export function namedCases(
       speed: CRANKING_SPEED,
       manifoldGauge: 0,
       massFlow:
-        (CRANKING_ENRICHMENT * demand.scale * cranking.massFlow * engine.ambientPressure) /
+        (enrichment * demand.scale * cranking.massFlow * engine.ambientPressure) /
         cranking.manifoldAbsolute,
       systemVoltage: limits.voltageCranking.value,
     },

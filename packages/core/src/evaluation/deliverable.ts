@@ -1,6 +1,8 @@
+import { railsOf } from '../build/index.ts';
 import type { SolvedCircuit } from '../hydraulics/index.ts';
 import type { CircuitDesign, FluidDesign } from './design.ts';
-import { regulatorOf, rowMassFlow, solvePoint } from './solvePoint.ts';
+import { pressureKeeperOf } from '../hydraulics/index.ts';
+import { circuitMassFlow, solvePoint } from './solvePoint.ts';
 import type { RunningPoint } from './runningPoint.ts';
 
 /** What the pumps deliver with the rail held at its pressure. m³/s and kg/s. */
@@ -20,15 +22,17 @@ export function deliverable(
   circuit: CircuitDesign,
   point: RunningPoint,
 ): Deliverable | undefined {
-  const solution = solvePoint(design, circuit, point, { regulators: 'holding' });
-  const regulator = regulatorOf(circuit, design.catalogue);
-  if (solution.state === 'failed' || !regulator) return undefined;
-  const engineMassFlow = circuit.rows.reduce((sum, row) => sum + rowMassFlow(row, point), 0);
-  const spareMassFlow = solution.elements[regulator.branchId]!.massFlow;
+  const held = { ...point, steppedUp: true };
+  const solution = solvePoint(design, circuit, held, { regulators: 'holding' });
+  const keeper = pressureKeeperOf(circuit.circuit, design.catalogue);
+  if (solution.state === 'failed' || !keeper) return undefined;
+  const engineMassFlow = circuitMassFlow(circuit, point);
+  const spareMassFlow = solution.elements[keeper.spareBranchId]!.massFlow;
   const density = circuit.fuel.hot.density;
-  const drawn = circuit.circuit.elements
-    .filter((e) => e.kind === 'injectors')
-    .reduce((sum, e) => sum + solution.elements[e.id]!.massFlow, 0);
+  const drawn = railsOf(circuit.circuit).reduce(
+    (sum, rail) => sum + solution.elements[rail.id]!.massFlow,
+    0,
+  );
   const available = (drawn + spareMassFlow) / density;
   const needed = engineMassFlow / density;
   return {

@@ -3,6 +3,7 @@ import { lookUp } from '../build/index.ts';
 import { NotFound } from '../quantities/index.ts';
 import { type Demand, type DemandMap, demandStage, surroundings } from '../demand/index.ts';
 import { fuelProperties } from '../fuels/index.ts';
+import { pressureKeeperOf } from '../hydraulics/index.ts';
 import { pumpFeedStage } from '../power/index.ts';
 import type { SizedPumpFeed } from '../power/index.ts';
 import type { Result } from '../results/index.ts';
@@ -18,6 +19,7 @@ import { withAcceptances } from './acceptance.ts';
 import { type FluidResult, fluidStage } from './fluidStage.ts';
 import type { CaseNumbering } from './figures/caseResults.ts';
 import { fluidResults } from './figures/fluidResults.ts';
+import { rowSystemResults } from './figures/rowSystemResults.ts';
 import { geometryStage } from './geometryStage.ts';
 import { type Memo, createMemo } from './memo.ts';
 import { rules } from './rules/index.ts';
@@ -69,10 +71,49 @@ function rowDesigns(
     const fuel = fuels.find((f) => f.fuel.id === circuit?.fuelId);
     if (!fuel) throw new NotFound(`row "${row.name}" has no circuit with a fuel`, row.id);
     const injector = lookUp(catalogue, 'injector', row.item, `injectorRows.${row.id}`);
-    return { row, injector, fuel, weight: row.airShare.value / fuel.stoichAirFuelRatio };
+    return {
+      row,
+      circuit: circuit!,
+      injector,
+      fuel,
+      weight: row.airShare.value / fuel.stoichAirFuelRatio,
+    };
   });
   const total = rows.reduce((sum, row) => sum + row.weight, 0);
-  return rows.map(({ weight, ...row }) => ({ ...row, massShare: weight / total }));
+  const air = rows.reduce((sum, row) => sum + row.row.airShare.value, 0);
+  const always = rows.filter((row) => row.row.staging === null);
+  const airAlways = always.reduce((sum, row) => sum + row.row.airShare.value, 0);
+  const shares = rows.map((row) => ({
+    massShare: row.weight / total,
+    massShareAlone: row.row.staging === null ? (row.weight * air) / airAlways / total : 0,
+  }));
+  const staged = rows.filter((row) => row.row.staging !== null);
+  const first = always[0];
+  const joins = staged[0]?.row.staging;
+  const keeper = first && pressureKeeperOf(first.circuit, catalogue);
+  return rows.map(({ row, injector, fuel }, i): RowDesign => ({
+    row,
+    injector,
+    fuel,
+    ...shares[i]!,
+    staging:
+      joins && first
+        ? {
+            staged: row.staging !== null,
+            rowIds: staged.map((s) => s.row.id),
+            aboveDuty: joins.aboveDuty.value,
+            blend: joins.blend.value,
+            cycle: document.brief.cycle,
+            first: {
+              injector: first.injector,
+              row: { count: first.row.count, shotsPerCycle: first.row.shotsPerCycle },
+              massShareAlone: shares[rows.indexOf(first)]!.massShareAlone,
+              fuelDensity: first.fuel.hot.density,
+              nominalDifference: keeper?.setPressure ?? 3e5,
+            },
+          }
+        : null,
+  }));
 }
 
 /** Everything the checks look at; the ladder starts from the same. */
@@ -92,8 +133,10 @@ function check(
       }),
     ),
   );
-  const rows = memo('rows', [document.injectorRows, document.fuelCircuits, fuels, catalogue], () =>
-    rowDesigns(document, catalogue, fuels),
+  const rows = memo(
+    'rows',
+    [document.injectorRows, document.brief, document.fuelCircuits, fuels, catalogue],
+    () => rowDesigns(document, catalogue, fuels),
   );
   const demand = memo(
     'demand',
@@ -113,10 +156,7 @@ function check(
       document.fuelCircuits,
       catalogue,
     ],
-    () =>
-      document.power.pumpFeeds.map((feed, i) =>
-        pumpFeedStage({ document, catalogue, feed, prefixed: i > 0 }),
-      ),
+    () => pumpFeedStage({ document, catalogue }),
   );
   const design = memo(
     'fluid design',
@@ -152,6 +192,7 @@ function check(
     ...demand.results,
     ...geometry.flatMap((g) => g.results),
     ...feeds.flatMap((f) => f.results),
+    ...rowSystemResults(design),
     ...fluids.flatMap((fluid, i) =>
       fluidResults(design, fluid, i, caseNumbering(document.fuelCircuits.slice(0, i))),
     ),

@@ -1,10 +1,12 @@
+import { pumpDuties } from '../build/index.ts';
 import { highestPoint } from '../demand/index.ts';
-import type { CircuitSolution, WarmStart } from '../hydraulics/index.ts';
+import type { CircuitSolution, SolvedCircuit, WarmStart } from '../hydraulics/index.ts';
 import type { CaseName } from './cases.ts';
 import { caseNames, namedCases, pumpLostCase } from './cases.ts';
 import { type Deliverable, deliverable } from './deliverable.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import type { RunningPoint } from './runningPoint.ts';
+import { rowMassFlow } from './rowShare.ts';
 import { injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
 
 /** A named case of one circuit: solved, or the reason why not. */
@@ -48,10 +50,37 @@ export function mapPoint(design: FluidDesign, speedIndex: number, loadIndex: num
   };
 }
 
+/** Δp and duty of a row at a solved point; a row that stands still has no duty. */
+export function rowDuty(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  row: RowDesign,
+  point: RunningPoint,
+  solution: SolvedCircuit,
+): { difference: number; duty: number } {
+  const difference = rowDifference(circuit, row, solution);
+  const works = rowMassFlow(row, point) > 0;
+  return {
+    difference,
+    duty: works ? injectionOf(design, circuit, row, point, difference).duty : 0,
+  };
+}
+
+/** The row that is open longest at a point. */
+function busiestRow(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  point: RunningPoint,
+): RowDesign | undefined {
+  const solution = solvePoint(design, circuit, point);
+  if (solution.state === 'failed') return circuit.rows[0];
+  const duty = (row: RowDesign) => rowDuty(design, circuit, row, point, solution).duty;
+  return [...circuit.rows].sort((a, b) => duty(b) - duty(a))[0];
+}
+
 /** Solves the map in a fixed order, each point started from its neighbour. */
 export function sweepMap(design: FluidDesign, circuit: CircuitDesign): FluidTables {
   const { map } = design.demand;
-  const row = circuit.rows[0];
   let rowStart: WarmStart | undefined;
   const pressureDifference: (number | null)[][] = [];
   const duty: (number | null)[][] = [];
@@ -62,16 +91,16 @@ export function sweepMap(design: FluidDesign, circuit: CircuitDesign): FluidTabl
     map.loads.forEach((__, loadIndex) => {
       const point = mapPoint(design, speedIndex, loadIndex);
       const solution = solvePoint(design, circuit, point, { warm });
-      if (solution.state === 'failed' || !row) {
+      if (solution.state === 'failed' || circuit.rows.length === 0) {
         differences.push(null);
         duties.push(null);
         return;
       }
       warm = solution.warm;
       if (loadIndex === 0) rowStart = warm;
-      const difference = rowDifference(circuit, row, solution);
-      differences.push(difference);
-      duties.push(injectionOf(design, circuit, row, point, difference).duty);
+      const rows = circuit.rows.map((row) => rowDuty(design, circuit, row, point, solution));
+      differences.push(Math.min(...rows.map((r) => r.difference)));
+      duties.push(Math.max(...rows.map((r) => r.duty)));
     });
     pressureDifference.push(differences);
     duty.push(duties);
@@ -87,12 +116,13 @@ export function fluidStage(design: FluidDesign): FluidResult[] {
       const point = points[name];
       return [name, { point, solution: solvePoint(design, circuit, point) }] as const;
     });
-    const pumps = circuit.circuit.elements.filter((e) => e.kind === 'pump');
-    const lost = pumps.length > 1 ? pumpLostCase(points, pumps[0]!) : undefined;
+    const { main } = pumpDuties(circuit.circuit);
+    const lost = main.length > 1 ? pumpLostCase(points, main[0]!) : undefined;
     const tables = sweepMap(design, circuit);
-    const row = circuit.rows[0];
     const flat = tables.duty.map((r) => r.map((d) => d ?? 0));
     const at = highestPoint(flat);
+    const worst = mapPoint(design, at.speedIndex, at.loadIndex);
+    const row = busiestRow(design, circuit, worst);
     return {
       design: circuit,
       cases: {
@@ -106,7 +136,7 @@ export function fluidStage(design: FluidDesign): FluidResult[] {
       worstDuty: row && {
         row,
         duty: flat[at.speedIndex]![at.loadIndex]!,
-        point: mapPoint(design, at.speedIndex, at.loadIndex),
+        point: worst,
       },
     };
   });

@@ -1,7 +1,7 @@
 import { chassisFormulas } from '../chassis/index.ts';
 import { demandFormulas } from '../demand/index.ts';
-import { fuelFormulas } from '../fuels/index.ts';
-import { hydraulicFormulas } from '../hydraulics/index.ts';
+import { consumptionFormulas, fuelFormulas } from '../fuels/index.ts';
+import { hydraulicFormulas, storageFormulas } from '../hydraulics/index.ts';
 import { injectorFormulas } from '../injectors/index.ts';
 import { powerFormulas } from '../power/index.ts';
 import { pumpFormulas } from '../pumps/index.ts';
@@ -12,10 +12,12 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
   (
     [
       ...fuelFormulas,
+      ...consumptionFormulas,
       ...demandFormulas,
       ...injectorFormulas,
       ...pumpFormulas,
       ...hydraulicFormulas,
+      ...storageFormulas,
       ...chassisFormulas,
       ...powerFormulas,
     ] as unknown as Formula[]

@@ -1,5 +1,6 @@
 import { bisect } from '../numerics/index.ts';
-import type { SolvedCircuit } from '../hydraulics/index.ts';
+import { pumpDuties } from '../build/index.ts';
+import { type SolvedCircuit, regulatorUnitOf } from '../hydraulics/index.ts';
 import type { Measure } from '../results/index.ts';
 import { namedCases } from './cases.ts';
 import type { Checked } from './checked.ts';
@@ -9,7 +10,14 @@ import type { RunningPoint } from './runningPoint.ts';
 import { FEED_VELOCITY_STOP } from './rules/feedVelocity.ts';
 import { SAG_STOP } from './rules/railSag.ts';
 import { scalePoint } from './scalePoint.ts';
-import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
+import { rowMassFlow } from './rowShare.ts';
+import {
+  assumedDifference,
+  circuitMassFlow,
+  injectionOf,
+  rowDifference,
+  solvePoint,
+} from './solvePoint.ts';
 
 /** One check on the ladder and the power W at which it first fails. */
 export interface Rung {
@@ -42,6 +50,9 @@ interface Check {
   readonly fails: (factor: number) => boolean;
 }
 
+/** What is out of order while the ladder is climbed. */
+export type Loss = Pick<RunningPoint, 'lostPump' | 'lostRow'>;
+
 /** Remembers solves by factor, so that checks on one point share them. */
 function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
   const known = new Map<number, { point: RunningPoint; solved: SolvedCircuit | undefined }>();
@@ -57,9 +68,9 @@ function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
   };
 }
 
-function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
+function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] {
   const { design } = checked;
-  const peak = namedCases(checked.document, design.demand).peakPower;
+  const peak = { ...namedCases(checked.document, design.demand).peakPower, ...loss };
   const at = solverOf(checked, fluid, peak);
   const ambient = design.demand.engine.ambientPressure;
   const vapour = fluid.design.fuel.hot.vapourPressureAbsolute;
@@ -69,8 +80,8 @@ function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
     return solved === undefined || test(solved, point);
   };
   // Duty has its own worst point of the map: the peak may not be where it is highest.
-  const worstDutyAt = solverOf(checked, fluid, fluid.worstDuty?.point ?? peak);
-  const pumps = fluid.design.circuit.elements.filter((e) => e.kind === 'pump');
+  const worstDutyAt = solverOf(checked, fluid, { ...(fluid.worstDuty?.point ?? peak), ...loss });
+  const { main: pumps, surge, lift } = pumpDuties(fluid.design.circuit);
   const feeds = fluid.design.circuit.elements.filter((e) => e.kind === 'line' && e.role === 'feed');
   return [
     {
@@ -83,6 +94,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
           solved === undefined ||
           fluid.design.rows.some(
             (row) =>
+              rowMassFlow(row, point) > 0 &&
               injectionOf(
                 design,
                 fluid.design,
@@ -118,8 +130,18 @@ function fluidChecks(checked: Checked, fluid: FluidResult): Check[] {
       label: 'Fuel boils at the pump inlet',
       limit: { value: 0, kind: 'pressure' },
       fails: unsolvedFails((s) =>
-        pumps.some((p) => s.elements[p.id]!.inletPressure + ambient - vapour < 0),
+        [...pumps, ...lift].some((p) => s.elements[p.id]!.inletPressure + ambient - vapour < 0),
       ),
+    },
+    {
+      check: 'lift',
+      label: 'Lift pump and surge tank',
+      limit: { value: 1, kind: 'ratio' },
+      fails: unsolvedFails((s, point) => {
+        if (!surge) return false;
+        const flow = lift.reduce((sum, pump) => sum + s.elements[pump.id]!.massFlow, 0);
+        return flow < circuitMassFlow(fluid.design, point);
+      }),
     },
     {
       check: 'feed-velocity',
@@ -150,26 +172,50 @@ function returnCheck(checked: Checked): Check {
   };
 }
 
+/** A bypass beyond what the regulator controls does not depend on power either. */
+function regulatorCheck(checked: Checked, fluid: FluidResult): Check[] {
+  const unit = regulatorUnitOf(fluid.design.circuit, checked.catalogue);
+  if (!unit) return [];
+  const { solution } = fluid.cases.hotIdle;
+  const bypass =
+    solution.state === 'converged'
+      ? solution.elements[unit.branchId]!.massFlow / fluid.design.fuel.hot.density
+      : Infinity;
+  return [
+    {
+      check: 'regulator',
+      label: 'Regulator bypass at idle',
+      limit: { value: unit.bypassMax, kind: 'volumeFlow' },
+      fails: () => bypass > unit.bypassMax,
+    },
+  ];
+}
+
 /** Wire and fuse against the solved pump current at running voltage, where it is highest. */
-function electricalChecks(checked: Checked): Check[] {
+function electricalChecks(checked: Checked, loss: Loss): Check[] {
   return checked.feeds.flatMap((feed) => {
     const fluid = checked.fluids.find((f) => f.design.circuit.id === feed.feed.circuitId);
     if (!fluid) return [];
     const running = checked.document.limits.voltageRunning.value;
     const base = namedCases(checked.document, checked.design.demand).peakPower;
-    const at = solverOf(checked, fluid, { ...base, systemVoltage: running });
-    const current = (x: number) => at(x).solved?.pumps[feed.feed.elementId]?.current ?? Infinity;
+    const at = solverOf(checked, fluid, { ...base, ...loss, systemVoltage: running });
+    const lost = feed.feed.elementId === loss.lostPump;
+    const current = (x: number) =>
+      lost ? 0 : (at(x).solved?.pumps[feed.feed.elementId]?.current ?? Infinity);
+    const several = checked.feeds.length > 1;
+    const element = fluid.design.circuit.elements.find((e) => e.id === feed.feed.elementId);
+    const named = (label: string): string => (several ? `${label}, ${element?.name}` : label);
     const ampacity = Math.min(...feed.pumpGroup.wires.map((w) => w.ampacity));
     return [
       {
         check: 'wire',
-        label: 'Pump feed wire',
+        label: named('Pump feed wire'),
         limit: { value: ampacity, kind: 'current' },
         fails: (x) => current(x) > ampacity,
       },
       {
         check: 'fuse',
-        label: 'Pump fuse',
+        label: named('Pump fuse'),
         limit: { value: feed.fuse.whenHot / 1.25, kind: 'current' },
         fails: (x) => 1.25 * current(x) > feed.fuse.whenHot,
       },
@@ -194,14 +240,19 @@ function firstFailure(check: Check): number | null {
 /**
  * The limit ladder: each check with the power at which it first fails as the target rises with
  * everything else fixed, lowest first. Checks on the peak use the design point; duty uses the
- * worst point of the map. Stop limits count.
+ * worst point of the map. Stop limits count. `loss` climbs it with a pump or a row out of order.
  */
-export function limitLadder(checked: Checked): Ladder {
+export function limitLadder(checked: Checked, loss: Loss = {}): Ladder {
   const targetPower = checked.document.brief.power.value;
+  const several = checked.fluids.length > 1;
   const checks = [
-    ...checked.fluids.flatMap((fluid) => fluidChecks(checked, fluid)),
+    ...checked.fluids.flatMap((fluid) =>
+      [...fluidChecks(checked, fluid, loss), ...regulatorCheck(checked, fluid)].map((check) =>
+        several ? { ...check, label: `${check.label}, ${fluid.design.circuit.name}` } : check,
+      ),
+    ),
     returnCheck(checked),
-    ...electricalChecks(checked),
+    ...electricalChecks(checked, loss),
   ];
   const rungs = checks.map((check): Rung => {
     const factor = firstFailure(check);

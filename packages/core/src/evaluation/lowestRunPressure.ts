@@ -1,7 +1,13 @@
-import type { Catalogue } from '../build/index.ts';
-import { type SolvedCircuit, regulatorUnitOf } from '../hydraulics/index.ts';
+import {
+  type Catalogue,
+  type FuelCircuit,
+  leadsTo,
+  railsOf,
+  tankOf,
+  waysThrough,
+} from '../build/index.ts';
+import { type SolvedCircuit, pressureKeeperOf } from '../hydraulics/index.ts';
 import type { CircuitDesign } from './design.ts';
-import { type ThroughElement, fuelRun, pathBetween } from './runPath.ts';
 
 /** Lowest gauge pressure Pa on the way from tank outlet to regulator inlet, and the node it is at. */
 export interface LowestPressure {
@@ -11,16 +17,25 @@ export interface LowestPressure {
   readonly elementId: string | undefined;
 }
 
-/** Elements from tank outlet to the regulator inlet, past the rail where the regulator is there. */
-function towardsRegulator(design: CircuitDesign, catalogue: Catalogue): readonly ThroughElement[] {
-  const { circuit } = design;
-  const tank = circuit.elements.find((e) => e.kind === 'tank');
-  const regulator = regulatorUnitOf(circuit, catalogue);
-  const path =
-    tank?.kind === 'tank' && regulator
-      ? pathBetween(circuit, tank.outlet, regulator.inletNode)
+const knownSteps = new WeakMap<FuelCircuit, readonly { from: string; to: string; id: string }[]>();
+
+/** Every step from tank outlet to where the pressure is kept, on whichever branch. */
+function stepsTowardsKeeper(circuit: FuelCircuit, catalogue: Catalogue) {
+  let steps = knownSteps.get(circuit);
+  if (!steps) {
+    const tank = tankOf(circuit);
+    const keeper = pressureKeeperOf(circuit, catalogue);
+    const ends = [keeper?.node, ...railsOf(circuit).map((r) => r.node)];
+    steps = tank
+      ? waysThrough(circuit).filter(
+          (step) =>
+            leadsTo(circuit, tank.outlet, step.from) &&
+            ends.some((end) => end !== undefined && leadsTo(circuit, step.to, end)),
+        )
       : [];
-  return path.length > 0 ? path : fuelRun(circuit).feed;
+    knownSteps.set(circuit, steps);
+  }
+  return steps;
 }
 
 /** Where on the way to the regulator the pressure is lowest; undefined without a run. */
@@ -29,18 +44,16 @@ export function lowestRunPressure(
   catalogue: Catalogue,
   solution: SolvedCircuit,
 ): LowestPressure | undefined {
-  const run = towardsRegulator(design, catalogue);
-  const first = run[0];
-  if (!first) return undefined;
+  const steps = stepsTowardsKeeper(design.circuit, catalogue);
+  const first = tankOf(design.circuit)?.outlet;
+  if (steps.length === 0 || first === undefined) return undefined;
   const start: LowestPressure = {
-    pressure: solution.pressures[first.from]!,
-    nodeId: first.from,
+    pressure: solution.pressures[first]!,
+    nodeId: first,
     elementId: undefined,
   };
-  return run.reduce<LowestPressure>((lowest, element) => {
-    const pressure = solution.pressures[element.to]!;
-    return pressure < lowest.pressure
-      ? { pressure, nodeId: element.to, elementId: element.id }
-      : lowest;
+  return steps.reduce<LowestPressure>((lowest, step) => {
+    const pressure = solution.pressures[step.to]!;
+    return pressure < lowest.pressure ? { pressure, nodeId: step.to, elementId: step.id } : lowest;
   }, start);
 }

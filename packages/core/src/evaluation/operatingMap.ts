@@ -4,11 +4,11 @@ import type { UnitKind } from '../quantities/index.ts';
 import type { Checked } from './checked.ts';
 import { deliverable } from './deliverable.ts';
 import type { CircuitDesign } from './design.ts';
-import { mapPoint } from './fluidStage.ts';
+import { mapPoint, rowDuty } from './fluidStage.ts';
 import { lowestRunPressure } from './lowestRunPressure.ts';
 import { SAG_STOP } from './rules/railSag.ts';
 import type { RunningPoint } from './runningPoint.ts';
-import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
+import { assumedDifference, solvePoint } from './solvePoint.ts';
 
 /** What is looked at over engine speed and load. */
 export const operatingQuantities = [
@@ -62,11 +62,10 @@ function valuesAt(
   if (solution.state === 'failed') return nothing;
   const { design } = checked;
   const assumed = assumedDifference(design, circuit, point);
-  const differences = circuit.rows.map((row) => rowDifference(circuit, row, solution));
+  const rows = circuit.rows.map((row) => rowDuty(design, circuit, row, point, solution));
+  const differences = rows.map((row) => row.difference);
   const difference = differences.length > 0 ? Math.min(...differences) : null;
-  const duties = circuit.rows.map(
-    (row, i) => injectionOf(design, circuit, row, point, differences[i]!).duty,
-  );
+  const duties = rows.map((row) => row.duty);
   const margin = point.massFlow > 0 ? deliverable(design, circuit, point)?.margin : undefined;
   const lowest = lowestRunPressure(circuit, checked.catalogue, solution);
   return {

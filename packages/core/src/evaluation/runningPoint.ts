@@ -14,6 +14,10 @@ export interface RunningPoint {
   readonly filters?: 'loaded';
   /** id of a pump that stands still */
   readonly lostPump?: string;
+  /** id of an injector row that does not open */
+  readonly lostRow?: string;
+  /** stepped pumps are counted as running on full voltage */
+  readonly steppedUp?: boolean;
 }
 
 /** Fuel and manifold pressure of the carried demand at a speed and load. */

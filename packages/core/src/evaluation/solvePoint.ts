@@ -1,4 +1,10 @@
-import type { Catalogue, InjectorsElement } from '../build/index.ts';
+import {
+  type Catalogue,
+  type InjectorsElement,
+  type PumpElement,
+  pumpsOf,
+  railsOf,
+} from '../build/index.ts';
 import { revolutionsPerCycle } from '../demand/index.ts';
 import {
   type CircuitConditions,
@@ -9,16 +15,31 @@ import {
   type WarmStart,
   heldPressure,
   prepareCircuit,
+  pressureKeeperOf,
   regulatorUnitOf,
+  sharedSupply,
   solveCircuit,
 } from '../hydraulics/index.ts';
 import { type InjectionPoint, injectionAt, staticFlow } from '../injectors/index.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
+import type { PumpSupply } from '../pumps/index.ts';
+import { rowMassFlow } from './rowShare.ts';
 import type { RunningPoint } from './runningPoint.ts';
 
-/** Fuel mass flow of a row at a running point, kg/s. */
-export const rowMassFlow = (row: RowDesign, point: RunningPoint): number =>
-  point.massFlow * row.massShare;
+/**
+ * Share of the voltage a stepped pump runs on: full above its change-over. Between `below` and
+ * `above` it depends on where it came from; the lower step is counted, as on the way up.
+ */
+function steppedShare(pump: PumpElement, circuit: CircuitDesign, point: RunningPoint): number {
+  if (pump.control?.kind !== 'stepped') return 1;
+  if (point.steppedUp) return 1;
+  const flow = circuitMassFlow(circuit, point) / circuit.fuel.hot.density;
+  return flow > pump.control.above.value ? 1 : pump.control.lowShare.value;
+}
+
+/** Fuel mass flow kg/s that the rows of a circuit ask at a running point. */
+export const circuitMassFlow = (circuit: CircuitDesign, point: RunningPoint): number =>
+  circuit.rows.reduce((sum, row) => sum + rowMassFlow(row, point), 0);
 
 /** Network conditions of a circuit at a running point. */
 export function conditionsAt(
@@ -32,17 +53,20 @@ export function conditionsAt(
     if (element.kind !== 'injectors') continue;
     const row = circuit.rows.find((r) => r.row.id === element.rowId);
     if (!row) continue;
+    // A row on several rails is shared out evenly among them.
+    const rails = injectorsOf(circuit, row).length;
     draws[element.id] = {
-      demand: rowMassFlow(row, point),
-      staticCoefficient: row.row.count * staticFlow(row.injector, fluid.density, 1),
+      demand: rowMassFlow(row, point) / rails,
+      staticCoefficient: (row.row.count * staticFlow(row.injector, fluid.density, 1)) / rails,
     };
   }
-  const supplies = Object.fromEntries(
-    Object.entries(circuit.seriesResistances).map(([id, seriesResistanceOhm]) => [
-      id,
-      { openCircuitV: point.systemVoltage, seriesResistanceOhm },
-    ]),
-  );
+  const supplies: Record<string, PumpSupply> = {};
+  for (const pump of pumpsOf(circuit.circuit)) {
+    const seriesResistanceOhm = circuit.seriesResistances[pump.id];
+    if (seriesResistanceOhm === undefined) continue;
+    const supply = { openCircuitV: point.systemVoltage, seriesResistanceOhm };
+    supplies[pump.id] = sharedSupply(supply, steppedShare(pump, circuit, point));
+  }
   if (point.lostPump !== undefined) {
     supplies[point.lostPump] = { openCircuitV: 0, seriesResistanceOhm: 0 };
   }
@@ -99,26 +123,25 @@ export function solvePoint(
   );
 }
 
-/** What regulates a circuit. */
+/** What regulates a circuit by letting fuel back. */
 export const regulatorOf = (
   circuit: CircuitDesign,
   catalogue: Catalogue,
 ): RegulatorUnit | undefined => regulatorUnitOf(circuit.circuit, catalogue);
 
-export const injectorsOf = (circuit: CircuitDesign, row: RowDesign): InjectorsElement | undefined =>
-  circuit.circuit.elements.find(
-    (e): e is InjectorsElement => e.kind === 'injectors' && e.rowId === row.row.id,
-  );
+/** The rails on which a row sits. */
+export const injectorsOf = (circuit: CircuitDesign, row: RowDesign): InjectorsElement[] =>
+  railsOf(circuit.circuit).filter((e) => e.rowId === row.row.id);
 
-/** Δp the ECU calibration assumes: an ideal regulator at its set point. */
+/** Δp the ECU calibration assumes: what keeps the pressure, ideally at its set point. */
 export function assumedDifference(
-  design: FluidDesign,
+  design: Pick<FluidDesign, 'catalogue'>,
   circuit: CircuitDesign,
   point: RunningPoint,
 ): number {
-  const regulator = regulatorOf(circuit, design.catalogue);
-  if (!regulator) return 3e5;
-  return heldPressure(regulator, point.manifoldGauge) - point.manifoldGauge;
+  const keeper = pressureKeeperOf(circuit.circuit, design.catalogue);
+  if (!keeper) return 3e5;
+  return heldPressure(keeper, point.manifoldGauge) - point.manifoldGauge;
 }
 
 /** Pulse and duty of a row on a solved circuit, or at an assumed pressure difference. */
@@ -141,12 +164,27 @@ export function injectionOf(
   });
 }
 
-/** Δp at a row's injectors in a solved circuit. */
+/** The rail with the least pressure; undefined without any. */
+export const lowestRail = (
+  rails: readonly InjectorsElement[],
+  solution: SolvedCircuit,
+): InjectorsElement | undefined =>
+  rails.reduce<InjectorsElement | undefined>(
+    (least, rail) =>
+      !least ||
+      solution.elements[rail.id]!.inletPressure < solution.elements[least.id]!.inletPressure
+        ? rail
+        : least,
+    undefined,
+  );
+
+/** Δp at a row's injectors in a solved circuit; the lowest of its rails. */
 export function rowDifference(
   circuit: CircuitDesign,
   row: RowDesign,
   solution: SolvedCircuit,
 ): number {
-  const element = injectorsOf(circuit, row);
-  return element ? solution.elements[element.id]!.pressureDrop : 0;
+  const rails = injectorsOf(circuit, row);
+  if (rails.length === 0) return 0;
+  return Math.min(...rails.map((rail) => solution.elements[rail.id]!.pressureDrop));
 }

@@ -1,17 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, withValueAt } from '../build/index.ts';
+import { applyCommand, pathBetween, runOf, withValueAt } from '../build/index.ts';
 import { lantern, sampleCatalogue } from '../exchange/index.ts';
 import { GRAVITY, type SolvedCircuit } from '../hydraulics/index.ts';
-import {
-  caseNames,
-  createEvaluator,
-  evaluate,
-  mapPoint,
-  namedCases,
-  pathBetween,
-  runOf,
-  sweepMap,
-} from './index.ts';
+import { caseNames, createEvaluator, evaluate, mapPoint, namedCases, sweepMap } from './index.ts';
 import { deliverable } from './deliverable.ts';
 import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
 

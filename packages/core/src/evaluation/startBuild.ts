@@ -71,6 +71,7 @@ function fuelOf(answers: StartAnswers): Fuel {
     name: `E${share}, summer grade`,
     ethanol: answers.ethanol,
     reidVapourPressure: SUMMER_REID,
+    ethanolLowest: null,
   };
 }
 
@@ -102,6 +103,7 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
       name: 'Tank',
       pressure: q(0, 'pressure', 'kPa'),
       fuelLevel: q(80, 'length', 'mm'),
+      usableVolume: q(50, 'volume', 'L'),
     },
     wear: q(10, 'ratio', '%'),
     feed,
@@ -210,6 +212,8 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
+    cruisePower: null,
+    cruiseRoadSpeed: q(90, 'roadSpeed', 'km/h'),
     volumetricEfficiencyCurve: [],
     boostCurve: [],
   };
@@ -219,7 +223,7 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
   const outputs = ecu ? refOf(ecu) : item('WEIR60');
   return {
     format: 'brookrain-build',
-    version: 2,
+    version: 3,
     name: answers.name,
     description: '',
     brief: { ...brief, ...defaultCurves(brief) },
@@ -235,6 +239,9 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
         count: answers.cylinders,
         shotsPerCycle: ecu ? 1 : 2,
         airShare: q(100, 'ratio', '%'),
+        staging: null,
+        ballast: null,
+        measuredFlows: [],
       },
     ],
     placements: placements(answers).filter((place) => used.has(place.id)),
@@ -278,6 +285,7 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
     },
     options: [],
     acceptances: [],
+    shelf: [],
     displayUnits: null,
   };
 }

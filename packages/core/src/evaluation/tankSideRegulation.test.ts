@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { type BuildDocument, withValueAt } from '../build/index.ts';
 import { sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
-import { fuelRun, runOf } from './runPath.ts';
+import { fuelRun, runOf } from '../build/index.ts';
 import { assumedDifference } from './solvePoint.ts';
 
 const fluidOf = (build: BuildDocument) => evaluate(build, sampleCatalogue).fluids[0]!;

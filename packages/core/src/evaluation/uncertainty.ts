@@ -8,13 +8,8 @@ import type { CircuitDesign } from './design.ts';
 import type { FluidResult } from './fluidStage.ts';
 import { SAG_STOP } from './rules/railSag.ts';
 import type { RunningPoint } from './runningPoint.ts';
-import {
-  assumedDifference,
-  conditionsAt,
-  injectorsOf,
-  rowDifference,
-  rowMassFlow,
-} from './solvePoint.ts';
+import { assumedDifference, conditionsAt, injectorsOf, rowDifference } from './solvePoint.ts';
+import { rowMassFlow } from './rowShare.ts';
 
 /** What is not known exactly, and how far off it may be (2σ). */
 export const uncertainInputs = [
@@ -72,7 +67,7 @@ function scaledItem(item: CatalogueItem, bore: number, loss: number): CatalogueI
 function itemsOf(circuit: CircuitDesign, catalogue: Catalogue): CatalogueItem[] {
   const items = new Set<CatalogueItem>();
   for (const element of circuit.circuit.elements) {
-    if (element.kind === 'tank' || element.kind === 'injectors') continue;
+    if (!('item' in element)) continue;
     const category = element.kind === 'line' ? 'hose' : element.kind;
     items.add(lookUp(catalogue, category, element.item, element.id));
     if (element.kind !== 'line') continue;
@@ -130,11 +125,11 @@ function sagIn(
   const assumed = assumedDifference(design, fluid.design, point);
   return Math.max(
     ...circuit.rows.flatMap((row) => {
-      const element = injectorsOf(circuit, row);
+      const rails = injectorsOf(circuit, row);
       const needed = rowMassFlow(row, point);
       // Injectors that are open all the time hold their pressure but starve the engine.
-      const injected = element ? solution.elements[element.id]!.massFlow : needed;
-      const lack = 1 - injected / needed;
+      const injected = rails.reduce((sum, e) => sum + solution.elements[e.id]!.massFlow, 0);
+      const lack = needed > 0 && rails.length > 0 ? 1 - injected / needed : 0;
       const sag = 1 - rowDifference(circuit, row, solution) / assumed;
       return lack > NOTHING ? [sag, lack] : [sag];
     }),

@@ -1,5 +1,6 @@
 import type { BuildDocument, Catalogue, CatalogueItem, ItemRef } from '../build/index.ts';
 import type { Evaluation } from '../evaluation/index.ts';
+import { wiresOf } from '../power/index.ts';
 import { NotFound } from '../quantities/index.ts';
 
 /** One line of the parts list. Lengths in m, price for the whole line. */
@@ -31,12 +32,7 @@ export function partsList(
   };
   for (const fluid of evaluation.fluids) {
     for (const element of fluid.design.circuit.elements) {
-      if (element.kind === 'tank') continue;
-      if (element.kind === 'injectors') {
-        const row = document.injectorRows.find((r) => r.id === element.rowId);
-        if (row) add(row.item, row.count, row.name);
-        continue;
-      }
+      if (!('item' in element)) continue;
       if (element.kind === 'line') {
         add(element.item, fluid.design.lengths[element.id]!, element.name);
         for (const use of element.fittings) add(use.item, use.count, element.name);
@@ -46,10 +42,11 @@ export function partsList(
   for (const feed of evaluation.feeds) {
     add(feed.fuse.fuse, 1, 'Pump fuse');
     add(feed.feed.relay, 1, 'Pump relay');
-    for (const sized of [...feed.main.wires, ...feed.pumpGroup.wires, ...feed.trigger.wires]) {
-      add(sized.size, sized.task.length, sized.wire.name);
-    }
   }
+  for (const sized of wiresOf(evaluation.feeds)) {
+    add(sized.size, sized.task.length, sized.wire.name);
+  }
+  for (const row of document.injectorRows) add(row.item, row.count, row.name);
   add(document.power.mainFuse, 1, 'Main fuse');
   return [...lines.values()].map(({ item, quantity, usedFor }) => {
     const byLength = item.category === 'hose' || item.category === 'wire';

@@ -1,4 +1,5 @@
 import type { Evaluation } from '../evaluation/index.ts';
+import { wiresOf } from '../power/index.ts';
 
 /** One wire as it is cut: length m, area mm², drop V. */
 export interface WireLine {
@@ -20,23 +21,21 @@ const rounded = (value: number, decimals: number): number => Number(value.toFixe
 
 /** Every wire of the pump circuit with its size. */
 export function wireList(evaluation: Evaluation): WireLine[] {
-  return evaluation.feeds.flatMap((feed) =>
-    [...feed.main.wires, ...feed.pumpGroup.wires, ...feed.trigger.wires].map((sized) => {
-      const known = sized.wire.decision?.length;
-      return {
-        wire: sized.wire.id,
-        name: sized.wire.name,
-        from: sized.wire.from.terminal,
-        to: sized.wire.to.terminal,
-        role: sized.wire.role,
-        size: sized.size.size,
-        area: rounded(sized.size.area * 1e6, 3),
-        length: Math.ceil(sized.task.length * 100 - 1e-6) / 100,
-        lengthIsFrom: known?.typed || known?.measured ? ('by hand' as const) : ('map' as const),
-        current: rounded(sized.task.load, 2),
-        drop: rounded(sized.drop, 4),
-        protectedBy: sized.task.protection.designation,
-      };
-    }),
-  );
+  return wiresOf(evaluation.feeds).map((sized) => {
+    const known = sized.wire.decision?.length;
+    return {
+      wire: sized.wire.id,
+      name: sized.wire.name,
+      from: sized.wire.from.terminal,
+      to: sized.wire.to.terminal,
+      role: sized.wire.role,
+      size: sized.size.size,
+      area: rounded(sized.size.area * 1e6, 3),
+      length: Math.ceil(sized.task.length * 100 - 1e-6) / 100,
+      lengthIsFrom: known?.typed || known?.measured ? ('by hand' as const) : ('map' as const),
+      current: rounded(sized.task.load, 2),
+      drop: rounded(sized.drop, 4),
+      protectedBy: sized.task.protection.designation,
+    };
+  });
 }

@@ -13,6 +13,7 @@ import {
   vapourPressureOfBlend,
   vapourPressureOfMethanol,
 } from './formulas.ts';
+import { seasonalShift } from './consumption.ts';
 import { ethanol, methanol, petrolE0 } from './pureFuels.ts';
 
 /** What later stages need of a fuel. Density at 15 °C unless named otherwise. */
@@ -135,6 +136,13 @@ const hotLabels = {
   vapour: 'Vapour pressure, hottest fuel',
 } as const;
 
+/** Stoichiometric ratio of a petrol-ethanol blend by volume share, by mass. */
+export function stoichOfBlend(ethanolShare: number): number {
+  const alcohol = ethanolShare * ethanol.density;
+  const fraction = alcohol / (alcohol + (1 - ethanolShare) * petrolE0.density);
+  return fraction * ethanol.stoichAirFuelRatio + (1 - fraction) * petrolE0.stoichAirFuelRatio;
+}
+
 function blendProperties(
   fuel: Extract<Fuel, { kind: 'petrol-ethanol' }>,
   prefix: string,
@@ -143,9 +151,23 @@ function blendProperties(
 ): FuelProperties {
   const { fraction, ethanolShare, ...base } = blendResults(fuel, prefix, at);
   const e = fuel.ethanol.value;
+  const lowest = fuel.ethanolLowest;
+  const season = lowest
+    ? [
+        derive({
+          key: `${prefix}.seasonalShift`,
+          label: 'Shift of λ with the least ethanol of the year',
+          formula: seasonalShift,
+          inputs: {
+            planned: base.stoich,
+            lowest: given(stoichOfBlend(lowest.value), `document:${at}.ethanolLowest`),
+          },
+        }),
+      ]
+    : [];
   return withHotState(fuel, prefix, hottest, {
     ...base,
-    others: [fraction],
+    others: [fraction, ...season],
     expansion: e * ethanol.expansion + (1 - e) * petrolE0.expansion,
     viscosity: derive({
       key: `${prefix}.hot.viscosity`,

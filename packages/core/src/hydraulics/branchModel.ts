@@ -1,11 +1,18 @@
 /**
- * One element between two nodes. `residual` writes [r, ∂r/∂m, ∂r/∂p_from, ∂r/∂p_to] for a mass
- * flow m kg/s (positive from → to) and gauge pressures Pa; r is 0 when the law holds. Rows that
- * speak of flow are scaled by FLOW_SCALE so that every r is of the size of a pressure.
+ * One element between two nodes. `residual` writes [r, ∂r/∂m, ∂r/∂p_from, ∂r/∂p_to, ∂r/∂p_sensed]
+ * for a mass flow m kg/s (positive from → to) and gauge pressures Pa; r is 0 when the law holds.
+ * Rows that speak of flow are scaled by FLOW_SCALE so that every r is of the size of a pressure.
+ * The last entry is 0 before the call; only elements with a sensor write it.
  */
 export interface BranchModel {
   readonly initialFlow: number;
-  residual(massFlow: number, pressureFrom: number, pressureTo: number, out: Float64Array): void;
+  residual(
+    massFlow: number,
+    pressureFrom: number,
+    pressureTo: number,
+    out: Float64Array,
+    pressureSensed: number,
+  ): void;
 }
 
 /** Pa per kg/s: brings flow rows to the size of pressure rows. */
@@ -29,6 +36,15 @@ export function signedSquareSlope(m: number): number {
  */
 export const SEAT_LEAK = 1e-6;
 
+/** What must not be negative while nothing flows, Pa, with its slopes. */
+export interface Gap {
+  value: number;
+  perFlow: number;
+  perFrom: number;
+  perTo: number;
+  perSensed?: number;
+}
+
 /**
  * Writes the complementarity m ≥ −leak ⊥ gap ≥ 0 as one row: the smaller of the two is zero. With
  * `smoothing` Pa above 0 the corner is rounded (Fischer and Burmeister).
@@ -36,7 +52,7 @@ export const SEAT_LEAK = 1e-6;
 export function complementarity(
   out: Float64Array,
   massFlow: number,
-  gap: { value: number; perFlow: number; perFrom: number; perTo: number },
+  gap: Gap,
   smoothing: number,
   leak = 0,
 ): void {
@@ -55,4 +71,5 @@ export function complementarity(
   out[1] = byFlow * FLOW_SCALE + onGap * gap.perFlow;
   out[2] = onGap * gap.perFrom;
   out[3] = onGap * gap.perTo;
+  out[4] = onGap * (gap.perSensed ?? 0);
 }

@@ -8,16 +8,21 @@ import type {
 import { lookUp } from '../build/index.ts';
 import { type PumpSupply, pumpModel } from '../pumps/index.ts';
 import type { BranchModel } from './branchModel.ts';
+import { controlledPumpBranch } from './controlledPumpBranch.ts';
 import { drawBranch } from './drawBranch.ts';
 import { filterBranch, filterLaw } from './filterBranch.ts';
 import { fittingBranch } from './fittingBranch.ts';
 import { type Fluid, GRAVITY } from './fluid.ts';
+import { forwardRegulatorBranch } from './forwardRegulatorBranch.ts';
 import type { Network, NetworkBranch, NetworkNode } from './network.ts';
 import type { LocalLoss, PipeGeometry } from './pipeBranch.ts';
 import { pipeBranch } from './pipeBranch.ts';
+import { orificeBranch } from './orificeBranch.ts';
+import { type PressureKeeper, pressureKeeperOf } from './pressureKeeper.ts';
 import { pumpBranch } from './pumpBranch.ts';
-import { heldPressure, regulatorBranch } from './regulatorBranch.ts';
+import { heldPressure, regulatorBranch, spareBranch } from './regulatorBranch.ts';
 import { regulatorUnit } from './regulatorUnit.ts';
+import { surgeTankBranches } from './surgeTankBranches.ts';
 
 /** What the circuit does not know of itself at a running point. SI, gauge pressures. */
 export interface CircuitConditions {
@@ -74,6 +79,7 @@ export interface PreparedCircuit {
   /** lines, filters and fittings by element id */
   readonly passive: ReadonlyMap<string, () => BranchModel>;
   readonly nodes: readonly NetworkNode[];
+  readonly keeper: PressureKeeper | undefined;
 }
 
 /** First guesses of flow, kg/s: through the feed, and back to the tank. */
@@ -86,6 +92,11 @@ function passiveModel(
   length: number,
 ): BranchModel | undefined {
   const { catalogue, fluid, heights } = prepared;
+  if (element.kind === 'orifice') {
+    const rise = (heights[element.to] ?? 0) - (heights[element.from] ?? 0);
+    const diameter = element.diameter.value;
+    return orificeBranch({ diameter, rise, fluid, initialFlow: RETURN_GUESS });
+  }
   if (!('item' in element)) return undefined;
   const rise = (heights[element.to] ?? 0) - (heights[element.from] ?? 0);
   const common = { rise, fluid, initialFlow: FEED_GUESS };
@@ -112,7 +123,7 @@ function passiveModel(
 
 /** Works out what stays the same over running points. Throws NotFound for missing items. */
 export function prepareCircuit(
-  input: Omit<PreparedCircuit, 'passive' | 'nodes'> & {
+  input: Omit<PreparedCircuit, 'passive' | 'nodes' | 'keeper'> & {
     readonly lengths: Readonly<Record<string, number>>;
   },
 ): PreparedCircuit {
@@ -126,15 +137,24 @@ export function prepareCircuit(
     const model = passiveModel(element, input, lengths[element.id] ?? 0);
     if (model) passive.set(element.id, () => model);
   }
-  return { circuit, catalogue, fluid, heights, passive, nodes: [...nodes.values()] };
+  const keeper = pressureKeeperOf(circuit, catalogue);
+  return { circuit, catalogue, fluid, heights, passive, nodes: [...nodes.values()], keeper };
+}
+
+/** Lets what is left over go at a held node, where nothing returns: asks what can be delivered. */
+function spareAt(keeper: PressureKeeper, manifoldGauge: number): NetworkBranch {
+  const model = spareBranch(heldPressure(keeper, manifoldGauge));
+  return { id: keeper.spareBranchId, from: keeper.node, to: null, model: () => model };
 }
 
 /** Builds the network of a prepared circuit at a running point. */
 export function circuitNetwork(prepared: PreparedCircuit, conditions: CircuitConditions): Network {
   const { circuit, catalogue, fluid, heights } = prepared;
   const { manifoldGauge } = conditions;
+  const holding = conditions.regulators === 'holding';
+  const keeper = prepared.keeper;
   const branches: NetworkBranch[] = [];
-  let guess = 3e5;
+  const guess = keeper ? heldPressure(keeper, manifoldGauge) : 3e5;
   for (const element of circuit.elements) {
     if (element.kind === 'tank') continue;
     if (element.kind === 'injectors') {
@@ -143,26 +163,34 @@ export function circuitNetwork(prepared: PreparedCircuit, conditions: CircuitCon
       branches.push({ id: element.id, from: element.node, to: null, model: () => model });
       continue;
     }
+    if (element.kind === 'surge-tank') {
+      for (const way of surgeTankBranches(element, heights, fluid)) {
+        branches.push({ ...way, model: () => way.model });
+      }
+      continue;
+    }
     const { id, from, to } = element;
     const known = prepared.passive.get(id);
     if (known) {
       branches.push({ id, from, to, model: known });
     } else if (element.kind === 'pump') {
-      const supply = conditions.supplies[id] ?? { openCircuitV: 0, seriesResistanceOhm: 0 };
-      const pump = pumpOfElement(element, catalogue, supply);
-      const rise = (heights[to] ?? 0) - (heights[from] ?? 0);
-      const initialFlow = 0.5 * pump.greatestFlow * fluid.density;
+      branches.push(pumpBranchOf(element, prepared, conditions));
+    } else if (element.kind === 'dead-head-regulator') {
+      const item = lookUp(catalogue, 'dead-head-regulator', element.item, id);
+      // Held from outside it stands wide open, as it would with nothing left to take away.
+      const setPressure = holding ? 1e9 : element.setPressure.value;
       branches.push({
         id,
         from,
         to,
-        model: (smoothing) => pumpBranch({ rise, fluid, pump, smoothing, initialFlow }),
+        model: (smoothing) =>
+          forwardRegulatorBranch({ item, setPressure, fluid, smoothing, initialFlow: FEED_GUESS }),
       });
     }
     const regulator = regulatorUnit(element, catalogue);
     if (regulator) {
-      const mode = conditions.regulators;
-      guess = heldPressure(regulator, manifoldGauge);
+      // Beside a forward regulator a return regulator goes on regulating.
+      const mode = keeper?.elementId === element.id ? conditions.regulators : 'regulating';
       branches.push({
         id: regulator.branchId,
         from: regulator.inletNode,
@@ -179,5 +207,48 @@ export function circuitNetwork(prepared: PreparedCircuit, conditions: CircuitCon
       });
     }
   }
+  if (holding && keeper && keeper.kind !== 'return') branches.push(spareAt(keeper, manifoldGauge));
   return { nodes: prepared.nodes, branches, initialPressure: guess };
+}
+
+export const NO_SUPPLY: PumpSupply = { openCircuitV: 0, seriesResistanceOhm: 0 };
+
+/** A supply through a controller that passes a share of the voltage on (linear estimate). */
+export const sharedSupply = (supply: PumpSupply, share: number): PumpSupply => ({
+  ...supply,
+  openCircuitV: supply.openCircuitV * share,
+});
+
+function pumpBranchOf(
+  element: PumpElement,
+  prepared: PreparedCircuit,
+  conditions: CircuitConditions,
+): NetworkBranch {
+  const { catalogue, fluid, heights } = prepared;
+  const { id, from, to, control } = element;
+  const supply = conditions.supplies[id] ?? NO_SUPPLY;
+  const full = pumpOfElement(element, catalogue, supply);
+  const rise = (heights[to] ?? 0) - (heights[from] ?? 0);
+  const initialFlow = 0.5 * full.greatestFlow * fluid.density;
+  if (control?.kind !== 'pressure' || conditions.regulators === 'holding') {
+    return {
+      id,
+      from,
+      to,
+      model: (smoothing) => pumpBranch({ rise, fluid, pump: full, smoothing, initialFlow }),
+    };
+  }
+  const least = pumpOfElement(element, catalogue, sharedSupply(supply, control.leastShare.value));
+  const target = heldPressure(
+    { setPressure: control.target.value, manifoldRatio: control.manifoldRatio.value },
+    conditions.manifoldGauge,
+  );
+  return {
+    id,
+    from,
+    to,
+    senses: control.sensorNode,
+    model: (smoothing) =>
+      controlledPumpBranch({ full, least, target, rise, fluid, smoothing, initialFlow }),
+  };
 }

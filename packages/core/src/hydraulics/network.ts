@@ -11,6 +11,8 @@ export interface NetworkBranch {
   readonly id: string;
   readonly from: string;
   readonly to: string | null;
+  /** node whose pressure the element watches, if it watches one */
+  readonly senses?: string;
   /** `smoothing` rounds the corners of complementarity, Pa; 0 is the true law. */
   readonly model: (smoothing: number) => BranchModel;
 }

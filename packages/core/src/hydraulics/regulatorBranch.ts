@@ -14,8 +14,11 @@ export interface RegulatorSetting {
   readonly manifoldRatio: number;
 }
 
-/** Pressure Pa gauge that a regulator holds at no bypass. */
-export function heldPressure(setting: RegulatorSetting, manifoldGauge: number): number {
+/** Pressure Pa gauge that is held at no bypass. */
+export function heldPressure(
+  setting: Pick<RegulatorSetting, 'setPressure' | 'manifoldRatio'>,
+  manifoldGauge: number,
+): number {
   return setting.setPressure + setting.manifoldRatio * manifoldGauge;
 }
 
@@ -70,6 +73,19 @@ export function regulatorBranch(input: {
         gap.perTo = 0;
       }
       complementarity(out, m, gap, input.smoothing);
+    },
+  };
+}
+
+/** Takes from a node whatever keeps it at a pressure Pa gauge, or gives it: what is to spare. */
+export function spareBranch(held: number): BranchModel {
+  return {
+    initialFlow: 0,
+    residual(m, from, _to, out) {
+      out[0] = held + LEAST_SLOPE * m - from;
+      out[1] = LEAST_SLOPE;
+      out[2] = -1;
+      out[3] = 0;
     },
   };
 }

@@ -3,9 +3,13 @@ import { lookUp } from '../build/index.ts';
 import {
   type CircuitConditions,
   type PreparedCircuit,
+  NO_SUPPLY,
   circuitNetwork,
   pumpOfElement,
+  sharedSupply,
 } from './circuitNetwork.ts';
+import { bisect } from '../numerics/index.ts';
+import type { PumpPoint } from '../pumps/index.ts';
 import { GRAVITY, boreArea } from './fluid.ts';
 import { reynoldsNumber } from './pipeBranch.ts';
 import { regulatorUnit } from './regulatorUnit.ts';
@@ -22,6 +26,8 @@ export interface ElementState {
   readonly pressureDrop: number;
   readonly velocity?: number;
   readonly reynolds?: number;
+  /** what runs over a surge tank kg/s; negative: it empties */
+  readonly overflow?: number;
 }
 
 export interface PumpState {
@@ -31,6 +37,8 @@ export interface PumpState {
   readonly voltage: number;
   readonly current: number;
   readonly outsideData: boolean;
+  /** share of the supply voltage that its controller passes on */
+  readonly share: number;
 }
 
 export interface SolvedCircuit {
@@ -50,7 +58,25 @@ function boreOf(element: CircuitElement, catalogue: Catalogue): number | undefin
   if (element.kind === 'fitting') {
     return lookUp(catalogue, 'fitting', element.item, element.id).bore;
   }
+  if (element.kind === 'orifice') return element.diameter.value;
   return undefined;
+}
+
+/** Share of the voltage at which a pump makes a pressure rise Pa, by bisection between its ends. */
+function drivenShare(input: {
+  risesTo: (share: number) => PumpPoint;
+  least: number;
+  pressureRise: number;
+}): number {
+  const { risesTo, least, pressureRise } = input;
+  if (risesTo(1).pressureRise <= pressureRise) return 1;
+  if (risesTo(least).pressureRise >= pressureRise) return least;
+  return bisect({
+    low: least,
+    high: 1,
+    tolerance: 1e-9,
+    test: (share) => risesTo(share).pressureRise >= pressureRise,
+  });
 }
 
 /** Solves a prepared circuit at a running point and reads off every element. */
@@ -75,6 +101,18 @@ export function solveCircuit(
         inletPressure: pressure,
         outletPressure: conditions.manifoldGauge,
         pressureDrop: pressure - conditions.manifoldGauge,
+      };
+      continue;
+    }
+    if (element.kind === 'surge-tank') {
+      const pressure = solution.pressures[element.outlet]!;
+      elements[element.id] = {
+        id: element.id,
+        massFlow: solution.flows[`${element.id}~lift`]!,
+        inletPressure: solution.pressures[element.inlet]!,
+        outletPressure: pressure,
+        pressureDrop: 0,
+        overflow: solution.flows[`${element.id}~over`]!,
       };
       continue;
     }
@@ -108,11 +146,18 @@ export function solveCircuit(
       };
     }
     if (element.kind === 'pump') {
-      const supply = conditions.supplies[element.id] ?? {
-        openCircuitV: 0,
-        seriesResistanceOhm: 0,
-      };
-      const point = pumpOfElement(element, catalogue, supply).operate(massFlow / fluid.density);
+      const supply = conditions.supplies[element.id] ?? NO_SUPPLY;
+      const flow = massFlow / fluid.density;
+      const share =
+        element.control?.kind === 'pressure' && conditions.regulators === 'regulating'
+          ? drivenShare({
+              risesTo: (s) =>
+                pumpOfElement(element, catalogue, sharedSupply(supply, s)).operate(flow),
+              least: element.control.leastShare.value,
+              pressureRise: -elements[element.id]!.pressureDrop,
+            })
+          : 1;
+      const point = pumpOfElement(element, catalogue, sharedSupply(supply, share)).operate(flow);
       pumps[element.id] = {
         elementId: element.id,
         flow: massFlow / fluid.density,
@@ -120,8 +165,20 @@ export function solveCircuit(
         voltage: point.voltage,
         current: point.current,
         outsideData: point.outsideData,
+        share,
       };
     }
+  }
+  const spare = prepared.keeper?.spareBranchId;
+  if (spare !== undefined && !elements[spare] && solution.flows[spare] !== undefined) {
+    const pressure = solution.pressures[prepared.keeper!.node]!;
+    elements[spare] = {
+      id: spare,
+      massFlow: solution.flows[spare],
+      inletPressure: pressure,
+      outletPressure: pressure,
+      pressureDrop: 0,
+    };
   }
   return {
     state: 'converged',

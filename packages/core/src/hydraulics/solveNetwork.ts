@@ -23,7 +23,13 @@ interface Topology {
   readonly to: Int32Array;
   readonly fromFixed: Float64Array;
   readonly toFixed: Float64Array;
+  /** node that a branch watches: index of the free node, else −1 with its fixed pressure */
+  readonly sensed: Int32Array;
+  readonly sensedFixed: Float64Array;
 }
+
+/** Entries of a branch's row: residual and its slopes over flow, from, to, sensed. */
+const ROW = 5;
 
 function readTopology(network: Network): Topology | { reason: string; where: string } {
   const free: string[] = [];
@@ -43,9 +49,11 @@ function readTopology(network: Network): Topology | { reason: string; where: str
   const to = new Int32Array(count).fill(-1);
   const fromFixed = new Float64Array(count);
   const toFixed = new Float64Array(count);
+  const sensed = new Int32Array(count).fill(-1);
+  const sensedFixed = new Float64Array(count);
   for (let b = 0; b < count; b++) {
     const branch = network.branches[b]!;
-    for (const end of [branch.from, branch.to]) {
+    for (const end of [branch.from, branch.to, branch.senses ?? null]) {
       if (end !== null && !indexOf.has(end) && !fixed.has(end)) {
         return { reason: `"${branch.id}" is joined to nothing at "${end}"`, where: branch.id };
       }
@@ -56,8 +64,12 @@ function readTopology(network: Network): Topology | { reason: string; where: str
       to[b] = indexOf.get(branch.to) ?? -1;
       toFixed[b] = fixed.get(branch.to) ?? 0;
     }
+    if (branch.senses !== undefined) {
+      sensed[b] = indexOf.get(branch.senses) ?? -1;
+      sensedFixed[b] = fixed.get(branch.senses) ?? 0;
+    }
   }
-  return { free, fixed, from, to, fromFixed, toFixed };
+  return { free, fixed, from, to, fromFixed, toFixed, sensed, sensedFixed };
 }
 
 interface Work {
@@ -69,21 +81,24 @@ interface Work {
 
 /** Evaluates every law and node balance; returns the merit (sum of squares, Pa²). */
 function evaluate(models: readonly BranchModel[], topology: Topology, work: Work): number {
-  const { from, to, fromFixed, toFixed } = topology;
-  const row = new Float64Array(4);
+  const { from, to, fromFixed, toFixed, sensed, sensedFixed } = topology;
+  const row = new Float64Array(ROW);
   let merit = 0;
   work.balance.fill(0);
   for (let b = 0; b < models.length; b++) {
     const i = from[b]!;
     const j = to[b]!;
+    const s = sensed[b]!;
     const m = work.flows[b]!;
+    row[4] = 0;
     models[b]!.residual(
       m,
       i < 0 ? fromFixed[b]! : work.pressures[i]!,
       j < 0 ? toFixed[b]! : work.pressures[j]!,
       row,
+      s < 0 ? sensedFixed[b]! : work.pressures[s]!,
     );
-    work.rows.set(row, b * 4);
+    work.rows.set(row, b * ROW);
     merit += row[0]! * row[0]!;
     if (i >= 0) work.balance[i]! -= m;
     if (j >= 0) work.balance[j]! += m;
@@ -97,7 +112,7 @@ function worst(work: Work): { law: number; at: number; balance: number } {
   let law = 0;
   let at = 0;
   for (let b = 0; b < work.flows.length; b++) {
-    const size = Math.abs(work.rows[b * 4]!);
+    const size = Math.abs(work.rows[b * ROW]!);
     if (!(size <= law)) {
       law = size;
       at = b;
@@ -116,14 +131,20 @@ function newtonStep(topology: Topology, work: Work, stepP: Float64Array, stepM: 
     matrix[i * n + i] = TIE;
     stepP[i] = work.balance[i]!;
   }
-  const { from, to } = topology;
+  const { from, to, sensed } = topology;
   for (let b = 0; b < work.flows.length; b++) {
-    const inverse = 1 / work.rows[b * 4 + 1]!;
-    const gFrom = -work.rows[b * 4 + 2]! * inverse;
-    const gTo = -work.rows[b * 4 + 3]! * inverse;
-    const direct = -work.rows[b * 4]! * inverse;
+    const inverse = 1 / work.rows[b * ROW + 1]!;
+    const gFrom = -work.rows[b * ROW + 2]! * inverse;
+    const gTo = -work.rows[b * ROW + 3]! * inverse;
+    const direct = -work.rows[b * ROW]! * inverse;
     const i = from[b]!;
     const j = to[b]!;
+    const s = sensed[b]!;
+    if (s >= 0) {
+      const gSensed = -work.rows[b * ROW + 4]! * inverse;
+      if (i >= 0) matrix[i * n + s]! += gSensed;
+      if (j >= 0) matrix[j * n + s]! -= gSensed;
+    }
     if (i >= 0) {
       matrix[i * n + i]! += gFrom;
       if (j >= 0) matrix[i * n + j]! += gTo;
@@ -139,12 +160,14 @@ function newtonStep(topology: Topology, work: Work, stepP: Float64Array, stepM: 
   for (let b = 0; b < work.flows.length; b++) {
     const i = from[b]!;
     const j = to[b]!;
+    const s = sensed[b]!;
     stepM[b] =
       -(
-        work.rows[b * 4]! +
-        (i >= 0 ? work.rows[b * 4 + 2]! * stepP[i]! : 0) +
-        (j >= 0 ? work.rows[b * 4 + 3]! * stepP[j]! : 0)
-      ) / work.rows[b * 4 + 1]!;
+        work.rows[b * ROW]! +
+        (i >= 0 ? work.rows[b * ROW + 2]! * stepP[i]! : 0) +
+        (j >= 0 ? work.rows[b * ROW + 3]! * stepP[j]! : 0) +
+        (s >= 0 ? work.rows[b * ROW + 4]! * stepP[s]! : 0)
+      ) / work.rows[b * ROW + 1]!;
   }
   return true;
 }
@@ -229,7 +252,7 @@ export function solveNetwork(network: Network, warm?: WarmStart): NetworkSolutio
   const freshWork = (): Work => ({
     pressures: new Float64Array(n).fill(network.initialPressure),
     flows: Float64Array.from(models, (m) => m.initialFlow),
-    rows: new Float64Array(count * 4),
+    rows: new Float64Array(count * ROW),
     balance: new Float64Array(n),
   });
   let work = freshWork();

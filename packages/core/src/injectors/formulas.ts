@@ -81,7 +81,47 @@ export const turnDown = defineFormula({
     ((Math.max(i.staticMassFlow, LEAST_FLOW) * i.smallestEffectivePulse * i.count) / i.idlePeriod),
 });
 
+export const coilHoldCurrent = defineFormula({
+  name: 'coil current held open',
+  notation: 'I = V / (R_coil + R_ballast)',
+  kind: 'current',
+  inputKinds: { voltage: 'voltage', coil: 'resistance', ballast: 'resistance' },
+  source: 'saturated switch, or a resistor in series; peak-and-hold is less by its driver',
+  compute: (i) => i.voltage / (i.coil + i.ballast),
+});
+
+export const rowCoilCurrent = defineFormula({
+  name: 'current of a row held open',
+  notation: 'I_row = N · I',
+  kind: 'current',
+  inputKinds: { count: 'count', current: 'current' },
+  source: 'every injector of the row open at once: what its fuse and wire must carry',
+  compute: (i) => i.count * i.current,
+});
+
+export const stagingFlow = defineFormula({
+  name: 'engine fuel at which a row joins',
+  notation: 'ṁ = (duty · T − t_dead) · ṁ_static · N / T / share',
+  kind: 'massFlow',
+  inputKinds: {
+    aboveDuty: 'ratio',
+    period: 'time',
+    deadTime: 'time',
+    staticMassFlow: 'massFlow',
+    count: 'count',
+    share: 'ratio',
+  },
+  source: 'the first row alone reaches its duty; Δp as its regulator is set',
+  compute: (i) =>
+    (Math.max(0, i.aboveDuty * i.period - i.deadTime) * i.staticMassFlow * i.count) /
+    i.period /
+    i.share,
+});
+
 export const injectorFormulas = [
+  coilHoldCurrent,
+  rowCoilCurrent,
+  stagingFlow,
   staticMassFlow,
   shotPeriod,
   pulseWidth,

@@ -1,2 +1,3 @@
 export * from './formulas.ts';
+export * from './matchedSet.ts';
 export * from './injection.ts';

@@ -29,24 +29,24 @@ export const wireTemperature = defineFormula({
 
 export const wireDrop = defineFormula({
   name: 'voltage drop in wire',
-  notation: 'ΔV = I · Σ R20 · (1 + α (T − 20 °C)) · L',
+  notation: 'ΔV = Σ I · R20 · (1 + α (T − 20 °C)) · L',
   kind: 'voltage',
   inputKinds: {
-    current: 'current',
+    currents: 'current',
     resistancesPerMetre: 'resistancePerLength',
     temperatures: 'temperature',
     lengths: 'length',
   },
   source: 'copper, α = 0.00393 1/K; ISO 6722 greatest resistance or AWG + 2 %',
   compute: (i: {
-    current: number;
+    currents: readonly number[];
     resistancesPerMetre: readonly number[];
     temperatures: readonly number[];
     lengths: readonly number[];
   }) =>
     i.lengths.reduce(
       (sum, length, n) =>
-        sum + i.current * resistanceAt(i.resistancesPerMetre[n]!, i.temperatures[n]!) * length,
+        sum + i.currents[n]! * resistanceAt(i.resistancesPerMetre[n]!, i.temperatures[n]!) * length,
       0,
     ),
 });

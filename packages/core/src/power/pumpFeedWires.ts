@@ -30,7 +30,50 @@ const anyLug = { areaMin: 0.3e-6, areaMax: 70e-6, joint: 'lug' as const };
 type Ranged = { readonly wireAreaMin: number; readonly wireAreaMax: number };
 const range = (item: Ranged) => ({ areaMin: item.wireAreaMin, areaMax: item.wireAreaMax });
 
-/** The wires of one pump feed from battery to pump and ground, with its trigger circuit. */
+const studOf = (power: PowerDesign): WireEnd => ({
+  terminal: 'power stud',
+  placementId: power.studPlacementId,
+  ...anyLug,
+});
+
+const wireMaker =
+  (power: PowerDesign, feedId: string) =>
+  (
+    name: string,
+    group: WireGroup,
+    role: DerivedWire['role'],
+    from: WireEnd,
+    to: WireEnd,
+  ): DerivedWire => {
+    const id = `${from.terminal}~${to.terminal}`.replaceAll(' ', '-');
+    const decision = power.wireDecisions.find((d) => d.wireId === id);
+    return { id, name, group, role, feedId, from, to, decision };
+  };
+
+/** The wires every pump feed shares: battery to main fuse to stud. */
+export function mainWires(input: { power: PowerDesign; catalogue: Catalogue }): DerivedWire[] {
+  const { power, catalogue } = input;
+  const lug = 'lug' as const;
+  const battery = {
+    terminal: 'battery +',
+    placementId: power.batteryPlacementId,
+    ...range(lookUp(catalogue, 'battery', power.battery, 'power.battery')),
+    joint: lug,
+  };
+  const mainFuse = {
+    terminal: 'main fuse',
+    placementId: power.mainFusePlacementId,
+    ...range(lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse')),
+    joint: lug,
+  };
+  const wire = wireMaker(power, '');
+  return [
+    wire('Battery to main fuse', 'main', 'supply', battery, mainFuse),
+    wire('Main fuse to stud', 'main', 'supply', mainFuse, studOf(power)),
+  ];
+}
+
+/** The wires of one pump feed from the stud to pump and ground, with its trigger circuit. */
 export function pumpFeedWires(input: {
   power: PowerDesign;
   feed: PumpFeed;
@@ -39,25 +82,11 @@ export function pumpFeedWires(input: {
   catalogue: Catalogue;
 }): DerivedWire[] {
   const { power, feed, pump, catalogue } = input;
-  const battery = lookUp(catalogue, 'battery', power.battery, 'power.battery');
-  const mainFuse = lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse');
   const relay = lookUp(catalogue, 'relay', feed.relay, 'power.pumpFeeds.relay');
   const ecu = lookUp(catalogue, 'ecu', power.ecu, 'power.ecu');
   const connector = 'connector' as const;
   const ends = {
-    battery: {
-      terminal: 'battery +',
-      placementId: power.batteryPlacementId,
-      ...range(battery),
-      joint: 'lug' as const,
-    },
-    mainFuse: {
-      terminal: 'main fuse',
-      placementId: power.mainFusePlacementId,
-      ...range(mainFuse),
-      joint: 'lug' as const,
-    },
-    stud: { terminal: 'power stud', placementId: power.studPlacementId, ...anyLug },
+    stud: studOf(power),
     fuse: {
       terminal: `${feed.id} fuse`,
       placementId: feed.fusePlacementId,
@@ -105,25 +134,7 @@ export function pumpFeedWires(input: {
       joint: connector,
     },
   };
-  const wire = (
-    name: string,
-    group: WireGroup,
-    role: DerivedWire['role'],
-    from: WireEnd,
-    to: WireEnd,
-  ): DerivedWire => {
-    const id = `${from.terminal}~${to.terminal}`.replaceAll(' ', '-');
-    return {
-      id,
-      name,
-      group,
-      role,
-      feedId: feed.id,
-      from,
-      to,
-      decision: power.wireDecisions.find((d) => d.wireId === id),
-    };
-  };
+  const wire = wireMaker(power, feed.id);
   const coilFeed = feed.trigger === 'low-side' ? ends.keyed : ends.ecu;
   const coilSwitched =
     feed.trigger === 'low-side'
@@ -137,8 +148,6 @@ export function pumpFeedWires(input: {
       ]
     : [wire('Coil feed', 'trigger', supplyRole, coilFeed, ends.relay('86'))];
   return [
-    wire('Battery to main fuse', 'main', 'supply', ends.battery, ends.mainFuse),
-    wire('Main fuse to stud', 'main', 'supply', ends.mainFuse, ends.stud),
     wire('Stud to pump fuse', 'main', 'supply', ends.stud, ends.fuse),
     wire('Fuse to relay', 'pumpFeed', 'supply', ends.fuse, ends.relay('30')),
     wire('Relay to pump', 'pumpFeed', 'triggered', ends.relay('87'), ends.pumpPlus),

@@ -91,7 +91,21 @@ export const unitKinds = {
     unit('min', 60),
     unit('h', 3600),
   ],
+  duration: [unit('s', 1), unit('min', 60), unit('h', 3600)],
   velocity: [unit('m/s', 1), unit('ft/s', 0.3048)],
+  roadSpeed: [
+    unit('m/s', 1),
+    unit('km/h', 1 / 3.6, ['kmh', 'kph']),
+    unit('mph', 0.44704, ['mi/h']),
+  ],
+  distance: [unit('m', 1), unit('km', 1e3), unit('mi', 1609.344, ['miles'])],
+  volumePerDistance: [
+    unit('m³/m', 1),
+    unit('L/100 km', 1e-8, ['L/100km', 'l/100km']),
+    unit('US gal/100 mi', US_GALLON / 160934.4),
+  ],
+  specificHeat: [unit('J/kg·K', 1), unit('kJ/kg·K', 1e3)],
+  compliance: [unit('m³/Pa', 1)],
   density: [
     unit('kg/m³', 1, ['kg/m3']),
     unit('g/cc', 1000, ['g/cm³', 'g/cm3', 'kg/L']),

@@ -1,9 +1,12 @@
-import { type CaseName, caseNames, formatMeasure } from '@brookrain/core';
+import { type CaseName, architectureNotes, caseNames, formatMeasure } from '@brookrain/core';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useCircuit } from '../../build/useCircuit.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
+import { CircuitTabs } from '../../ui/CircuitTabs.tsx';
 import { Screen } from '../../ui/Screen.tsx';
+import { Tabs } from '../../ui/Tabs.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { CircuitDrawing } from './CircuitDrawing.tsx';
 import { ElementInspector } from './ElementInspector.tsx';
@@ -19,18 +22,20 @@ const shortLabel = (label: string): string =>
 
 /** The fuel run, solved as a network in the case that is looked at. */
 export function CircuitScreen() {
-  const { document: build, evaluation } = useBuild();
+  const { id, evaluation } = useBuild();
   const [units] = useUnits();
   const [shown, setShown] = useState<CaseName | 'pumpLost'>('peakPower');
-  const circuit = build.fuelCircuits[0]!;
-  const fluid = evaluation.fluids[0]!;
+  const { circuit, fluid, index: circuitIndex } = useCircuit();
   const firstTrouble = evaluation.findings
-    .find((f) => f.where.startsWith('circuit:'))
+    .find((f) => f.where.startsWith(`circuit:${circuit.id}/`))
     ?.where.split('/')[1];
   const [query] = useSearchParams();
   const asked = query.get('element');
   const [picked, setSelected] = useState<string>();
-  const selected = picked ?? asked ?? firstTrouble ?? 'feed';
+  // What was picked in the other circuit is not here.
+  const here = (id: string | null | undefined): boolean =>
+    circuit.elements.some((e) => e.id === id);
+  const selected = [picked, asked, firstTrouble].find(here);
   const index = Math.max(
     0,
     circuit.elements.findIndex((e) => e.id === selected),
@@ -50,26 +55,29 @@ export function CircuitScreen() {
           <ElementInspector
             key={element.id}
             element={element}
-            path={`fuelCircuits.0.elements.${index}`}
+            path={`fuelCircuits.${circuitIndex}.elements.${index}`}
+            select={setSelected}
           />
           <Cautions place="circuit" />
         </>
       }
     >
-      <div className="flex flex-wrap gap-1" role="radiogroup" aria-label="Case">
-        {shownCases.map((name) => (
-          <button
-            key={name}
-            type="button"
-            role="radio"
-            aria-checked={shown === name}
-            className={`min-h-7 border-b-[3px] px-2 ${shown === name ? 'border-moss font-medium' : 'border-transparent text-second hover:text-ink'}`}
-            onClick={() => setShown(name)}
-          >
-            {shortLabel(fluid.cases[name]?.point.label ?? '')}
-          </button>
-        ))}
+      <CircuitTabs />
+      <div className="mb-1 flex flex-wrap items-baseline gap-x-3">
+        <span className="font-medium">{architectureNotes[circuit.architecture].name}</span>
+        <Link className="underline" to={`/builds/${id}/layouts?circuit=${circuit.id}`}>
+          Other layouts, a second fuel
+        </Link>
       </div>
+      <Tabs
+        label="Case"
+        value={shown in fluid.cases ? shown : 'peakPower'}
+        choices={shownCases.map((name) => ({
+          value: name,
+          label: shortLabel(fluid.cases[name]?.point.label ?? ''),
+        }))}
+        onChoose={setShown}
+      />
       <p className="mt-1 text-[13px] text-second">
         {point.label}: {formatMeasure({ value: point.systemVoltage, kind: 'voltage' }, units)} at
         the battery, manifold{' '}
@@ -90,6 +98,7 @@ export function CircuitScreen() {
       )}
       <CircuitDrawing
         circuit={circuit}
+        fluid={fluid}
         solution={solved}
         selected={element.id}
         select={setSelected}

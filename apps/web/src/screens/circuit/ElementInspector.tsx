@@ -1,17 +1,18 @@
 import {
+  type BuildDocument,
   type CatalogueCategory,
   type CircuitElement,
   type ItemRef,
-  formatMeasure,
   newestOf,
+  pumpsOf,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
+import { type OpenCircuit, useCircuit } from '../../build/useCircuit.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
-import { Figure } from '../../ui/Figure.tsx';
 import { FigureRows, type NamedFigure } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
-import { QuantityField } from '../../ui/QuantityField.tsx';
-import { useUnits } from '../../ui/preferences.ts';
+import { BuilderActions } from './BuilderActions.tsx';
+import { ElementFields } from './ElementFields.tsx';
 
 const categories = {
   fitting: 'fitting',
@@ -20,11 +21,12 @@ const categories = {
   pump: 'pump',
   regulator: 'regulator',
   'filter-regulator': 'filter-regulator',
+  'dead-head-regulator': 'dead-head-regulator',
 } as const satisfies Partial<Record<CircuitElement['kind'], CatalogueCategory>>;
 
 function PartChoice({ element }: { element: Extract<CircuitElement, { item: ItemRef }> }) {
-  const { document: build, catalogue, edit } = useBuild();
-  const circuit = build.fuelCircuits[0]!;
+  const { catalogue, edit } = useBuild();
+  const { circuit } = useCircuit();
   const items = newestOf(catalogue, categories[element.kind]).filter(
     (item) =>
       item.id === element.item.id ||
@@ -54,30 +56,51 @@ function PartChoice({ element }: { element: Extract<CircuitElement, { item: Item
 }
 
 /** The figures that matter for a kind of element. */
-function figuresOfElement(element: CircuitElement): readonly NamedFigure[] {
-  const key = `circuit.${element.id}`;
+function figuresOfElement(
+  element: CircuitElement,
+  { suffix, elementKey }: Pick<OpenCircuit, 'suffix' | 'elementKey'>,
+  singleRow: boolean,
+  pumpNumber: number,
+): readonly NamedFigure[] {
+  const key = elementKey(element.id);
   switch (element.kind) {
-    case 'injectors':
+    case 'tank':
       return [
-        ['Rail pressure', 'rail.peak.pressure'],
-        ['Injector Δp', 'injector.peak.deltaP'],
-        ['Sag', 'injector.peak.sag'],
-        ['Duty', 'injector.peak.duty'],
+        ['Warms in an hour', `tank${suffix}.heatingPerHour`],
+        ['Range at cruise', `range${suffix}.distance`],
       ];
-    case 'pump':
+    case 'surge-tank':
       return [
-        ['Voltage', 'pump.peak.voltage'],
-        ['Current', 'pump.peak.current'],
-        ['Margin', 'pump.peak.margin'],
-        ['Inlet above boiling', `suction.peak.${element.id}.inletHead`],
+        ['Lasts at peak', `surge${suffix}.seconds`],
+        ['Lift pump gives', `surge${suffix}.liftRatio`],
       ];
+    case 'injectors': {
+      const row = singleRow ? '' : `.${element.rowId}`;
+      return [
+        ['Rail pressure', `rail${row || suffix}.peak.pressure`],
+        ['Injector Δp', `injector${row}.peak.deltaP`],
+        ['Sag', `injector${row}.peak.sag`],
+        ['Duty', `injector${row}.peak.duty`],
+        ['Prime, full line', `prime${suffix}.time`],
+      ];
+    }
+    case 'pump': {
+      const at = `case.peakPower.pump.${pumpNumber}`;
+      return [
+        ['Flow', `${at}.flow`],
+        ['Voltage', `${at}.voltage`],
+        ['Current', `${at}.current`],
+        ['In hand', `${at}.margin`],
+        ['Inlet above boiling', `suction.peak${suffix}.${element.id}.inletHead`],
+      ];
+    }
     case 'regulator':
     case 'filter-regulator':
       return [
         ...(element.kind === 'regulator' ? [] : [['Loss', `${key}.pressureDrop`] as const]),
-        ['Bypass at idle', 'return.idle.bypass'],
-        ['Reserve at idle', 'return.idle.reserve'],
-        ['Reserve on overrun', 'return.overrun.reserve'],
+        ['Bypass at idle', `return.idle${suffix}.bypass`],
+        ['Reserve at idle', `return.idle${suffix}.reserve`],
+        ['Reserve on overrun', `return.overrun${suffix}.reserve`],
       ];
     default:
       return [
@@ -88,14 +111,19 @@ function figuresOfElement(element: CircuitElement): readonly NamedFigure[] {
   }
 }
 
+/** Number of a pump over all circuits, as the figures count them. */
+const pumpNumberOf = (build: BuildDocument, elementId: string): number =>
+  1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((pump) => pump.id === elementId);
+
+type Props = { element: CircuitElement; path: string; select: (id: string) => void };
+
 /** What is known of the selected element, and what can be changed. */
-export function ElementInspector({ element, path }: { element: CircuitElement; path: string }) {
-  const { document: build, evaluation, results, edit, catalogue } = useBuild();
-  const [units] = useUnits();
+export function ElementInspector({ element, path, select }: Props) {
+  const { document: build, evaluation, edit, catalogue } = useBuild();
+  const open = useCircuit();
   const findings = evaluation.findings.filter((f) => f.where.endsWith(`/${element.id}`));
-  const key = `circuit.${element.id}`;
   const option = build.options.find((o) =>
-    o.alternatives.some((a) => a.values.some((v) => v.path.startsWith(path))),
+    o.alternatives.some((a) => a.values.some((v) => v.path.startsWith(`${path}.`))),
   );
   const chosen = option?.alternatives.find((a) => a.id === option.chosen);
   return (
@@ -103,85 +131,7 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
       <h2>{element.name}</h2>
       <div className="mt-2 space-y-1.5">
         {'item' in element && <PartChoice element={element} />}
-        {element.kind === 'tank' && (
-          <>
-            <QuantityField
-              label="Lowest fuel above outlet"
-              path={`${path}.fuelLevel`}
-              kind="length"
-              value={element.fuelLevel}
-              unit="mm"
-            />
-            <QuantityField
-              label="Pressure in the tank"
-              path={`${path}.pressure`}
-              kind="pressure"
-              value={element.pressure}
-              unit="kPa"
-            />
-          </>
-        )}
-        {element.kind === 'line' && (
-          <>
-            <QuantityField
-              label="Length, typed"
-              path={`${path}.length.typed`}
-              kind="length"
-              value={element.length.typed}
-              unit="m"
-              whenEmpty={formatMeasure(
-                { value: results.get(`${key}.mapLength`)?.value ?? 0, kind: 'length' },
-                units,
-              )}
-            />
-            <QuantityField
-              label="Length, measured"
-              path={`${path}.length.measured`}
-              kind="length"
-              value={element.length.measured}
-              unit="m"
-              whenEmpty="not yet"
-            />
-            <p className="text-[13px] text-second">
-              Used: <Figure of={`${key}.length`} />{' '}
-              {
-                { measured: 'as measured', typed: 'as typed', map: 'estimated from the map' }[
-                  evaluation.lengthSources[element.id] ?? 'map'
-                ]
-              }
-              .
-            </p>
-          </>
-        )}
-        {(element.kind === 'filter' || element.kind === 'filter-regulator') && (
-          <ChoiceField
-            label="State"
-            value={element.state}
-            choices={[
-              { value: 'clean', label: 'clean' },
-              { value: 'loaded', label: 'loaded' },
-            ]}
-            onChoose={(value) => edit({ name: 'set', path: `${path}.state`, value })}
-          />
-        )}
-        {element.kind === 'regulator' && (
-          <>
-            <QuantityField
-              label="Set pressure"
-              path={`${path}.setPressure`}
-              kind="pressure"
-              value={element.setPressure}
-              unit="kPa"
-            />
-            <QuantityField
-              label="Manifold reference"
-              path={`${path}.manifoldRatio`}
-              kind="ratio"
-              value={element.manifoldRatio}
-              unit=""
-            />
-          </>
-        )}
+        <ElementFields element={element} path={path} />
       </div>
       {element.kind === 'line' && element.fittings.length > 0 && (
         <ul className="mt-2 text-[13px]">
@@ -193,7 +143,16 @@ export function ElementInspector({ element, path }: { element: CircuitElement; p
           ))}
         </ul>
       )}
-      <FigureRows title="At peak, worst case" rows={figuresOfElement(element)} />
+      <FigureRows
+        title="At peak, worst case"
+        rows={figuresOfElement(
+          element,
+          open,
+          build.injectorRows.length === 1,
+          pumpNumberOf(build, element.id),
+        )}
+      />
+      <BuilderActions element={element} select={select} />
       {option && chosen && (
         <section className="rule mt-3 pt-2">
           <ChoiceField

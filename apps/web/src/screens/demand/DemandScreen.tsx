@@ -7,6 +7,7 @@ import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { DemandMapDrawing } from './DemandMapDrawing.tsx';
+import { FuelPanel } from './FuelPanel.tsx';
 
 /** Both schools drawn as bars to one scale. */
 function Schools() {
@@ -175,6 +176,7 @@ export function DemandScreen() {
       }
     >
       <DemandMapDrawing />
+      <FuelPanel />
     </Screen>
   );
 }

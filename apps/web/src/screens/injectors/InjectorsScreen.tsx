@@ -9,10 +9,13 @@ import { FindingList } from '../../ui/FindingNote.tsx';
 import { Supports } from '../../ui/Supports.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
+import { Tabs } from '../../ui/Tabs.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { Reasons, Verdict } from '../../ui/Verdict.tsx';
 import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
+import { MeasuredSet } from './MeasuredSet.tsx';
+import { RowSharing } from './RowSharing.tsx';
 
 const ROW = 46;
 const W = 760;
@@ -23,10 +26,17 @@ const right = 300;
 export function InjectorsScreen() {
   const { document: build, evaluation, edit } = useBuild();
   const [units] = useUnits();
-  const row = build.injectorRows[0]!;
+  const [rowId, setRow] = useState<string>();
+  const rowIndex = Math.max(
+    0,
+    build.injectorRows.findIndex((r) => r.id === rowId),
+  );
+  const row = build.injectorRows[rowIndex]!;
+  const path = `injectorRows.${rowIndex}`;
+  const key = build.injectorRows.length === 1 ? 'injector' : `injector.${row.id}`;
   const candidates = evaluation.injectorCandidates[row.id] ?? [];
-  const [picked, setPicked] = useState(row.item.id);
-  const selected = candidates.find((c) => c.item.id === picked) ?? candidates[0];
+  const [picked, setPicked] = useState<string>();
+  const selected = candidates.find((c) => c.item.id === (picked ?? row.item.id)) ?? candidates[0];
   const walk = walkKeys(
     candidates.map((c) => c.item.id),
     selected?.item.id ?? '',
@@ -66,8 +76,12 @@ export function InjectorsScreen() {
               value={selected.item.driver === 'saturated' ? 'high impedance' : 'peak and hold'}
             />
             <Line name="Highest duty on the map" value={share(selected.worstDuty)} />
-            <Line name="Pulse at idle" value={time(selected.idlePulse)} />
-            <Line name="of which meters fuel" value={time(selected.idleEffectivePulse)} />
+            {selected.idleEffectivePulse > 0 && (
+              <>
+                <Line name="Pulse at idle" value={time(selected.idlePulse)} />
+                <Line name="of which meters fuel" value={time(selected.idleEffectivePulse)} />
+              </>
+            )}
           </dl>
           <button
             type="button"
@@ -83,7 +97,7 @@ export function InjectorsScreen() {
           </button>
           <div className="rule mt-4 space-y-1.5 pt-3">
             <h2>{row.name}</h2>
-            <TextField label="Injectors" path="injectorRows.0.count" value={row.count} number />
+            <TextField label="Injectors" path={`${path}.count`} value={row.count} number />
             <ChoiceField
               label="Fires"
               value={String(row.shotsPerCycle)}
@@ -92,7 +106,7 @@ export function InjectorsScreen() {
                 { value: '2', label: 'in batches' },
               ]}
               onChoose={(value) =>
-                edit({ name: 'set', path: 'injectorRows.0.shotsPerCycle', value: Number(value) })
+                edit({ name: 'set', path: `${path}.shotsPerCycle`, value: Number(value) })
               }
             />
             <ChoiceField
@@ -125,10 +139,10 @@ export function InjectorsScreen() {
           <FigureRows
             title="Solved with the circuit"
             rows={[
-              ['Duty at peak', 'injector.peak.duty'],
-              ['Δp at peak', 'injector.peak.deltaP'],
-              ['Pulse at idle', 'injector.idle.pulse'],
-              ['Turn-down', 'injector.turnDown'],
+              ['Duty at peak', `${key}.peak.duty`],
+              ['Δp at peak', `${key}.peak.deltaP`],
+              ['Pulse at idle', `${key}.idle.pulse`],
+              ['Turn-down', `${key}.turnDown`],
             ]}
           />
           <div className="mt-3">
@@ -138,6 +152,19 @@ export function InjectorsScreen() {
         </>
       }
     >
+      {build.injectorRows.length > 1 && (
+        <div className="mb-2">
+          <Tabs
+            label="Injector row"
+            value={row.id}
+            choices={build.injectorRows.map((r) => ({ value: r.id, label: r.name }))}
+            onChoose={(next) => {
+              setRow(next);
+              setPicked(undefined);
+            }}
+          />
+        </div>
+      )}
       <svg
         viewBox={`0 0 ${W} ${height}`}
         className="w-full"
@@ -216,7 +243,7 @@ export function InjectorsScreen() {
                 {share(candidate.worstDuty)}
               </text>
               <text x={W - right + 14} y={y + 24} style={{ fontSize: 13 }}>
-                {time(candidate.idlePulse)}
+                {candidate.idleEffectivePulse > 0 ? time(candidate.idlePulse) : 'off'}
               </text>
               <text
                 x={W - right + 92}
@@ -253,6 +280,10 @@ export function InjectorsScreen() {
           fill="var(--signal)"
         >{`limit ${share(limit)}`}</text>
       </svg>
+      <div className="mt-4 grid grid-cols-2 gap-8 max-[900px]:grid-cols-1">
+        <RowSharing row={row} path={path} />
+        <MeasuredSet key={row.id} row={row} path={path} />
+      </div>
     </Screen>
   );
 }

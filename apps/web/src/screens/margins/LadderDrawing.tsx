@@ -52,7 +52,7 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
           const colour = below ? 'var(--signal)' : 'var(--ink)';
           const at = labelY[i]! + shift;
           return (
-            <g key={rung.check}>
+            <g key={rung.label}>
               <path
                 d={`M${AXIS - 16} ${y(rung.power!)}H${AXIS + 16}`}
                 stroke={colour}

@@ -6,7 +6,7 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
-import { LadderDrawing } from './LadderDrawing.tsx';
+import { VariantLadder } from './VariantLadder.tsx';
 import { UncertaintyPanel } from './UncertaintyPanel.tsx';
 
 const headings: Record<Severity, string> = { stop: 'Stops', warn: 'Warnings', note: 'Notes' };
@@ -28,7 +28,7 @@ export function MarginsScreen() {
     <Screen title="Margins" lead={lead}>
       <div className="grid grid-cols-[minmax(340px,460px)_1fr] gap-8 max-[900px]:grid-cols-1">
         <div>
-          <LadderDrawing ladder={ladder} marked={marked} />
+          <VariantLadder marked={marked} />
           <UncertaintyPanel />
         </div>
         <div>

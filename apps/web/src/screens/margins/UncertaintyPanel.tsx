@@ -1,7 +1,7 @@
 import { type Uncertainty, formatMeasure, uncertainInputs } from '@brookrain/core';
 import { useEffect, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
-import { cancelUncertainty, runUncertainty } from '../../evaluation/useEvaluation.ts';
+import { cancelRun, runUncertainty } from '../../evaluation/useEvaluation.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const DRAWS = 2000;
@@ -66,7 +66,7 @@ export function UncertaintyPanel() {
   // Another design: what was drawn for the one before is no answer any more.
   useEffect(() => {
     setState({ kind: 'idle' });
-    return () => void cancelUncertainty();
+    return () => void cancelRun();
   }, [build, catalogue]);
   const run = (): void => {
     setState({ kind: 'running', done: 0 });
@@ -100,7 +100,7 @@ export function UncertaintyPanel() {
           <span className="text-[13px] text-second">
             {state.done} of {DRAWS}
           </span>
-          <button type="button" className="act" onClick={() => void cancelUncertainty()}>
+          <button type="button" className="act" onClick={() => void cancelRun()}>
             Cancel
           </button>
         </div>

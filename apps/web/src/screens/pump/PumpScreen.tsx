@@ -1,12 +1,25 @@
-import { type PumpCandidate, type PumpElement, formatMeasure, refOf } from '@brookrain/core';
+import {
+  type PumpCandidate,
+  formatMeasure,
+  pumpDuties,
+  pumpSwapCommand,
+  pumpsOf,
+  pumpsTogether,
+  refOf,
+} from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useCircuit } from '../../build/useCircuit.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Supports } from '../../ui/Supports.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
+import { CircuitTabs } from '../../ui/CircuitTabs.tsx';
+import { Tabs } from '../../ui/Tabs.tsx';
+import { PumpControlFields } from '../circuit/PumpControlFields.tsx';
+import { ThickerWire } from './ThickerWire.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Reasons, Verdict } from '../../ui/Verdict.tsx';
 import { walkKeys } from '../../ui/walkKeys.ts';
@@ -29,7 +42,8 @@ type Drawing = {
 function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
   const { document: build, results } = useBuild();
   const [units] = useUnits();
-  const needed = results.get('pump.peak.flowNeeded')?.value ?? 0;
+  const { suffix } = useCircuit();
+  const needed = results.get(`pump.peak${suffix}.flowNeeded`)?.value ?? 0;
   const wished = needed * (1 + build.limits.pumpMargin.value);
   const most = Math.max(
     2.4 * needed,
@@ -150,13 +164,21 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
 export function PumpScreen() {
   const { document: build, evaluation, edit } = useBuild();
   const [units] = useUnits();
-  const circuit = build.fuelCircuits[0]!;
-  const index = circuit.elements.findIndex((e) => e.kind === 'pump');
-  const element = circuit.elements[index] as PumpElement;
+  const { circuit, index: circuitIndex, suffix } = useCircuit();
+  const pumps = pumpsOf(circuit);
+  const [pumpId, setPump] = useState<string>();
+  const { main } = pumpDuties(circuit);
+  const element = pumps.find((p) => p.id === pumpId) ?? main[0] ?? pumps[0]!;
+  const path = `fuelCircuits.${circuitIndex}.elements.${circuit.elements.indexOf(element)}`;
   const candidates = evaluation.pumpCandidates[element.id] ?? [];
-  const [picked, setPicked] = useState(element.item.id);
-  const selected = candidates.find((c) => c.item.id === picked) ?? candidates[0];
-  const findings = evaluation.findings.filter((f) => stageOf(f) === 'pump');
+  const [picked, setPicked] = useState<string>();
+  const selected =
+    candidates.find((c) => c.item.id === (picked ?? element.item.id)) ?? candidates[0];
+  const together = pumpsTogether(circuit, element.id).length;
+  const number = 1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((p) => p.id === element.id);
+  const findings = evaluation.findings.filter(
+    (f) => stageOf(f) === 'pump' && f.where.startsWith(`circuit:${circuit.id}/`),
+  );
   if (!selected) return null;
   return (
     <Screen
@@ -178,27 +200,32 @@ export function PumpScreen() {
             className="act act-main mt-3 w-full text-center"
             disabled={selected.item.id === element.item.id}
             onClick={() =>
-              edit({
-                name: 'choose-part',
-                circuitId: circuit.id,
-                elementId: element.id,
-                item: refOf(selected.item),
-              })
+              edit(
+                pumpSwapCommand({
+                  circuit,
+                  circuitIndex,
+                  elementId: element.id,
+                  item: refOf(selected.item),
+                }),
+              )
             }
           >
             {selected.item.id === element.item.id
               ? 'In this build'
-              : `Use ${selected.item.designation}`}
+              : `Use ${together > 1 ? `${together} × ` : ''}${selected.item.designation}`}
           </button>
           <FigureRows
             title="Solved at peak"
             rows={[
-              ['Delivers at rail pressure', 'pump.peak.flowAvailable'],
-              ['Engine needs', 'pump.peak.flowNeeded'],
-              ['Margin', 'pump.peak.margin'],
-              ['Voltage at the pump', 'pump.peak.voltage'],
-              ['Current', 'pump.peak.current'],
-              ['Above boiling at inlet', `suction.peak.${element.id}.inletHead`],
+              ['Delivers at rail pressure', `case.peakPower.pump.${number}.flowAvailable`],
+              ['Engine needs', `pump.peak${suffix}.flowNeeded`],
+              ['Margin', `case.peakPower.pump.${number}.margin`],
+              ['Voltage at the pump', `case.peakPower.pump.${number}.voltage`],
+              ['Current', `case.peakPower.pump.${number}.current`],
+              ['Above boiling at inlet', `suction.peak${suffix}.${element.id}.inletHead`],
+              ['Prime, full line', `prime${suffix}.time`],
+              ['Prime, empty line', `prime${suffix}.emptyTime`],
+              ['Tank warms in an hour', `tank${suffix}.heatingPerHour`],
             ]}
           />
           <div className="rule mt-4 space-y-1.5 pt-3">
@@ -209,17 +236,16 @@ export function PumpScreen() {
                 { value: 'external', label: 'external' },
                 { value: 'in-tank', label: 'in the tank' },
               ]}
-              onChoose={(value) =>
-                edit({ name: 'set', path: `fuelCircuits.0.elements.${index}.mounting`, value })
-              }
+              onChoose={(value) => edit({ name: 'set', path: `${path}.mounting`, value })}
             />
             <QuantityField
               label="Wear"
-              path={`fuelCircuits.0.elements.${index}.wear`}
+              path={`${path}.wear`}
               kind="ratio"
               value={element.wear}
               unit="%"
             />
+            <PumpControlFields element={element} path={path} />
             <QuantityField
               label="Wished margin"
               path="limits.pumpMargin"
@@ -253,6 +279,20 @@ export function PumpScreen() {
         </>
       }
     >
+      <CircuitTabs />
+      {pumps.length > 1 && (
+        <div className="mb-2">
+          <Tabs
+            label="Pump"
+            value={element.id}
+            choices={pumps.map((p) => ({ value: p.id, label: p.name }))}
+            onChoose={(id) => {
+              setPump(id);
+              setPicked(undefined);
+            }}
+          />
+        </div>
+      )}
       <PumpDrawing
         candidates={candidates}
         selected={selected}
@@ -264,6 +304,7 @@ export function PumpScreen() {
         {formatMeasure({ value: build.limits.voltageLow.value, kind: 'voltage' }, units)} at the
         battery. Pumps that cannot be mounted as planned stay in the list with their reason.
       </p>
+      <ThickerWire circuitId={circuit.id} elementId={element.id} />
     </Screen>
   );
 }

@@ -1,9 +1,10 @@
-import { formatMeasure, generalNotice } from '@brookrain/core';
+import { generalNotice } from '@brookrain/core';
 import { Download } from 'lucide-react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { GaugeReadings } from './GaugeReadings.tsx';
 import { ImportOver } from './ImportOver.tsx';
 
 /** What goes to the vehicle and to others: sheet, lists, file; and the way back in. */
@@ -38,8 +39,6 @@ export function TakeAwayScreen() {
       words: 'The whole build with the catalogue items it uses; comes back in exactly',
     },
   ];
-  const fluid = evaluation.fluids[0]!;
-  const rail = fluid.design.circuit.elements.find((e) => e.kind === 'injectors');
   return (
     <Screen
       title="Take away"
@@ -68,40 +67,13 @@ export function TakeAwayScreen() {
           </li>
         ))}
       </ul>
-      <section className="mt-6">
-        <h2>What the gauge on the rail should read</h2>
-        <table className="table-lined mt-1 w-full">
-          <thead>
-            <tr>
-              <th>Case</th>
-              <th>at the battery</th>
-              <th>manifold</th>
-              <th>rail gauge</th>
-            </tr>
-          </thead>
-          <tbody>
-            {Object.values(fluid.cases).map(({ point, solution }) => (
-              <tr key={point.name}>
-                <td>{point.label}</td>
-                <td className="text-second">
-                  {formatMeasure({ value: point.systemVoltage, kind: 'voltage' }, units)}
-                </td>
-                <td className="text-second">
-                  {formatMeasure({ value: point.manifoldGauge, kind: 'pressure' }, units)}
-                </td>
-                <td className="font-medium">
-                  {solution.state === 'converged' && rail
-                    ? formatMeasure(
-                        { value: solution.elements[rail.id]!.inletPressure, kind: 'pressure' },
-                        units,
-                      )
-                    : 'not solved'}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </section>
+      {evaluation.fluids.map((fluid) => (
+        <GaugeReadings
+          key={fluid.design.circuit.id}
+          fluid={fluid}
+          named={evaluation.fluids.length > 1}
+        />
+      ))}
       <div className="mt-6">
         <ImportOver />
       </div>

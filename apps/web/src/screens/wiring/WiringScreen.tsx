@@ -2,8 +2,10 @@ import {
   type SizedGroup,
   type SizedWire,
   formatMeasure,
+  groupsOf,
   lookUp,
   newestOf,
+  pumpsOf,
   refOf,
 } from '@brookrain/core';
 import { useState } from 'react';
@@ -14,6 +16,7 @@ import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
+import { Tabs } from '../../ui/Tabs.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { WireLengthField } from './WireLengthField.tsx';
 import { WiringDrawing } from './WiringDrawing.tsx';
@@ -98,7 +101,12 @@ function Sizes({ group, chosen }: { group: SizedGroup; chosen: string }) {
 /** The pump's electrical circuit: fuse and wire by all criteria, trigger, voltage left over. */
 export function WiringScreen() {
   const { document: build, catalogue, evaluation, edit } = useBuild();
-  const feed = evaluation.feeds[0];
+  const [feedId, setFeed] = useState<string>();
+  const feedIndex = Math.max(
+    0,
+    evaluation.feeds.findIndex((f) => f.feed.id === feedId),
+  );
+  const feed = evaluation.feeds[feedIndex];
   const [picked, setPicked] = useState('');
   if (!feed)
     return (
@@ -106,12 +114,17 @@ export function WiringScreen() {
         {null}
       </Screen>
     );
-  const groups = [feed.main, feed.pumpGroup, feed.trigger];
+  const groups = groupsOf(feed);
+  const suffix = feedIndex === 0 ? '' : `.${feed.feed.id}`;
+  const number =
+    1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((p) => p.id === feed.feed.elementId);
   const wires = groups.flatMap((g) => g.wires);
   const selected = wires.find((w) => w.wire.id === picked) ?? feed.pumpGroup.wires[1] ?? wires[0]!;
   const group = groups.find((g) => g.wires.includes(selected))!;
   const findings = evaluation.findings.filter((f) => f.where.startsWith('wiring'));
   const troubled = new Map(findings.map((f) => [f.where.slice('wiring:'.length), f.severity]));
+  const pumpName = (elementId: string): string =>
+    build.fuelCircuits.flatMap(pumpsOf).find((p) => p.id === elementId)?.name ?? elementId;
   const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
   const sizes = newestOf(catalogue, 'wire');
   const blades = newestOf(catalogue, 'fuse').filter((f) => f.style === 'blade');
@@ -186,7 +199,9 @@ export function WiringScreen() {
                 { value: 'low-side', label: 'low side' },
                 { value: 'high-side', label: 'high side' },
               ]}
-              onChoose={(value) => edit({ name: 'set', path: 'power.pumpFeeds.0.trigger', value })}
+              onChoose={(value) =>
+                edit({ name: 'set', path: `power.pumpFeeds.${feedIndex}.trigger`, value })
+              }
             />
             <ChoiceField
               label="Inertia switch"
@@ -198,7 +213,7 @@ export function WiringScreen() {
               onChoose={(value) =>
                 edit({
                   name: 'set',
-                  path: 'power.pumpFeeds.0.inertiaSwitch',
+                  path: `power.pumpFeeds.${feedIndex}.inertiaSwitch`,
                   value: value === 'yes',
                 })
               }
@@ -222,17 +237,31 @@ export function WiringScreen() {
           </div>
           <FigureRows
             rows={[
-              ['Drop in the pump feed', 'wire.pumpFeed.drop'],
-              ['Battery to pump and back', 'wire.pumpFeed.seriesResistance'],
-              ['Voltage at the pump, peak', 'pump.peak.voltage'],
-              ['Pump flow that results', 'pump.peak.flowAvailable'],
-              ['Relay coil', 'relay.pumpFeed.coilCurrent'],
+              ['Drop in the pump feed', `wire.pumpFeed${suffix}.drop`],
+              ['Battery to pump and back', `wire.pumpFeed${suffix}.seriesResistance`],
+              ['Voltage at the pump, peak', `case.peakPower.pump.${number}.voltage`],
+              ['Pump flow that results', `case.peakPower.pump.${number}.flowAvailable`],
+              ['Relay coil', `relay.pumpFeed${suffix}.coilCurrent`],
             ]}
           />
           <Cautions place="wiring" />
         </>
       }
     >
+      {evaluation.feeds.length > 1 && (
+        <Tabs
+          label="Pump feed"
+          value={feed.feed.id}
+          choices={evaluation.feeds.map((f) => ({
+            value: f.feed.id,
+            label: pumpName(f.feed.elementId),
+          }))}
+          onChoose={(next) => {
+            setFeed(next);
+            setPicked('');
+          }}
+        />
+      )}
       <WiringDrawing
         feed={feed}
         wires={wires}

@@ -8,7 +8,7 @@ export interface ReturnAfterRailParts {
   readonly name: string;
   readonly fuelId: string;
   readonly rowId: string;
-  readonly tank: Pick<TankElement, 'name' | 'pressure' | 'fuelLevel'>;
+  readonly tank: Pick<TankElement, 'name' | 'pressure' | 'fuelLevel' | 'usableVolume'>;
   readonly outlet: ItemRef;
   readonly coarseFilter: ItemRef;
   readonly pump: ItemRef;
@@ -94,6 +94,7 @@ export function returnAfterRail(parts: ReturnAfterRailParts): FuelCircuit {
         item: parts.pump,
         mounting: parts.mounting,
         wear: parts.wear,
+        control: null,
       },
       lineOf(
         {

@@ -8,7 +8,7 @@ export interface ReturnAtTankParts {
   readonly name: string;
   readonly fuelId: string;
   readonly rowId: string;
-  readonly tank: Pick<TankElement, 'name' | 'pressure' | 'fuelLevel'>;
+  readonly tank: Pick<TankElement, 'name' | 'pressure' | 'fuelLevel' | 'usableVolume'>;
   readonly strainer: ItemRef;
   readonly pump: ItemRef;
   readonly wear: Quantity;
@@ -61,6 +61,7 @@ export function returnAtTank(parts: ReturnAtTankParts): FuelCircuit {
         item: parts.pump,
         mounting: 'in-tank',
         wear: parts.wear,
+        control: null,
       },
       lineOf(
         {

@@ -1,4 +1,4 @@
-import { lookUp } from '../../build/index.ts';
+import { lookUp, pumpDuties } from '../../build/index.ts';
 import { revolutionsPerCycle } from '../../demand/index.ts';
 import {
   type SolvedCircuit,
@@ -16,7 +16,8 @@ import { type Result, derive, given } from '../../results/index.ts';
 import { deliverable } from '../deliverable.ts';
 import type { FluidResult, SolvedCase } from '../fluidStage.ts';
 import { lowestRunPressure } from '../lowestRunPressure.ts';
-import { injectorsOf, rowMassFlow } from '../solvePoint.ts';
+import { circuitMassFlow, injectorsOf, lowestRail } from '../solvePoint.ts';
+import { rowMassFlow } from '../rowShare.ts';
 import type { FigureContext } from './figureContext.ts';
 import { nodePressure } from './nodePressure.ts';
 import { pumpCurrent } from './pumpCurrent.ts';
@@ -50,7 +51,7 @@ function railAndRowResults(context: CaseContext, firstRail: number): Result[] {
     return pressure ? [pressure] : [];
   });
   const rows = circuit.rows.flatMap((row): Result[] => {
-    const element = injectorsOf(circuit, row);
+    const element = lowestRail(injectorsOf(circuit, row), solution);
     const rail = pressures[rails.findIndex((r) => r === element)];
     if (!rail) return [];
     const key = `${prefix}.injector.${row.row.id}`;
@@ -89,8 +90,9 @@ function casePumpResults(context: CaseContext, firstPump: number): Result[] {
   const { circuit, design, at, solution, prefix, from, words } = context;
   const density = given(circuit.fuel.hot.density, 'result:fuel.hot.density');
   const pumps = circuit.circuit.elements.filter((e) => e.kind === 'pump');
-  const engine = circuit.rows.reduce((sum, row) => sum + rowMassFlow(row, at.point), 0);
+  const engine = circuitMassFlow(circuit, at.point);
   const held = engine > 0 ? deliverable(design, circuit, at.point) : undefined;
+  const { lift } = pumpDuties(circuit.circuit);
   return pumps.flatMap((element, i): Result[] => {
     const state = solution.pumps[element.id]!;
     const key = `${prefix}.pump.${firstPump + i}`;
@@ -126,13 +128,15 @@ function casePumpResults(context: CaseContext, firstPump: number): Result[] {
       }),
     ];
     if (!held) return results;
+    const lifts = lift.includes(element);
+    const own = solution.elements[element.id]!.massFlow;
     const available = derive({
       key: `${key}.flowAvailable`,
       label: `${name}flow available to its circuit, ${words}`,
       formula: availableFlow,
       inputs: {
-        engine: given(held.engineMassFlow, from),
-        spare: given(held.spareMassFlow, from),
+        engine: given(lifts ? own : held.engineMassFlow, from),
+        spare: given(lifts ? 0 : held.spareMassFlow, from),
         density,
       },
     });

@@ -1,3 +1,4 @@
+import { isThrough } from '../../build/index.ts';
 import {
   GRAVITY,
   type SolvedCircuit,
@@ -18,7 +19,7 @@ export function elementResults(context: FigureContext, solution: SolvedCircuit):
   const density = given(fluid.density, 'result:fuel.hot.density');
   const viscosity = given(fluid.viscosity, 'result:fuel.hot.viscosity');
   return circuit.circuit.elements.flatMap((element): Result[] => {
-    if (element.kind === 'tank' || element.kind === 'injectors') return [];
+    if (!isThrough(element)) return [];
     const key = elementKey(context.circuitIndex, circuit.circuit, element.id);
     const state = solution.elements[element.id]!;
     const massFlow = given(state.massFlow, SOLVED);

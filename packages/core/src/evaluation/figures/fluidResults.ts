@@ -7,6 +7,7 @@ import { pumpResults } from './pumpResults.ts';
 import { rowResults } from './rowResults.ts';
 import { edgeResults } from './edgeResults.ts';
 import { type CaseNumbering, caseResults } from './caseResults.ts';
+import { storageResults } from './storageResults.ts';
 import { gaugeResults } from './gaugeResults.ts';
 
 /** Every figure of one solved circuit, with its working. */
@@ -33,6 +34,7 @@ export function fluidResults(
     ...circuit.rows.flatMap((row) => rowResults(context, result, row, single)),
     ...edgeResults(context, result, peak),
     ...gaugeResults(context, result),
+    ...storageResults(context, result),
     ...cases,
   ];
 }

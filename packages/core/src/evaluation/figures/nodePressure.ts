@@ -1,6 +1,6 @@
 import { GRAVITY, type SolvedCircuit, pressureSum } from '../../hydraulics/index.ts';
 import { type Result, derive, given } from '../../results/index.ts';
-import { pathBetween } from '../runPath.ts';
+import { pathBetween } from '../../build/index.ts';
 import type { FigureContext } from './figureContext.ts';
 
 /** Gauge pressure at a node, followed along the run from the tank so that its working adds up. */
@@ -18,8 +18,8 @@ export function nodePressure(
   if (path.length === 0) return undefined;
   const fluid = context.circuit.fuel.hot;
   const heights = context.circuit.heights;
-  const pumps = path.filter((e) => e.kind === 'pump');
-  const rest = path.filter((e) => e.kind !== 'pump');
+  const pumps = path.filter((step) => step.element.kind === 'pump');
+  const rest = path.filter((step) => step.element.kind !== 'pump');
   return derive({
     key,
     label,

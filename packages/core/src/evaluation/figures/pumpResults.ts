@@ -7,7 +7,7 @@ import {
 } from '../../hydraulics/index.ts';
 import { type Result, derive, given } from '../../results/index.ts';
 import type { FluidResult } from '../fluidStage.ts';
-import { rowMassFlow } from '../solvePoint.ts';
+import { rowMassFlow } from '../rowShare.ts';
 import { type FigureContext, SOLVED } from './figureContext.ts';
 import { pumpCurrent } from './pumpCurrent.ts';
 

@@ -12,7 +12,8 @@ import { revolutionsPerCycle } from '../../demand/index.ts';
 import { type Result, derive, given } from '../../results/index.ts';
 import type { RowDesign } from '../design.ts';
 import type { FluidResult, SolvedCase } from '../fluidStage.ts';
-import { assumedDifference, rowMassFlow, injectorsOf } from '../solvePoint.ts';
+import { assumedDifference, injectorsOf, lowestRail } from '../solvePoint.ts';
+import { rowMassFlow } from '../rowShare.ts';
 import type { FigureContext } from './figureContext.ts';
 import { nodePressure } from './nodePressure.ts';
 
@@ -32,7 +33,7 @@ export function rowResults(
   const at = (solved: SolvedCase, prefix: string, words: string) => {
     if (solved.solution.state === 'failed') return undefined;
     const point = solved.point;
-    const element = injectorsOf(circuit, row);
+    const element = lowestRail(injectorsOf(circuit, row), solved.solution);
     const rail =
       element &&
       nodePressure(
@@ -98,7 +99,8 @@ export function rowResults(
     return { rail, difference, flow, period, pulse, dead, point };
   };
   const peak = at(result.cases.peakPower, 'peak', 'peak');
-  const idle = at(result.cases.hotIdle, 'idle', 'hot idle');
+  const works = rowMassFlow(row, result.cases.hotIdle.point) > 0;
+  const idle = works ? at(result.cases.hotIdle, 'idle', 'hot idle') : undefined;
   const results: Result[] = [];
   if (peak) {
     results.push(

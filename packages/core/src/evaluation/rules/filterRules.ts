@@ -1,6 +1,5 @@
-import { lookUp, newestOf, refOf } from '../../build/index.ts';
+import { beforePump, lookUp, newestOf, refOf } from '../../build/index.ts';
 import type { BuildFinding, BuildRule } from '../checked.ts';
-import { pathBetween } from '../runPath.ts';
 import { onSolved, where } from './onCircuits.ts';
 
 const FILTER_CLEAN_DROP = 35e3;
@@ -34,12 +33,7 @@ export const filters: BuildRule = {
           cures: [{ text: 'Choose a filter with more area' }],
         });
       }
-      const feedsPump = circuit.elements.some(
-        (pump) =>
-          pump.kind === 'pump' &&
-          pathBetween(circuit, element.to, pump.from).length + (element.to === pump.from ? 1 : 0) >
-            0,
-      );
+      const feedsPump = beforePump(circuit, element.to);
       if (feedsPump && item.fineness < 40e-6) {
         findings.push({
           id: `filter.before-pump:${element.id}`,

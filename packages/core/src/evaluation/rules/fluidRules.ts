@@ -2,10 +2,20 @@ import { unsolved } from './circuitUnsolved.ts';
 import { feedVelocity } from './feedVelocity.ts';
 import { filters } from './filterRules.ts';
 import { outsideData, pumpMargin, pumpMounting } from './pumpRules.ts';
+import { prime } from './primeRule.ts';
+import {
+  changeOver,
+  controllerFeed,
+  hysteresis,
+  onePumpLost,
+  tankHeating,
+} from './pumpSystemRules.ts';
+import { railBalance } from './railBalance.ts';
 import { sag } from './railSag.ts';
 import { hoseRating } from './ratingRules.ts';
 import { regulatorRange } from './regulatorRange.ts';
 import { returnRule } from './returnRules.ts';
+import { liftDuty, surgeLift, surgeVolume } from './surgeRules.ts';
 import { suctionHead, suctionVelocity } from './suctionRules.ts';
 import { vapourAtRest, vapourInRun } from './vapourRules.ts';
 
@@ -26,4 +36,14 @@ export const fluidRules = [
   regulatorRange,
   filters,
   hoseRating,
+  railBalance,
+  prime,
+  surgeLift,
+  surgeVolume,
+  liftDuty,
+  onePumpLost,
+  changeOver,
+  hysteresis,
+  tankHeating,
+  controllerFeed,
 ];

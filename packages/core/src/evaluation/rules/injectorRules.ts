@@ -3,6 +3,7 @@ import { refOf } from '../../build/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
 import type { RowDesign } from '../design.ts';
+import { rowMassFlow } from '../rowShare.ts';
 
 const rowsOf = (checked: Checked) =>
   checked.fluids.flatMap((fluid) =>
@@ -67,7 +68,8 @@ const idlePulse: BuildRule = {
   id: 'injector.idle-pulse',
   source: 'smallest repeatable pulse: data sheet, default 0.4 ms effective and 1.3 ms total',
   check: (checked) =>
-    rowsOf(checked).flatMap(({ row, key }): BuildFinding[] => {
+    rowsOf(checked).flatMap(({ row, key, fluid }): BuildFinding[] => {
+      if (rowMassFlow(row, fluid.cases.hotIdle.point) === 0) return [];
       const pulse = checked.results.get(`${key}.idle.pulse`);
       const effective = checked.results.get(`${key}.idle.effectivePulse`);
       if (!pulse || !effective) return [];

@@ -67,8 +67,10 @@ const MAIN_FUSE_DISTANCE = 0.18;
 const mainFuse: BuildRule = {
   id: 'main-fuse',
   source: 'battery positive fused within 180 mm of cable; main fuse above the load',
-  check: onFeeds((checked, feed) => {
+  check: (checked) => {
     const findings: BuildFinding[] = [];
+    const feed = checked.feeds[0];
+    if (!feed) return findings;
     const first = feed.main.wires[0]!;
     if (first.task.length > MAIN_FUSE_DISTANCE + 1e-9) {
       findings.push({
@@ -129,7 +131,7 @@ const mainFuse: BuildRule = {
       });
     }
     return findings;
-  }),
+  },
 };
 
 const trigger: BuildRule = {
@@ -159,21 +161,23 @@ const trigger: BuildRule = {
         ],
       });
     }
-    if (feed.coilCurrent > ecu.pumpPinCurrent) {
+    // one pin switches the coils of every feed
+    const coils = checked.feeds.reduce((sum, f) => sum + f.coilCurrent, 0);
+    if (index === 0 && coils > ecu.pumpPinCurrent) {
       findings.push({
         id: `pump.trigger-current:${feed.feed.id}`,
         rule: 'pump.trigger',
         severity: 'stop',
         where: `wiring:${feed.feed.id}/relay`,
-        title: 'Relay coil draws more than the ECU pin carries',
-        because: 'the coil takes {coil}, the pin carries {pin}',
+        title: 'Relay coils draw more than the ECU pin carries',
+        because: 'the coils on it take {coil}, the pin carries {pin}',
         numbers: {
-          coil: { value: feed.coilCurrent, kind: 'current' },
+          coil: { value: coils, kind: 'current' },
           pin: { value: ecu.pumpPinCurrent, kind: 'current' },
         },
-        measured: { value: feed.coilCurrent, kind: 'current' },
+        measured: { value: coils, kind: 'current' },
         limit: { value: ecu.pumpPinCurrent, kind: 'current' },
-        cures: [{ text: 'Use a relay with a weaker coil' }],
+        cures: [{ text: 'Use a relay with a weaker coil, or a helper relay for several' }],
       });
     }
     const relay = lookUp(checked.catalogue, 'relay', feed.feed.relay, feed.feed.id);

@@ -1,4 +1,4 @@
-import { lookUp } from '../../build/index.ts';
+import { lookUp, pumpDuties } from '../../build/index.ts';
 import type { BuildFinding, BuildRule } from '../checked.ts';
 import { where } from './onCircuits.ts';
 import { pumpCures } from './pumpCures.ts';
@@ -12,7 +12,7 @@ export const pumpMargin: BuildRule = {
       const wish = checked.document.limits.pumpMargin.value;
       if (!flow || (flow.margin >= wish && flow.margin <= 1)) return [];
       const short = flow.margin < wish;
-      const element = fluid.design.circuit.elements.find((e) => e.kind === 'pump');
+      const element = pumpDuties(fluid.design.circuit).main[0];
       return [
         {
           id: `pump.margin:${fluid.design.circuit.id}`,
@@ -83,21 +83,25 @@ export const outsideData: BuildRule = {
     checked.fluids.flatMap((fluid) =>
       Object.values(fluid.cases).flatMap(({ point, solution }): BuildFinding[] => {
         if (solution.state === 'failed') return [];
-        return Object.values(solution.pumps)
-          .filter((pump) => pump.outsideData)
-          .map((pump) => ({
-            id: `pump.outside-data:${pump.elementId}/${point.name}`,
-            rule: 'pump.outside-data',
-            severity: 'note' as const,
-            where: where(fluid, pump.elementId),
-            title: `${point.label}: pump runs outside its data sheet`,
-            because: 'at {flow} and {voltage} there is no data; the figures are drawn on straight',
-            numbers: {
-              flow: { value: pump.flow, kind: 'volumeFlow' as const },
-              voltage: { value: pump.voltage, kind: 'voltage' as const },
-            },
-            cures: [{ text: 'Add data-sheet points for this voltage and flow' }],
-          }));
+        return (
+          Object.values(solution.pumps)
+            // a pump that stands still has no point on its curve
+            .filter((pump) => pump.outsideData && pump.voltage > 0)
+            .map((pump) => ({
+              id: `pump.outside-data:${pump.elementId}/${point.name}`,
+              rule: 'pump.outside-data',
+              severity: 'note' as const,
+              where: where(fluid, pump.elementId),
+              title: `${point.label}: pump runs outside its data sheet`,
+              because:
+                'at {flow} and {voltage} there is no data; the figures are drawn on straight',
+              numbers: {
+                flow: { value: pump.flow, kind: 'volumeFlow' as const },
+                voltage: { value: pump.voltage, kind: 'voltage' as const },
+              },
+              cures: [{ text: 'Add data-sheet points for this voltage and flow' }],
+            }))
+        );
       }),
     ),
 };

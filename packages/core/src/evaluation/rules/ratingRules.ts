@@ -1,8 +1,7 @@
-import { lookUp, newestOf, refOf } from '../../build/index.ts';
+import { beforePump, lookUp, newestOf, refOf } from '../../build/index.ts';
 import { deadHeadPressure } from '../../pumps/index.ts';
 import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
 import type { FluidResult } from '../fluidStage.ts';
-import { pathBetween } from '../runPath.ts';
 import { where } from './onCircuits.ts';
 
 export const hoseRating: BuildRule = {
@@ -18,22 +17,14 @@ export const hoseRating: BuildRule = {
       );
       const ethanol = fuel.fuel.kind === 'methanol' ? 1 : fuel.fuel.ethanol.value;
       return circuit.elements.flatMap((element): BuildFinding[] => {
-        if (element.kind === 'tank' || element.kind === 'injectors') return [];
+        if (!('item' in element)) return [];
         const item = checked.catalogue.items.find(
           (i) => i.id === element.item.id && i.revision === element.item.revision,
         );
         if (!item || !('pressureRating' in item)) return [];
         const suction = element.kind === 'line' && element.role === 'suction';
-        const beforePump = pumps.some(
-          (p) => p !== element && pathBetween(circuit, element.to, p.from).length > 0,
-        );
         const findings: BuildFinding[] = [];
-        if (
-          !suction &&
-          !beforePump &&
-          !pumps.some((p) => p.from === ('to' in element ? element.to : '')) &&
-          highest > item.pressureRating
-        ) {
+        if (!suction && !beforePump(circuit, element.to) && highest > item.pressureRating) {
           findings.push({
             id: `rating.pressure:${element.id}`,
             rule: 'hose.rating',

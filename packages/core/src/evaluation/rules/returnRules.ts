@@ -1,9 +1,11 @@
 import type { BuildCommand, LineElement } from '../../build/index.ts';
 import { lookUp } from '../../build/index.ts';
-import type { SolvedCircuit } from '../../hydraulics/index.ts';
+import type { RegulatorUnit, SolvedCircuit } from '../../hydraulics/index.ts';
 import { heldPressure, wideOpenLoss } from '../../hydraulics/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { BuildRule } from '../checked.ts';
+import type { CircuitDesign } from '../design.ts';
+import type { RunningPoint } from '../runningPoint.ts';
 import { regulatorOf } from '../solvePoint.ts';
 import { onSolved, where } from './onCircuits.ts';
 import { largerHoseCure } from './swapCure.ts';
@@ -16,22 +18,30 @@ const returnCures = (larger: readonly Cure<BuildCommand>[]): readonly Cure<Build
     ? larger
     : [{ text: 'Use a regulator with a larger opening, or a pump that delivers less' }];
 
+/** Pressure Pa a regulator has in hand before the return pushes its inlet up; negative: creep. */
+export function returnReserve(
+  circuit: CircuitDesign,
+  regulator: RegulatorUnit,
+  point: RunningPoint,
+  solution: SolvedCircuit,
+): number {
+  const state = solution.elements[regulator.branchId]!;
+  const { density } = circuit.fuel.hot;
+  return (
+    heldPressure(regulator, point.manifoldGauge) -
+    RESERVE -
+    (state.outletPressure + wideOpenLoss(regulator.item, state.massFlow / density, density))
+  );
+}
+
 export const returnRule = (name: 'hotIdle' | 'overrun'): BuildRule => ({
   id: `return.${name}`,
   source: 'p_out + wide-open loss ≤ set + ratio · p_man − 35 kPa at idle and overrun',
   check: onSolved(name, (checked, fluid, at, solution) => {
     const regulator = regulatorOf(fluid.design, checked.catalogue);
     if (!regulator) return [];
-    const density = fluid.design.fuel.hot.density;
     const held = heldPressure(regulator, at.point.manifoldGauge);
-    const reserveIn = (s: SolvedCircuit) => {
-      const state = s.elements[regulator.branchId]!;
-      return (
-        held -
-        RESERVE -
-        (state.outletPressure + wideOpenLoss(regulator.item, state.massFlow / density, density))
-      );
-    };
+    const reserveIn = (s: SolvedCircuit) => returnReserve(fluid.design, regulator, at.point, s);
     const reserve = reserveIn(solution);
     if (reserve >= 0) return [];
     const railPressure = solution.elements[regulator.branchId]!.inletPressure;

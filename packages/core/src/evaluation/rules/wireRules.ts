@@ -1,5 +1,5 @@
 import type { BuildCommand } from '../../build/index.ts';
-import type { Criterion, SizedWire } from '../../power/index.ts';
+import { type Criterion, type SizedPumpFeed, type SizedWire, groupsOf } from '../../power/index.ts';
 import type { Cure, Severity } from '../../results/index.ts';
 import type { BuildFinding, BuildRule } from '../checked.ts';
 
@@ -63,41 +63,49 @@ function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
   };
 }
 
+/** Groups of all feeds; a wire that several share is judged in the first. */
+function distinctGroups(feeds: readonly SizedPumpFeed[]) {
+  const seen = new Set<string>();
+  return feeds.flatMap(groupsOf).map((group) => {
+    const wires = group.wires.filter((w) => !seen.has(w.wire.id));
+    wires.forEach((w) => seen.add(w.wire.id));
+    return { ...group, wires };
+  });
+}
+
 /** Each wire against the five criteria. */
 export const wires: BuildRule = {
   id: 'wire.size',
   source: 'the five criteria of wire size',
   check: (checked) =>
-    checked.feeds.flatMap((feed) =>
-      [feed.main, feed.pumpGroup, feed.trigger].flatMap((group) =>
-        group.wires.flatMap((sized, index) =>
-          sized.criteria
-            .filter((c) => c.verdict !== 'passes')
-            // the drop belongs to the whole group: say it once
-            .filter((c) => c.name !== 'voltage drop' || index === 0)
-            .map((c) => {
-              const finding = wireFinding(sized, c);
-              if (c.name !== 'voltage drop') return finding;
-              const byHand = group.wires.filter((w) => w.chosenByHand);
-              return {
-                ...finding,
-                cures: byHand.length
-                  ? [
-                      {
-                        text: 'Let the rules size these wires',
-                        command: {
-                          name: 'set' as const,
-                          path: 'power.wireDecisions',
-                          value: checked.document.power.wireDecisions.map((d) =>
-                            byHand.some((w) => w.wire.id === d.wireId) ? { ...d, size: null } : d,
-                          ),
-                        },
+    distinctGroups(checked.feeds).flatMap((group) =>
+      group.wires.flatMap((sized, index) =>
+        sized.criteria
+          .filter((c) => c.verdict !== 'passes')
+          // the drop belongs to the whole group: say it once
+          .filter((c) => c.name !== 'voltage drop' || index === 0)
+          .map((c) => {
+            const finding = wireFinding(sized, c);
+            if (c.name !== 'voltage drop') return finding;
+            const byHand = group.wires.filter((w) => w.chosenByHand);
+            return {
+              ...finding,
+              cures: byHand.length
+                ? [
+                    {
+                      text: 'Let the rules size these wires',
+                      command: {
+                        name: 'set' as const,
+                        path: 'power.wireDecisions',
+                        value: checked.document.power.wireDecisions.map((d) =>
+                          byHand.some((w) => w.wire.id === d.wireId) ? { ...d, size: null } : d,
+                        ),
                       },
-                    ]
-                  : finding.cures,
-              };
-            }),
-        ),
+                    },
+                  ]
+                : finding.cures,
+            };
+          }),
       ),
     ),
 };

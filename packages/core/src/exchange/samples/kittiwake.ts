@@ -1,16 +1,127 @@
-import { type BuildDocument, returnAfterRail } from '../../build/index.ts';
+import {
+  type BuildDocument,
+  type FuelCircuit,
+  type PumpFeed,
+  returnAfterRail,
+  twinPumps,
+  withPrefix,
+} from '../../build/index.ts';
 import { byMap, ends, place, points, q, ref, typed } from './shorthand.ts';
 
+const typedPart = { pressure: q(0, 'pressure', 'kPa'), fuelLevel: q(60, 'length', 'mm') };
+
+const lines = {
+  suction: { item: ref('HBP-16'), length: typed(0.3), fittings: ends({ 'E16-0': 2 }) },
+  pumpInlet: { item: ref('HBP-12'), length: typed(0.25), fittings: ends({ 'E12-0': 2 }) },
+  pumpOutlet: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 2 }) },
+  pumpHose: { item: ref('HBP-8'), length: typed(0.25), fittings: [] },
+  feed: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
+  branch: { item: ref('HBP-8'), length: typed(0.3), fittings: ends({ 'E8-0': 1, 'E8-45': 1 }) },
+  rail: { item: ref('TSS-8'), length: typed(0.42), fittings: [] },
+  back: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
+};
+
+/** What both circuits are made of. */
+const parts = {
+  ...lines,
+  outlet: ref('B12'),
+  coarseFilter: ref('F100L'),
+  strainer: ref('FS100'),
+  hanger: ref('HG8'),
+  pump: ref('P520X'),
+  inTankPump: ref('P340'),
+  liftPump: ref('P120'),
+  mounting: 'external',
+  wear: q(5, 'ratio', '%'),
+  fineFilter: ref('F40L'),
+  filterRegulator: ref('FR-300'),
+  regulator: ref('RR-L'),
+  lowRegulator: ref('RR-T'),
+  setPressure: q(250, 'pressure', 'kPa'),
+  lowPressure: q(100, 'pressure', 'kPa'),
+  manifoldRatio: q(1, 'ratio', ''),
+  surgeVolume: q(2, 'volume', 'L'),
+  leastShare: q(35, 'ratio', '%'),
+  yBlock: ref('Y10'),
+} as const;
+
+/** The second pump comes in on demand: one is enough below it. */
+const onDemand = {
+  kind: 'stepped',
+  lowShare: q(0, 'ratio', '%'),
+  above: q(200, 'volumeFlow', 'L/h'),
+  below: q(160, 'volumeFlow', 'L/h'),
+} as const;
+
+/** E85 for the primaries: twin pumps to a Y-block, two rails side by side. */
+const twins = twinPumps({
+  ...parts,
+  id: 'main',
+  name: 'E85 circuit',
+  fuelId: 'e85',
+  rowId: 'primary',
+  tank: { name: 'Cell, 30 L stainless', ...typedPart, usableVolume: q(28, 'volume', 'L') },
+  rails: 2,
+});
+const primaryCircuit: FuelCircuit = {
+  ...twins,
+  elements: twins.elements.map((element) =>
+    element.kind === 'pump' && element.id === 'pump-2'
+      ? { ...element, control: onDemand }
+      : element,
+  ),
+};
+
+/** Methanol for the second row, from a cell of its own. */
+const methanolCircuit = (() => {
+  const circuit = withPrefix(
+    returnAfterRail({
+      ...parts,
+      id: 'methanol',
+      name: 'Methanol circuit',
+      fuelId: 'methanol',
+      rowId: 'secondary',
+      tank: { name: 'Cell, 20 L stainless', ...typedPart, usableVolume: q(18, 'volume', 'L') },
+      suction: lines.suction,
+      rail: { ...lines.rail, length: typed(0.8) },
+    }),
+    'methanol-',
+  );
+  const nodes = circuit.nodes.map((n) => ({ ...n, placementId: `methanol-${n.placementId}` }));
+  return { ...circuit, nodes };
+})();
+
+const feed = (
+  id: string,
+  circuitId: string,
+  elementId: string,
+  pumpPlacementId: string,
+): PumpFeed => ({
+  id,
+  circuitId,
+  elementId,
+  pumpPlacementId,
+  fuse: ref('FM40'),
+  fusePlacementId: 'panel',
+  relay: ref('RL70'),
+  relayPlacementId: 'panel',
+  groundPlacementId: 'pump-ground',
+  inertiaSwitch: true,
+  inertiaPlacementId: 'inertia',
+  trigger: 'low-side',
+  loadedTogether: 6,
+});
+
 /**
- * Kittiwake: a hill-climb single-seater with a 3.1-litre twin-turbo V6. Here its first fuel row
- * stands alone: E85 for the primaries; the methanol row with its own circuit is not in yet.
+ * Kittiwake: a hill-climb single-seater with a 3.1-litre twin-turbo V6: E85 on the primaries over
+ * twin pumps and two rails, methanol on a staged second row from a tank of its own.
  */
 export const kittiwake: BuildDocument = {
   format: 'brookrain-build',
-  version: 2,
+  version: 3,
   name: 'Kittiwake',
   description:
-    'Hill-climb single-seater on a tube frame, 3.1-litre twin-turbo V6. E85 on the primaries is planned here; methanol on a second row with its own tank and circuit is to follow.',
+    'Hill-climb single-seater on a tube frame, 3.1-litre twin-turbo V6: E85 on the primaries over twin pumps and two rails, methanol on a staged second row with its own tank, pump and circuit.',
   brief: {
     vehicle: 'Hill-climb single-seater, tube frame',
     engine: '3.1-litre twin-turbo V6',
@@ -31,6 +142,8 @@ export const kittiwake: BuildDocument = {
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
+    cruisePower: null,
+    cruiseRoadSpeed: q(80, 'roadSpeed', 'km/h'),
     volumetricEfficiencyCurve: points([
       [1100, 55],
       [3000, 80],
@@ -56,36 +169,11 @@ export const kittiwake: BuildDocument = {
       name: 'E85',
       ethanol: q(85, 'ratio', '%'),
       reidVapourPressure: q(60, 'pressure', 'kPa'),
+      ethanolLowest: q(51, 'ratio', '%'),
     },
+    { id: 'methanol', kind: 'methanol', name: 'Methanol' },
   ],
-  fuelCircuits: [
-    returnAfterRail({
-      id: 'main',
-      name: 'E85 circuit',
-      fuelId: 'e85',
-      rowId: 'primary',
-      tank: {
-        name: 'Cell, 30 L stainless',
-        pressure: q(0, 'pressure', 'kPa'),
-        fuelLevel: q(60, 'length', 'mm'),
-      },
-      outlet: ref('B12'),
-      coarseFilter: ref('F100L'),
-      pump: ref('P900T'),
-      mounting: 'external',
-      wear: q(5, 'ratio', '%'),
-      fineFilter: ref('F40L'),
-      regulator: ref('RR-L'),
-      setPressure: q(250, 'pressure', 'kPa'),
-      manifoldRatio: q(1, 'ratio', ''),
-      suction: { item: ref('HBP-16'), length: typed(0.3), fittings: ends({ 'E16-0': 2 }) },
-      pumpInlet: { item: ref('HBP-16'), length: typed(0.2), fittings: ends({ 'E16-0': 2 }) },
-      pumpOutlet: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 2 }) },
-      feed: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
-      rail: { item: ref('TSS-8'), length: typed(0.9), fittings: ends({ 'E8-90': 2 }) },
-      back: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
-    }),
-  ],
+  fuelCircuits: [primaryCircuit, methanolCircuit],
   injectorRows: [
     {
       id: 'primary',
@@ -94,16 +182,43 @@ export const kittiwake: BuildDocument = {
       item: ref('I1700'),
       count: 6,
       shotsPerCycle: 1,
-      airShare: q(62, 'ratio', '%'),
+      airShare: q(67, 'ratio', '%'),
+      staging: null,
+      ballast: null,
+      measuredFlows: [1694, 1702, 1711, 1698, 1689, 1706].map((cc) =>
+        q(cc, 'volumeFlow', 'cc/min'),
+      ),
+    },
+    {
+      id: 'secondary',
+      name: 'Second row, methanol',
+      circuitId: 'methanol',
+      item: ref('I2200'),
+      count: 6,
+      shotsPerCycle: 1,
+      airShare: q(33, 'ratio', '%'),
+      staging: { aboveDuty: q(55, 'ratio', '%'), blend: q(15, 'ratio', '%') },
+      ballast: null,
+      measuredFlows: [],
     },
   ],
   placements: [
     place('tank-outlet', 'Cell outlet', [760, -180, 190], 'outside'),
     place('tank-return', 'Cell return', [760, 100, 420], 'outside'),
     place('coarse-filter', 'Coarse filter', [560, -220, 170], 'outside'),
-    place('pump', 'Twin pump', [420, -220, 160], 'outside'),
+    place('pump', 'First pump', [420, -220, 160], 'outside'),
+    place('pump-2', 'Second pump', [420, -60, 160], 'outside'),
+    place('y-block', 'Y-block to the rails', [260, 0, 560], 'engine-bay'),
+    place('rail-2', 'Right rail', [180, -180, 640], 'engine-bay'),
+    place('methanol-tank-outlet', 'Methanol cell outlet', [900, 240, 190], 'outside'),
+    place('methanol-tank-return', 'Methanol cell return', [900, 120, 400], 'outside'),
+    place('methanol-coarse-filter', 'Methanol coarse filter', [700, 260, 170], 'outside'),
+    place('methanol-pump', 'Methanol pump', [560, 250, 160], 'outside'),
+    place('methanol-fine-filter', 'Methanol fine filter', [440, 260, 260], 'outside'),
+    place('methanol-rail', 'Methanol rail', [120, 0, 720], 'engine-bay'),
+    place('methanol-regulator', 'Methanol regulator', [240, -160, 700], 'engine-bay'),
     place('fine-filter', 'Fine filter', [320, -260, 260], 'outside'),
-    place('rail', 'Fuel rails', [180, 0, 640], 'engine-bay'),
+    place('rail', 'Left rail', [180, 180, 640], 'engine-bay'),
     place('regulator', 'Regulator', [300, 160, 620], 'engine-bay'),
     place('battery', 'Battery', [1900, 0, 160], 'outside'),
     place('main-fuse', 'Main fuse', [1820, 0, 240], 'outside'),
@@ -116,28 +231,16 @@ export const kittiwake: BuildDocument = {
     wireSystem: 'metric',
     battery: ref('BT70'),
     batteryPlacementId: 'battery',
-    mainFuse: ref('FM60'),
+    mainFuse: ref('FM80'),
     mainFusePlacementId: 'main-fuse',
     studPlacementId: 'panel',
     ecu: ref('WEIR60'),
     ecuPlacementId: 'ecu',
     keyedFeedPlacementId: 'panel',
     pumpFeeds: [
-      {
-        id: 'pump-feed',
-        circuitId: 'main',
-        elementId: 'pump',
-        pumpPlacementId: 'pump',
-        fuse: ref('FM50'),
-        fusePlacementId: 'panel',
-        relay: ref('RL70'),
-        relayPlacementId: 'panel',
-        groundPlacementId: 'pump-ground',
-        inertiaSwitch: true,
-        inertiaPlacementId: 'inertia',
-        trigger: 'low-side',
-        loadedTogether: 2,
-      },
+      feed('pump-feed', 'main', 'pump', 'pump'),
+      feed('pump-2-feed', 'main', 'pump-2', 'pump-2'),
+      feed('methanol-pump-feed', 'methanol', 'methanol-pump', 'methanol-pump'),
     ],
     wireDecisions: [],
   },
@@ -152,5 +255,6 @@ export const kittiwake: BuildDocument = {
   },
   options: [],
   acceptances: [],
+  shelf: [],
   displayUnits: null,
 };

@@ -4,7 +4,7 @@ import { byMap, measured, place, points, q, ref, typed } from './shorthand.ts';
 /** Lantern: a mobile library van with a 2.4-litre turbocharged four. */
 export const lantern: BuildDocument = {
   format: 'brookrain-build',
-  version: 2,
+  version: 3,
   name: 'Lantern',
   description:
     'Forward-control mobile library van given a 2.4-litre turbocharged four under the cab floor. E10 now, E85 maybe next year. Tank kept, its outlet is too small for injection.',
@@ -28,6 +28,8 @@ export const lantern: BuildDocument = {
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
+    cruisePower: q(24, 'power', 'kW'),
+    cruiseRoadSpeed: q(90, 'roadSpeed', 'km/h'),
     volumetricEfficiencyCurve: points([
       [850, 55],
       [2000, 78],
@@ -53,6 +55,7 @@ export const lantern: BuildDocument = {
       name: 'E10, summer grade',
       ethanol: q(10, 'ratio', '%'),
       reidVapourPressure: q(60, 'pressure', 'kPa'),
+      ethanolLowest: null,
     },
   ],
   fuelCircuits: [
@@ -84,6 +87,7 @@ export const lantern: BuildDocument = {
           returnNode: 'tank-return',
           pressure: q(0, 'pressure', 'kPa'),
           fuelLevel: q(80, 'length', 'mm'),
+          usableVolume: q(78, 'volume', 'L'),
         },
         {
           kind: 'fitting',
@@ -136,6 +140,7 @@ export const lantern: BuildDocument = {
           item: ref('P340X'),
           mounting: 'external',
           wear: q(10, 'ratio', '%'),
+          control: null,
         },
         {
           kind: 'line',
@@ -228,6 +233,9 @@ export const lantern: BuildDocument = {
       count: 4,
       shotsPerCycle: 1,
       airShare: q(100, 'ratio', '%'),
+      staging: null,
+      ballast: null,
+      measuredFlows: [],
     },
   ],
   placements: [
@@ -284,6 +292,7 @@ export const lantern: BuildDocument = {
     pumpFeedDrop: q(0.25, 'voltage', 'V'),
   },
   acceptances: [],
+  shelf: [],
   displayUnits: null,
   options: [
     {

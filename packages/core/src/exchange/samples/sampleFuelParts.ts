@@ -141,6 +141,12 @@ export const sampleRegulators: readonly RegulatorItem[] = [
   regulator('RR-S', 'small', 6, 12, 5, 180, 74),
   regulator('RR-M', 'medium', 3, 22, 10, 400, 98),
   regulator('RR-L', 'large', 1.5, 40, 30, 900, 146),
+  {
+    ...regulator('RR-T', 'throttle body', 4, 16, 5, 300, 58),
+    family: 'return, low pressure',
+    setMin: 70e3,
+    setMax: 250e3,
+  },
 ];
 
 const filterRegulator = (kPa: number): FilterRegulatorItem => ({

@@ -4,7 +4,7 @@ import { byMap, ends, place, points, q, ref, typed } from './shorthand.ts';
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
 export const sandpiper: BuildDocument = {
   format: 'brookrain-build',
-  version: 2,
+  version: 3,
   name: 'Sandpiper',
   description:
     'Three-wheeled beach runabout for surf-rescue gear. A 0.9-litre triple replaces a carburetted single; in-tank pump, fixed pressure at the tank, one line forward. Tip-over sensor kept.',
@@ -28,6 +28,8 @@ export const sandpiper: BuildDocument = {
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
+    cruisePower: q(9, 'power', 'kW'),
+    cruiseRoadSpeed: q(60, 'roadSpeed', 'km/h'),
     volumetricEfficiencyCurve: points([
       [1250, 52],
       [3000, 66],
@@ -49,6 +51,7 @@ export const sandpiper: BuildDocument = {
       name: 'E5, summer grade',
       ethanol: q(5, 'ratio', '%'),
       reidVapourPressure: q(60, 'pressure', 'kPa'),
+      ethanolLowest: null,
     },
   ],
   fuelCircuits: [
@@ -61,6 +64,7 @@ export const sandpiper: BuildDocument = {
         name: 'Tank, 14 L aluminium',
         pressure: q(0, 'pressure', 'kPa'),
         fuelLevel: q(40, 'length', 'mm'),
+        usableVolume: q(13, 'volume', 'L'),
       },
       strainer: ref('FS100'),
       pump: ref('P190'),
@@ -85,6 +89,9 @@ export const sandpiper: BuildDocument = {
       count: 3,
       shotsPerCycle: 2,
       airShare: q(100, 'ratio', '%'),
+      staging: null,
+      ballast: null,
+      measuredFlows: [],
     },
   ],
   placements: [
@@ -139,5 +146,6 @@ export const sandpiper: BuildDocument = {
   },
   options: [],
   acceptances: [],
+  shelf: [],
   displayUnits: null,
 };

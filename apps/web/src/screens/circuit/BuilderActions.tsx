@@ -1,0 +1,97 @@
+import {
+  type CircuitElement,
+  type Insertable,
+  insertCommand,
+  insertable,
+  isThrough,
+} from '@brookrain/core';
+import { ArrowLeft, ArrowRight } from 'lucide-react';
+import { useState } from 'react';
+import { useBuild } from '../../build/BuildContext.ts';
+import { useCircuit } from '../../build/useCircuit.ts';
+
+/** Puts something in behind an element, moves it, takes it out; refusals are said here. */
+export function BuilderActions({
+  element,
+  select,
+}: {
+  element: CircuitElement;
+  select: (id: string) => void;
+}) {
+  const { document: build, catalogue, edit } = useBuild();
+  const { circuit } = useCircuit();
+  const [message, setMessage] = useState<string>();
+  if (!isThrough(element)) return null;
+  const { id: elementId } = element;
+  const circuitId = circuit.id;
+  const run = (command: Parameters<typeof edit>[0]): boolean => {
+    const outcome = edit(command);
+    setMessage(outcome.ok ? undefined : outcome.issues[0]?.message);
+    return outcome.ok;
+  };
+  const insert = (kind: Insertable): void => {
+    const command = insertCommand({
+      document: build,
+      circuit,
+      catalogue,
+      afterId: elementId,
+      kind,
+    });
+    if (!command) setMessage('The catalogue has no part for it.');
+    else if (run(command)) select(command.element.id);
+  };
+  return (
+    <section className="rule mt-3 pt-2" aria-label="Change the run">
+      <select
+        className="field"
+        aria-label={`Put in behind ${element.name}`}
+        value=""
+        onChange={(event) => insert(event.target.value as Insertable)}
+      >
+        <option value="" disabled>
+          Put in behind it …
+        </option>
+        {Object.entries(insertable).map(([kind, name]) => (
+          <option key={kind} value={kind}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <div className="mt-1.5 grid grid-cols-3 gap-1.5">
+        <button
+          type="button"
+          className="act flex items-center justify-center gap-1 px-1!"
+          aria-label={`Move ${element.name} towards the tank`}
+          onClick={() =>
+            run({ name: 'move-element', circuitId, elementId, direction: 'towards-tank' })
+          }
+        >
+          <ArrowLeft size={14} aria-hidden="true" /> back
+        </button>
+        <button
+          type="button"
+          className="act flex items-center justify-center gap-1 px-1!"
+          aria-label={`Move ${element.name} towards the engine`}
+          onClick={() =>
+            run({ name: 'move-element', circuitId, elementId, direction: 'towards-engine' })
+          }
+        >
+          on <ArrowRight size={14} aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          className="act flex items-center justify-center gap-1 px-1!"
+          aria-label={`Take ${element.name} out`}
+          onClick={() => run({ name: 'remove-element', circuitId, elementId })}
+        >
+          take out
+        </button>
+      </div>
+      {message && (
+        <p role="alert" className="mt-1 text-[13px] text-signal">
+          {message}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,130 @@
+import type { CircuitElement, FuelCircuit } from './document.ts';
+
+/** An element with a way in and a way out. */
+export type ThroughElement = Extract<CircuitElement, { readonly from: string }>;
+
+export const isThrough = (element: CircuitElement): element is ThroughElement => 'from' in element;
+
+/** One step along a run: an element passed from one node to another. */
+export interface RunStep {
+  readonly id: string;
+  readonly name: string;
+  readonly element: CircuitElement;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** Every way through the elements of a circuit, in the direction of the fuel. */
+export function waysThrough(circuit: FuelCircuit): RunStep[] {
+  return circuit.elements.flatMap((element): RunStep[] => {
+    const { id, name } = element;
+    if (isThrough(element)) return [{ id, name, element, from: element.from, to: element.to }];
+    if (element.kind !== 'surge-tank') return [];
+    return [
+      { id, name, element, from: element.inlet, to: element.outlet },
+      { id, name, element, from: element.returnNode, to: element.overflow },
+    ];
+  });
+}
+
+/** Steps from one node to another, the fewest there are; empty when none leads. */
+export function pathBetween(
+  circuit: FuelCircuit,
+  from: string,
+  to: string,
+  mayPass: (step: RunStep) => boolean = () => true,
+): RunStep[] {
+  const ways = waysThrough(circuit).filter(mayPass);
+  const cameBy = new Map<string, RunStep>();
+  const queue = [from];
+  const seen = new Set(queue);
+  while (queue.length > 0) {
+    const node = queue.shift()!;
+    if (node === to) break;
+    for (const step of ways) {
+      if (step.from !== node || seen.has(step.to)) continue;
+      seen.add(step.to);
+      cameBy.set(step.to, step);
+      queue.push(step.to);
+    }
+  }
+  const path: RunStep[] = [];
+  let node = to;
+  while (node !== from) {
+    const step = cameBy.get(node);
+    if (!step) return [];
+    path.unshift(step);
+    node = step.from;
+  }
+  return path;
+}
+
+/** Whether fuel can run from one node to another. */
+export const leadsTo = (
+  circuit: FuelCircuit,
+  from: string,
+  to: string,
+  mayPass?: (step: RunStep) => boolean,
+): boolean => from === to || pathBetween(circuit, from, to, mayPass).length > 0;
+
+/** Whether a node is on the suction side: its fuel comes to a pump before it passes another. */
+export const beforePump = (circuit: FuelCircuit, node: string): boolean =>
+  pumpsOf(circuit).some((pump) =>
+    leadsTo(
+      circuit,
+      node,
+      pump.from,
+      (step) => step.element.kind !== 'pump' && step.element.kind !== 'surge-tank',
+    ),
+  );
+
+/** The run of a circuit in the order the fuel takes: to the engine, and back from there. */
+export interface FuelRun {
+  readonly feed: readonly RunStep[];
+  /** empty where nothing comes back from the engine */
+  readonly back: readonly RunStep[];
+}
+
+/** The tank of a circuit; undefined in a circuit that is not finished. */
+export const tankOf = (circuit: FuelCircuit) =>
+  circuit.elements.find((e): e is Extract<CircuitElement, { kind: 'tank' }> => e.kind === 'tank');
+
+/** The rails of a circuit: where injectors sit. */
+export const railsOf = (circuit: FuelCircuit) =>
+  circuit.elements.filter(
+    (e): e is Extract<CircuitElement, { kind: 'injectors' }> => e.kind === 'injectors',
+  );
+
+/** The pumps of a circuit. */
+export const pumpsOf = (circuit: FuelCircuit) =>
+  circuit.elements.filter((e): e is Extract<CircuitElement, { kind: 'pump' }> => e.kind === 'pump');
+
+/** Splits a circuit at its first rail: tank to engine, engine to tank. */
+export function fuelRun(circuit: FuelCircuit): FuelRun {
+  const tank = tankOf(circuit);
+  const rail = railsOf(circuit)[0];
+  if (!tank || !rail) return { feed: [], back: [] };
+  return {
+    feed: pathBetween(circuit, tank.outlet, rail.node),
+    back: pathBetween(circuit, rail.node, tank.returnNode),
+  };
+}
+
+/** The whole run, tank to engine and back. */
+export function runOf(circuit: FuelCircuit): RunStep[] {
+  const { feed, back } = fuelRun(circuit);
+  return [...feed, ...back];
+}
+
+/** Pumps that fill a surge tank, and those that feed the engine. */
+export function pumpDuties(circuit: FuelCircuit) {
+  const surge = circuit.elements.find((e) => e.kind === 'surge-tank');
+  const lifts = (node: string): boolean =>
+    surge?.kind === 'surge-tank' && leadsTo(circuit, node, surge.inlet);
+  const pumps = pumpsOf(circuit);
+  return {
+    surge: surge?.kind === 'surge-tank' ? surge : undefined,
+    lift: pumps.filter((p) => lifts(p.to)),
+    main: pumps.filter((p) => !lifts(p.to)),
+  };
+}

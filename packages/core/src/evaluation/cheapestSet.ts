@@ -1,0 +1,358 @@
+import {
+  type BuildCommand,
+  type BuildDocument,
+  type CatalogueItem,
+  type Change,
+  type ItemRef,
+  type LineElement,
+  applyCommand,
+  beforePump,
+  lookUp,
+  newestOf,
+  pumpDuties,
+  refOf,
+  valueAt,
+  withValueAt,
+} from '../build/index.ts';
+import type { Severity } from '../results/index.ts';
+import { NotFound } from '../quantities/index.ts';
+import { namedCases } from './cases.ts';
+import type { Checked } from './checked.ts';
+import { deliverable } from './deliverable.ts';
+import type { CircuitDesign } from './design.ts';
+import { createEvaluator } from './evaluate.ts';
+import { pumpsTogether } from './pumpSwap.ts';
+import { FEED_VELOCITY_GOOD } from './rules/feedVelocity.ts';
+import { SAG_GOOD } from './rules/railSag.ts';
+import { returnReserve } from './rules/returnRules.ts';
+import { assumedDifference, regulatorOf, rowDifference, solvePoint } from './solvePoint.ts';
+
+/** Where parts may come from. */
+export type PartSource = 'catalogue' | 'shelf';
+
+/** What is asked of a set of parts. */
+export interface SetWish {
+  readonly circuitId: string;
+  /** least pump margin at peak, share */
+  readonly pumpMargin: number;
+  readonly source: PartSource;
+}
+
+/** One part that may take a place. */
+interface Choice {
+  readonly item: CatalogueItem;
+  /** price for the whole place */
+  readonly price: number;
+  readonly changes: readonly Change[];
+}
+
+/** A place in the circuit for which a part is looked for. */
+interface Place {
+  readonly label: string;
+  readonly choices: readonly Choice[];
+}
+
+/** One part of the answer. */
+export interface ChosenPart {
+  readonly place: string;
+  readonly designation: string;
+  readonly price: number;
+  readonly changed: boolean;
+}
+
+/** The cheapest set that holds, or why there is none. */
+export type SetAnswer =
+  | {
+      readonly state: 'found';
+      readonly parts: readonly ChosenPart[];
+      readonly price: number;
+      readonly priceNow: number;
+      readonly pumpMargin: number;
+      readonly tried: number;
+      readonly command: BuildCommand;
+    }
+  | { readonly state: 'none'; readonly reason: string; readonly tried: number };
+
+/** A search that is walked step by step, so that it can show progress and be left. */
+export interface SetSearch {
+  /** combinations there are after what cannot work was left out */
+  readonly combinations: number;
+  readonly tried: number;
+  readonly answer: SetAnswer | undefined;
+  /** tries so many further combinations */
+  step(count: number): void;
+}
+
+function placesOf(checked: Checked, wish: SetWish): Place[] {
+  const { document, catalogue } = checked;
+  const index = document.fuelCircuits.findIndex((c) => c.id === wish.circuitId);
+  const circuit = document.fuelCircuits[index]!;
+  const fluid = checked.fluids[index]!;
+  const shelf = new Set(document.shelf.map((ref) => ref.id));
+  const offered = (id: string, present: string): boolean =>
+    id === present || wish.source === 'catalogue' || shelf.has(id);
+  const path = (id: string): string =>
+    `fuelCircuits.${index}.elements.${circuit.elements.findIndex((e) => e.id === id)}.item`;
+  // A part that lies on the shelf, or is in the build from there, costs nothing.
+  const cost = (item: CatalogueItem): number =>
+    wish.source === 'shelf' && shelf.has(item.id) ? 0 : item.price;
+  const alcohol =
+    fluid.design.fuel.fuel.kind === 'methanol' ? 1 : fluid.design.fuel.fuel.ethanol.value;
+  const places: Place[] = fluid.design.rows.map((row) => ({
+    label: row.row.name,
+    choices: (checked.injectorCandidates[row.row.id] ?? [])
+      .filter((c) => c.verdict !== 'does not fit' && offered(c.item.id, row.injector.id))
+      .map((c) => ({
+        item: c.item,
+        price: row.row.count * cost(c.item),
+        changes: [
+          {
+            path: `injectorRows.${document.injectorRows.indexOf(row.row)}.item`,
+            value: refOf(c.item),
+          },
+        ],
+      })),
+  }));
+  const { main } = pumpDuties(circuit);
+  const seen = new Set<string>();
+  for (const pump of main) {
+    if (seen.has(pump.id)) continue;
+    const together = pumpsTogether(circuit, pump.id);
+    together.forEach((id) => seen.add(id));
+    places.push({
+      label: pump.name,
+      choices: newestOf(catalogue, 'pump')
+        .filter((item) => item.mounting === pump.mounting && item.duty === 'main')
+        .filter((item) => offered(item.id, pump.item.id))
+        .map((item) => ({
+          item,
+          price: together.length * cost(item),
+          changes: together.map((id) => ({ path: path(id), value: refOf(item) })),
+        })),
+    });
+  }
+  const lines = circuit.elements.filter(
+    (e): e is LineElement => e.kind === 'line' && (e.role === 'feed' || e.role === 'return'),
+  );
+  for (const line of longest(lines, fluid.design.lengths)) {
+    const present = lookUp(catalogue, 'hose', line.item, line.id);
+    places.push({
+      label: line.name,
+      choices: newestOf(catalogue, 'hose')
+        .filter(
+          (h) =>
+            h.family === present.family && h.ethanolLimit >= alcohol && offered(h.id, present.id),
+        )
+        .map((h) => ({
+          item: h,
+          price: fluid.design.lengths[line.id]! * cost(h),
+          changes: [{ path: path(line.id), value: refOf(h) }],
+        })),
+    });
+  }
+  const fine = circuit.elements.find((e) => e.kind === 'filter' && !beforePump(circuit, e.to));
+  if (fine?.kind === 'filter') {
+    const present = lookUp(catalogue, 'filter', fine.item, fine.id);
+    places.push({
+      label: fine.name,
+      choices: newestOf(catalogue, 'filter')
+        .filter(
+          (f) => f.fineness <= 40e-6 && f.ethanolLimit >= alcohol && offered(f.id, present.id),
+        )
+        .map((f) => ({
+          item: f,
+          price: cost(f),
+          changes: [{ path: path(fine.id), value: refOf(f) }],
+        })),
+    });
+  }
+  const regulator = circuit.elements.find((e) => e.kind === 'regulator');
+  if (regulator?.kind === 'regulator') {
+    const set = regulator.setPressure.value;
+    places.push({
+      label: regulator.name,
+      choices: newestOf(catalogue, 'regulator')
+        .filter((r) => r.setMin <= set && r.setMax >= set && offered(r.id, regulator.item.id))
+        .map((r) => ({
+          item: r,
+          price: cost(r),
+          changes: [{ path: path(regulator.id), value: refOf(r) }],
+        })),
+    });
+  }
+  return places.map((place) => ({
+    ...place,
+    choices: [...place.choices].sort((a, b) => a.price - b.price),
+  }));
+}
+
+/** The longest feed and the longest return: short pieces follow by hand. */
+function longest(lines: readonly LineElement[], lengths: Readonly<Record<string, number>>) {
+  return (['feed', 'return'] as const).flatMap((role) =>
+    lines
+      .filter((l) => l.role === role)
+      .sort((a, b) => lengths[b.id]! - lengths[a.id]!)
+      .slice(0, 1),
+  );
+}
+
+const itemIdAt = (document: BuildDocument, change: Change): string =>
+  (valueAt(document, change.path) as ItemRef).id;
+
+/** Every combination by price, cheapest first: one position in each place's list. */
+function byPrice(places: readonly Place[]): { positions: Uint8Array; price: number }[] {
+  let all = [{ positions: new Uint8Array(places.length), price: 0 }];
+  places.forEach((place, i) => {
+    all = all.flatMap(({ positions, price }) =>
+      place.choices.map((choice, at) => {
+        const next = positions.slice();
+        next[i] = at;
+        return { positions: next, price: price + choice.price };
+      }),
+    );
+  });
+  return all.sort((a, b) => a.price - b.price);
+}
+
+/** Findings that the parts looked for can cure: while one of them stops, the search goes on. */
+const ofTheseParts = /^(rail\.sag|pump\.margin|return\.|injector\.duty|feed\.velocity|regulator\.)/;
+
+/** What must hold at least, by a few solves: margin, sag, and the return at idle and overrun. */
+function holdsQuickly(checked: Checked, circuit: CircuitDesign, wish: SetWish): boolean {
+  const { design } = checked;
+  const { peakPower, hotIdle, overrun } = namedCases(checked.document, design.demand);
+  const flow = deliverable(design, circuit, peakPower);
+  if (!flow || flow.margin < wish.pumpMargin) return false;
+  const peak = solvePoint(design, circuit, peakPower);
+  if (peak.state === 'failed') return false;
+  const assumed = assumedDifference(design, circuit, peakPower);
+  if (circuit.rows.some((row) => 1 - rowDifference(circuit, row, peak) / assumed > SAG_GOOD)) {
+    return false;
+  }
+  const lines = circuit.circuit.elements.filter((e) => e.kind === 'line' && e.role === 'feed');
+  if (lines.some((line) => peak.elements[line.id]!.velocity! > FEED_VELOCITY_GOOD)) return false;
+  const unit = regulatorOf(circuit, design.catalogue);
+  if (!unit) return true;
+  return [hotIdle, overrun].every((point) => {
+    const solved = solvePoint(design, circuit, point);
+    return solved.state === 'converged' && returnReserve(circuit, unit, point, solved) >= 0;
+  });
+}
+
+/** The circuit with the items of some changes; its row designs with theirs. */
+function withChoices(
+  checked: Checked,
+  circuit: CircuitDesign,
+  index: number,
+  choices: readonly Choice[],
+): CircuitDesign {
+  const prefix = `fuelCircuits.${index}.`;
+  let changed = circuit.circuit;
+  let rows = circuit.rows;
+  for (const change of choices.flatMap((c) => c.changes)) {
+    if (change.path.startsWith(prefix)) {
+      changed = withValueAt(changed, change.path.slice(prefix.length), change.value);
+    } else {
+      const at = Number(change.path.split('.')[1]);
+      const rowId = checked.document.injectorRows[at]!.id;
+      const item = lookUp(checked.catalogue, 'injector', change.value as ItemRef, rowId);
+      rows = rows.map((row) => (row.row.id === rowId ? { ...row, injector: item } : row));
+    }
+  }
+  return { ...circuit, circuit: changed, rows };
+}
+
+/**
+ * Looks for the cheapest set of injectors, pumps, longest feed and return, fine filter and
+ * regulator with which a circuit meets its target: no new stop or warning anywhere, sag within
+ * 3 %, pump margin as wished. Combinations are tried in order of price, so the first that holds is the
+ * cheapest there is; parts from the shelf cost nothing. Walked in steps.
+ */
+export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
+  const { document, catalogue } = checked;
+  const index = document.fuelCircuits.findIndex((c) => c.id === wish.circuitId);
+  const circuit = checked.design.circuits[index];
+  if (!circuit) throw new NotFound(`there is no fuel circuit "${wish.circuitId}"`, wish.circuitId);
+  const places = placesOf(checked, wish);
+  const lacking = places.find((p) => p.choices.length === 0);
+  const combinations = lacking ? [] : byPrice(places);
+  const evaluator = createEvaluator();
+  const troublesOf = (build: BuildDocument): ReadonlyMap<string, Severity> =>
+    new Map(
+      evaluator
+        .evaluate(build, catalogue)
+        .findings.filter((f) => f.severity !== 'note')
+        .map((f) => [f.id, f.severity]),
+    );
+  /** A stop of these parts, or anything that the build did not have before. */
+  const spoils = (build: BuildDocument): boolean =>
+    [...troublesOf(build)].some(
+      ([id, severity]) => !before.has(id) || (severity === 'stop' && ofTheseParts.test(id)),
+    );
+  const before = troublesOf(document);
+  let tried = 0;
+  let answer: SetAnswer | undefined = lacking
+    ? { state: 'none', tried: 0, reason: `no part for ${lacking.label} may be taken` }
+    : undefined;
+  const judge = (positions: Uint8Array, price: number): SetAnswer | undefined => {
+    const choices = places.map((place, i) => place.choices[positions[i]!]!);
+    const trial = withChoices(checked, circuit, index, choices);
+    if (!holdsQuickly(checked, trial, wish)) return undefined;
+    const changes = choices.flatMap((c) => c.changes);
+    const changed = changes.filter((c) => itemIdAt(document, c) !== (c.value as ItemRef).id);
+    const command: BuildCommand = {
+      name: 'set-several',
+      label: 'Take the cheapest set that holds',
+      changes: changed,
+    };
+    const next = changed.length > 0 ? applyCommand(document, command).document : document;
+    if (spoils(next)) return undefined;
+    const now = places.reduce((sum, place) => {
+      const present = place.choices.find((c) => itemIdAt(document, c.changes[0]!) === c.item.id);
+      return sum + (present?.price ?? 0);
+    }, 0);
+    return {
+      state: 'found',
+      price,
+      priceNow: now,
+      pumpMargin: deliverable(
+        checked.design,
+        trial,
+        namedCases(document, checked.design.demand).peakPower,
+      )!.margin,
+      tried: tried + 1,
+      command,
+      parts: choices.map((choice, i) => ({
+        place: places[i]!.label,
+        designation: choice.item.designation,
+        price: choice.price,
+        changed: itemIdAt(document, choice.changes[0]!) !== choice.item.id,
+      })),
+    };
+  };
+  return {
+    combinations: combinations.length,
+    get tried() {
+      return tried;
+    },
+    get answer() {
+      return answer;
+    },
+    step(count) {
+      const until = tried + count;
+      while (!answer && tried < until) {
+        const next = combinations[tried];
+        if (!next) {
+          answer = {
+            state: 'none',
+            tried,
+            reason: 'no combination of these parts holds the target',
+          };
+          break;
+        }
+        answer = judge(next.positions, next.price);
+        tried += 1;
+      }
+    },
+  };
+}

@@ -1,0 +1,125 @@
+import {
+  type Architecture,
+  type BuildDocument,
+  type Catalogue,
+  type FuelCircuit,
+  applyCommand,
+  architectures,
+  lookUp,
+  layOutAs,
+} from '../build/index.ts';
+import type { CircuitSolution } from '../hydraulics/index.ts';
+import { evaluate } from './evaluate.ts';
+import { railImbalance } from './rules/railBalance.ts';
+import { assumedDifference, rowDifference } from './solvePoint.ts';
+
+/** One circuit judged on the demand of a build. SI; undefined where it could not be solved. */
+export interface JudgedCircuit {
+  readonly circuit: FuelCircuit;
+  readonly solution: CircuitSolution;
+  readonly stops: readonly string[];
+  readonly warnings: readonly string[];
+  readonly differenceIdle: number | undefined;
+  readonly differencePeak: number | undefined;
+  readonly sag: number | undefined;
+  readonly pumpMargin: number | undefined;
+  readonly railBalance: number | undefined;
+  readonly inletHead: number | undefined;
+  readonly pumpCurrent: number | undefined;
+  readonly primeTime: number | undefined;
+  readonly heatingPerHour: number | undefined;
+  readonly joints: number;
+  readonly price: number;
+  readonly mass: number;
+}
+
+/** Price and mass of what a circuit is made of; hoses by the metre. */
+function partsOf(
+  circuit: FuelCircuit,
+  lengths: Readonly<Record<string, number>>,
+  catalogue: Catalogue,
+) {
+  let price = 0;
+  let mass = 0;
+  let joints = 0;
+  for (const element of circuit.elements) {
+    if (!('item' in element)) continue;
+    const category = element.kind === 'line' ? 'hose' : element.kind;
+    const item = lookUp(catalogue, category, element.item, element.id);
+    const count = element.kind === 'line' ? (lengths[element.id] ?? 0) : 1;
+    price += count * item.price;
+    mass += count * item.mass;
+    joints += 2;
+    if (element.kind !== 'line') continue;
+    for (const use of element.fittings) {
+      const fitting = lookUp(catalogue, 'fitting', use.item, element.id);
+      price += use.count * fitting.price;
+      mass += use.count * fitting.mass;
+      joints += use.count;
+    }
+  }
+  return { price, mass, joints };
+}
+
+/** Judges one circuit of a build as it stands in its document. */
+export function judgeCircuit(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  circuitId: string,
+): JudgedCircuit {
+  const evaluation = evaluate(document, catalogue);
+  const index = document.fuelCircuits.findIndex((c) => c.id === circuitId);
+  const fluid = evaluation.fluids[index]!;
+  const { design } = fluid;
+  const value = (key: string): number | undefined =>
+    evaluation.results.find((r) => r.key === key)?.value;
+  const suffix = index === 0 ? '' : `.${circuitId}`;
+  const { peakPower, hotIdle } = fluid.cases;
+  const peak = peakPower.solution;
+  const difference = (solution: CircuitSolution): number | undefined =>
+    solution.state === 'converged' && design.rows[0]
+      ? rowDifference(design, design.rows[0], solution)
+      : undefined;
+  const differencePeak = difference(peak);
+  const mine = evaluation.findings.filter(
+    (f) => f.where.startsWith(`circuit:${circuitId}/`) || !f.where.startsWith('circuit:'),
+  );
+  const heads = evaluation.results.filter((r) => r.key.startsWith(`suction.peak${suffix}.`));
+  return {
+    circuit: design.circuit,
+    solution: peak,
+    stops: mine.filter((f) => f.severity === 'stop').map((f) => f.title),
+    warnings: mine.filter((f) => f.severity === 'warn').map((f) => f.title),
+    differenceIdle: difference(hotIdle.solution),
+    differencePeak,
+    sag:
+      differencePeak === undefined
+        ? undefined
+        : 1 - differencePeak / assumedDifference({ catalogue }, design, peakPower.point),
+    pumpMargin: fluid.peak?.margin,
+    railBalance: peak.state === 'converged' ? railImbalance(design, peak)?.value : undefined,
+    inletHead: heads.length > 0 ? Math.min(...heads.map((r) => r.value)) : undefined,
+    pumpCurrent:
+      peak.state === 'converged'
+        ? Object.values(peak.pumps).reduce((sum, p) => sum + p.current, 0)
+        : undefined,
+    primeTime: value(`prime${suffix}.time`),
+    heatingPerHour: value(`tank${suffix}.heatingPerHour`),
+    ...partsOf(design.circuit, design.lengths, catalogue),
+  };
+}
+
+/** A circuit of a build laid out in another architecture and judged on the same demand. */
+export function judgeArchitecture(input: {
+  document: BuildDocument;
+  catalogue: Catalogue;
+  circuitId: string;
+  architecture: Architecture;
+}): JudgedCircuit {
+  const { document } = applyCommand(input.document, layOutAs(input));
+  return judgeCircuit(document, input.catalogue, input.circuitId);
+}
+
+/** Every other architecture a circuit could be laid out in. */
+export const otherArchitectures = (circuit: FuelCircuit): Architecture[] =>
+  architectures.filter((architecture) => architecture !== circuit.architecture);

@@ -1,0 +1,85 @@
+import { type BuildDocument, type Catalogue, type Fuel, pumpDuties } from '../build/index.ts';
+import { fuelLabel } from '../fuels/index.ts';
+import { quantity } from '../quantities/index.ts';
+import type { Evaluator } from './evaluate.ts';
+import { type Ladder, type Loss, limitLadder } from './ladder.ts';
+
+/** Another ladder of the same build: something lost, or another fuel in the first circuit. */
+export interface LadderVariant {
+  readonly id: string;
+  readonly label: string;
+  readonly loss: Loss;
+  /** fuels by id that take the place of those of the build */
+  readonly fuels: readonly Fuel[];
+}
+
+const blend = (fuel: Fuel, ethanol: number, name: string): Fuel => ({
+  id: fuel.id,
+  kind: 'petrol-ethanol',
+  name,
+  ethanol: quantity(100 * ethanol, 'ratio', '%'),
+  reidVapourPressure:
+    fuel.kind === 'petrol-ethanol' ? fuel.reidVapourPressure : quantity(60, 'pressure', 'kPa'),
+  ethanolLowest: null,
+});
+
+/** Fuels that are compared: E10, E85 and methanol in place of one of the build. */
+export function otherFuels(fuel: Fuel): Fuel[] {
+  const others: Fuel[] = [
+    blend(fuel, 0, 'Petrol without ethanol'),
+    blend(fuel, 0.1, 'E10'),
+    blend(fuel, 0.3, 'E30'),
+    blend(fuel, 0.85, 'E85'),
+    { id: fuel.id, kind: 'methanol', name: 'Methanol' },
+  ];
+  return others.filter((other) => fuelLabel(other) !== fuelLabel(fuel));
+}
+
+/** The ladders that a build can be climbed by, besides its own. */
+export function ladderVariants(document: BuildDocument): LadderVariant[] {
+  const lost = document.fuelCircuits.flatMap((circuit) => {
+    const { main } = pumpDuties(circuit);
+    return main.length < 2 ? [] : main;
+  });
+  const staged = document.injectorRows.filter((row) => row.staging !== null);
+  const first = document.fuels[0];
+  return [
+    ...lost.map((pump) => ({
+      id: `pump-lost:${pump.id}`,
+      label: `${pump.name} lost`,
+      loss: { lostPump: pump.id },
+      fuels: [],
+    })),
+    ...staged.map((row) => ({
+      id: `row-lost:${row.id}`,
+      label: `${row.name} lost`,
+      loss: { lostRow: row.id },
+      fuels: [],
+    })),
+    ...(first ? otherFuels(first) : []).map((fuel) => ({
+      id: `fuel:${fuelLabel(fuel)}`,
+      label: `On ${fuelLabel(fuel)}`,
+      loss: {},
+      fuels: [fuel],
+    })),
+  ];
+}
+
+/** The build with the fuels of a variant. */
+export const withFuels = (document: BuildDocument, fuels: readonly Fuel[]): BuildDocument => ({
+  ...document,
+  fuels: document.fuels.map((fuel) => fuels.find((f) => f.id === fuel.id) ?? fuel),
+});
+
+/** Climbs the ladder of a variant. */
+export function variantLadder(input: {
+  evaluator: Evaluator;
+  document: BuildDocument;
+  catalogue: Catalogue;
+  variant: LadderVariant;
+}): Ladder {
+  const { variant } = input;
+  const document =
+    variant.fuels.length > 0 ? withFuels(input.document, variant.fuels) : input.document;
+  return limitLadder(input.evaluator.check(document, input.catalogue), variant.loss);
+}

@@ -1,0 +1,154 @@
+import { lookUp, newestOf, pumpDuties, refOf } from '../../build/index.ts';
+import type { SolvedCircuit } from '../../hydraulics/index.ts';
+import type { BuildFinding, BuildRule } from '../checked.ts';
+import { circuitMassFlow } from '../solvePoint.ts';
+import { onSolved, where } from './onCircuits.ts';
+import { solveWith } from './swapCure.ts';
+
+/** A lift pump gives at least so many times the engine's peak flow. */
+export const LIFT_RATIO = 1.1;
+
+export const surgeLift: BuildRule = {
+  id: 'surge.lift',
+  source: 'lift flow at least 1.1 times peak engine flow, else the surge volume runs down',
+  check: onSolved('peakPower', (checked, fluid, at, solution): BuildFinding[] => {
+    const { surge, lift } = pumpDuties(fluid.design.circuit);
+    if (!surge || lift.length === 0) return [];
+    const engine = circuitMassFlow(fluid.design, at.point);
+    const density = fluid.design.fuel.hot.density;
+    const ratioIn = (s: SolvedCircuit): number =>
+      lift.reduce((sum, pump) => sum + s.elements[pump.id]!.massFlow, 0) / engine;
+    const ratio = ratioIn(solution);
+    if (ratio >= LIFT_RATIO) return [];
+    const deficit = ((1 - ratio) * engine) / density;
+    const empties = deficit > 0;
+    const first = lift[0]!;
+    const larger = newestOf(checked.catalogue, 'pump')
+      .filter((item) => item.mounting === first.mounting && item.id !== first.item.id)
+      .sort((a, b) => a.price - b.price)
+      .find((item) => {
+        const solved = solveWith(checked, fluid, first.id, refOf(item), at);
+        return solved !== undefined && ratioIn(solved) >= LIFT_RATIO;
+      });
+    return [
+      {
+        id: `surge.lift:${fluid.design.circuit.id}`,
+        rule: 'surge.lift',
+        severity: empties ? 'stop' : 'warn',
+        where: where(fluid, first.id),
+        title: empties ? 'The surge tank runs empty at peak' : 'The lift pump has little in hand',
+        because: empties
+          ? 'at peak it gives {ratio} of what the engine takes: the surge tank lasts {seconds}'
+          : 'at peak it gives {ratio} of what the engine takes; {limit} keeps the surge tank full',
+        numbers: {
+          ratio: { value: ratio, kind: 'ratio' },
+          limit: { value: LIFT_RATIO, kind: 'ratio' },
+          ...(empties
+            ? { seconds: { value: surge.volume.value / deficit, kind: 'duration' as const } }
+            : {}),
+        },
+        measured: { value: ratio, kind: 'ratio' },
+        limit: { value: LIFT_RATIO, kind: 'ratio' },
+        worse: 'lower',
+        cures: larger
+          ? [
+              {
+                text: `Fit lift pump ${larger.designation}`,
+                command: {
+                  name: 'choose-part',
+                  circuitId: fluid.design.circuit.id,
+                  elementId: first.id,
+                  item: refOf(larger),
+                },
+              },
+            ]
+          : [{ text: 'Use a larger lift pump, or two side by side' }],
+      },
+    ];
+  }),
+};
+
+const LEAST_SECONDS = 5;
+
+/** How long a starving pickup is bridged. */
+export const surgeVolume: BuildRule = {
+  id: 'surge.volume',
+  source: 'the surge volume covers the longest starvation of the pickup at peak flow',
+  check: onSolved('peakPower', (checked, fluid, at): BuildFinding[] => {
+    const { surge } = pumpDuties(fluid.design.circuit);
+    if (!surge) return [];
+    const flow = circuitMassFlow(fluid.design, at.point) / fluid.design.fuel.hot.density;
+    const seconds = surge.volume.value / flow;
+    if (seconds >= LEAST_SECONDS) return [];
+    const index = checked.document.fuelCircuits.indexOf(fluid.design.circuit);
+    const at_ = fluid.design.circuit.elements.indexOf(surge);
+    const litres = Math.ceil(LEAST_SECONDS * flow * 1e4) / 1e4;
+    return [
+      {
+        id: `surge.volume:${surge.id}`,
+        rule: 'surge.volume',
+        severity: 'warn',
+        where: where(fluid, surge.id),
+        title: 'The surge tank is small',
+        because: 'at peak it bridges {seconds} without fuel at the pickup; plan for {limit}',
+        numbers: {
+          seconds: { value: seconds, kind: 'duration' },
+          limit: { value: LEAST_SECONDS, kind: 'duration' },
+        },
+        measured: { value: seconds, kind: 'duration' },
+        limit: { value: LEAST_SECONDS, kind: 'duration' },
+        worse: 'lower',
+        cures: [
+          {
+            text: 'Plan a surge tank that lasts as long',
+            command: {
+              name: 'set',
+              path: `fuelCircuits.${index}.elements.${at_}.volume`,
+              value: { value: litres, unit: 'L' },
+            },
+          },
+        ],
+      },
+    ];
+  }),
+};
+
+/** A surge tank whose main pump is a lift pump, or the other way round. */
+export const liftDuty: BuildRule = {
+  id: 'pump.duty',
+  source: 'lift pumps make little pressure; main pumps belong before the engine',
+  check: (checked) =>
+    checked.fluids.flatMap((fluid): BuildFinding[] =>
+      pumpDuties(fluid.design.circuit).main.flatMap((pump): BuildFinding[] => {
+        const item = lookUp(checked.catalogue, 'pump', pump.item, pump.id);
+        if (item.duty === 'main') return [];
+        const best = checked.pumpCandidates[pump.id]?.find(
+          (c) => c.item.duty === 'main' && c.verdict !== 'does not fit',
+        );
+        return [
+          {
+            id: `pump.duty:${pump.id}`,
+            rule: 'pump.duty',
+            severity: 'stop',
+            where: where(fluid, pump.id),
+            title: 'A lift pump feeds the engine',
+            because: `${item.designation} is made to fill a surge tank; it does not make injection pressure`,
+            numbers: {},
+            cures: best
+              ? [
+                  {
+                    text: `Fit pump ${best.item.designation}`,
+                    command: {
+                      name: 'choose-part',
+                      circuitId: fluid.design.circuit.id,
+                      elementId: pump.id,
+                      item: refOf(best.item),
+                    },
+                  },
+                ]
+              : [{ text: 'Choose a main pump' }],
+          },
+        ];
+      }),
+    ),
+};
