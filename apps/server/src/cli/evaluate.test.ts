@@ -56,7 +56,7 @@ describe('evaluate on the command line', () => {
     ['other.json', '{"format":"x"}', 'format'],
     [
       'wrong.json',
-      JSON.stringify({ ...toBuildFile(lantern, sampleCatalogue), version: 3 }),
+      JSON.stringify({ ...toBuildFile(lantern, sampleCatalogue), version: 4 }),
       'version',
     ],
   ])('%s: exit 2, reason and place on standard error, nothing printed', (name, text, reason) => {

@@ -112,10 +112,14 @@ describe('work sheet', () => {
   });
 
   test('says when there is no finding', () => {
+    // Cool fuel, and so much of it that the pump cannot warm it.
     const cool = applyCommand(lantern, {
-      name: 'set',
-      path: 'brief.fuelTemperatureHot',
-      value: { value: 300, unit: '°C' },
+      name: 'set-several',
+      label: 'cool',
+      changes: [
+        { path: 'brief.fuelTemperatureHot', value: { value: 300, unit: '°C' } },
+        { path: 'fuelCircuits.0.elements.0.usableVolume', value: { value: 0.9, unit: 'L' } },
+      ],
     }).document;
     expect(sheetOf(cool).said).toContain('None.');
   });

@@ -14,18 +14,19 @@ import {
   valueAt,
   withValueAt,
 } from '../build/index.ts';
-import type { Severity } from '../results/index.ts';
 import { NotFound } from '../quantities/index.ts';
-import { namedCases } from './cases.ts';
-import type { Checked } from './checked.ts';
+import type { Severity } from '../results/index.ts';
+import { type CaseName, caseNames, namedCases } from './cases.ts';
+import type { BuildFinding, Checked } from './checked.ts';
 import { deliverable } from './deliverable.ts';
-import type { CircuitDesign } from './design.ts';
+import type { CircuitDesign, RowDesign } from './design.ts';
 import { createEvaluator } from './evaluate.ts';
+import type { FluidResult, NamedCases, SolvedCase } from './fluidStage.ts';
 import { pumpsTogether } from './pumpSwap.ts';
-import { FEED_VELOCITY_GOOD } from './rules/feedVelocity.ts';
+import { fluidRules } from './rules/fluidRules.ts';
 import { SAG_GOOD } from './rules/railSag.ts';
-import { returnReserve } from './rules/returnRules.ts';
-import { assumedDifference, regulatorOf, rowDifference, solvePoint } from './solvePoint.ts';
+import type { RunningPoint } from './runningPoint.ts';
+import { assumedDifference, rowDifference, solvePoint } from './solvePoint.ts';
 
 /** Where parts may come from. */
 export type PartSource = 'catalogue' | 'shelf';
@@ -70,6 +71,8 @@ export type SetAnswer =
       readonly pumpMargin: number;
       readonly tried: number;
       readonly command: BuildCommand;
+      /** warnings in the wiring that come with it */
+      readonly brings: readonly string[];
     }
   | { readonly state: 'none'; readonly reason: string; readonly tried: number };
 
@@ -98,10 +101,15 @@ function placesOf(checked: Checked, wish: SetWish): Place[] {
     wish.source === 'shelf' && shelf.has(item.id) ? 0 : item.price;
   const alcohol =
     fluid.design.fuel.fuel.kind === 'methanol' ? 1 : fluid.design.fuel.fuel.ethanol.value;
+  // A part that is only just right would bring a warning that is not there now.
+  const presentFits = (row: RowDesign): boolean =>
+    checked.injectorCandidates[row.row.id]?.find((c) => c.item.id === row.injector.id)?.verdict ===
+    'fits';
   const places: Place[] = fluid.design.rows.map((row) => ({
     label: row.row.name,
     choices: (checked.injectorCandidates[row.row.id] ?? [])
       .filter((c) => c.verdict !== 'does not fit' && offered(c.item.id, row.injector.id))
+      .filter((c) => c.verdict === 'fits' || c.item.id === row.injector.id || !presentFits(row))
       .map((c) => ({
         item: c.item,
         price: row.row.count * cost(c.item),
@@ -217,27 +225,62 @@ function byPrice(places: readonly Place[]): { positions: Uint8Array; price: numb
 /** Findings that the parts looked for can cure: while one of them stops, the search goes on. */
 const ofTheseParts = /^(rail\.sag|pump\.margin|return\.|injector\.duty|feed\.velocity|regulator\.)/;
 
-/** What must hold at least, by a few solves: margin, sag, and the return at idle and overrun. */
-function holdsQuickly(checked: Checked, circuit: CircuitDesign, wish: SetWish): boolean {
+/** The circuit solved in the cases that the fluid checks look at, without the map. */
+function judgedCircuit(checked: Checked, circuit: CircuitDesign): FluidResult {
   const { design } = checked;
-  const { peakPower, hotIdle, overrun } = namedCases(checked.document, design.demand);
-  const flow = deliverable(design, circuit, peakPower);
-  if (!flow || flow.margin < wish.pumpMargin) return false;
-  const peak = solvePoint(design, circuit, peakPower);
-  if (peak.state === 'failed') return false;
-  const assumed = assumedDifference(design, circuit, peakPower);
-  if (circuit.rows.some((row) => 1 - rowDifference(circuit, row, peak) / assumed > SAG_GOOD)) {
-    return false;
-  }
-  const lines = circuit.circuit.elements.filter((e) => e.kind === 'line' && e.role === 'feed');
-  if (lines.some((line) => peak.elements[line.id]!.velocity! > FEED_VELOCITY_GOOD)) return false;
-  const unit = regulatorOf(circuit, design.catalogue);
-  if (!unit) return true;
-  return [hotIdle, overrun].every((point) => {
-    const solved = solvePoint(design, circuit, point);
-    return solved.state === 'converged' && returnReserve(circuit, unit, point, solved) >= 0;
-  });
+  const points = namedCases(checked.document, design.demand);
+  const solved = new Map<RunningPoint, SolvedCase>();
+  const at = (name: CaseName): SolvedCase => {
+    // The other cases ask nothing that these three do not.
+    const point = points[name === 'hotIdle' || name === 'overrun' ? name : 'peakPower'];
+    const known = solved.get(point) ?? { point, solution: solvePoint(design, circuit, point) };
+    solved.set(point, known);
+    return known;
+  };
+  return {
+    design: circuit,
+    cases: Object.fromEntries(caseNames.map((name) => [name, at(name)])) as NamedCases,
+    peak: deliverable(design, circuit, points.peakPower),
+    tables: { pressureDifference: [], duty: [] },
+    worstDuty: undefined,
+  };
 }
+
+/** Whether the fluid checks find something in a circuit that is not among what is known. */
+function spoilsFluid(
+  checked: Checked,
+  circuit: CircuitDesign,
+  wish: SetWish,
+  known: ReadonlyMap<string, Severity>,
+): boolean {
+  const fluid = judgedCircuit(checked, circuit);
+  if (!fluid.peak || fluid.peak.margin < wish.pumpMargin) return true;
+  const peak = fluid.cases.peakPower.solution;
+  if (peak.state === 'failed') return true;
+  const assumed = assumedDifference(checked.design, circuit, fluid.cases.peakPower.point);
+  if (circuit.rows.some((row) => 1 - rowDifference(circuit, row, peak) / assumed > SAG_GOOD)) {
+    return true;
+  }
+  // No cures are asked for: the rules find none in an empty catalogue of candidates.
+  const light = { ...checked, fluids: [fluid], pumpCandidates: {}, injectorCandidates: {} };
+  return searchedRules.some((rule) =>
+    rule
+      .check(light)
+      .some(
+        (f) =>
+          f.severity !== 'note' &&
+          (!known.has(f.id) || (f.severity === 'stop' && ofTheseParts.test(f.id))),
+      ),
+  );
+}
+
+/** Checks that three cases answer; those over all cases or the whole build come at the end. */
+const searchedRules = fluidRules.filter(
+  (rule) =>
+    !['pump.outside-data', 'pump.lost', 'vapour.run', 'prime.time', 'tank.heating'].includes(
+      rule.id,
+    ),
+);
 
 /** The circuit with the items of some changes; its row designs with theirs. */
 function withChoices(
@@ -264,8 +307,8 @@ function withChoices(
 
 /**
  * Looks for the cheapest set of injectors, pumps, longest feed and return, fine filter and
- * regulator with which a circuit meets its target: no new stop or warning anywhere, sag within
- * 3 %, pump margin as wished. Combinations are tried in order of price, so the first that holds is the
+ * regulator with which a circuit meets its target: no new stop, no new warning but in
+ * the wiring, sag within 3 %, pump margin as wished. Combinations are tried in order of price, so the first that holds is the
  * cheapest there is; parts from the shelf cost nothing. Walked in steps.
  */
 export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
@@ -277,27 +320,32 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
   const lacking = places.find((p) => p.choices.length === 0);
   const combinations = lacking ? [] : byPrice(places);
   const evaluator = createEvaluator();
-  const troublesOf = (build: BuildDocument): ReadonlyMap<string, Severity> =>
-    new Map(
-      evaluator
-        .evaluate(build, catalogue)
-        .findings.filter((f) => f.severity !== 'note')
-        .map((f) => [f.id, f.severity]),
-    );
-  /** A stop of these parts, or anything that the build did not have before. */
-  const spoils = (build: BuildDocument): boolean =>
-    [...troublesOf(build)].some(
-      ([id, severity]) => !before.has(id) || (severity === 'stop' && ofTheseParts.test(id)),
-    );
-  const before = troublesOf(document);
+  const troublesOf = (build: BuildDocument): BuildFinding[] =>
+    evaluator.evaluate(build, catalogue).findings.filter((f) => f.severity !== 'note');
+  const before = new Map(troublesOf(document).map((f) => [f.id, f.severity]));
   let tried = 0;
   let answer: SetAnswer | undefined = lacking
     ? { state: 'none', tried: 0, reason: `no part for ${lacking.label} may be taken` }
     : undefined;
+  const wiring = new Map<string, boolean>();
+  /** Whether a pump brings a stop to fuses and wires, whatever stands beside it; asked once. */
+  const spoilsWiring = (choice: Choice): boolean => {
+    if (choice.item.category !== 'pump') return false;
+    let spoilt = wiring.get(choice.item.id);
+    if (spoilt === undefined) {
+      const command = { name: 'set-several', label: 'pump', changes: choice.changes } as const;
+      spoilt = troublesOf(applyCommand(document, command).document).some(
+        (f) => f.severity === 'stop' && f.where.startsWith('wiring') && !before.has(f.id),
+      );
+      wiring.set(choice.item.id, spoilt);
+    }
+    return spoilt;
+  };
   const judge = (positions: Uint8Array, price: number): SetAnswer | undefined => {
     const choices = places.map((place, i) => place.choices[positions[i]!]!);
     const trial = withChoices(checked, circuit, index, choices);
-    if (!holdsQuickly(checked, trial, wish)) return undefined;
+    if (choices.some(spoilsWiring)) return undefined;
+    if (spoilsFluid(checked, trial, wish, before)) return undefined;
     const changes = choices.flatMap((c) => c.changes);
     const changed = changes.filter((c) => itemIdAt(document, c) !== (c.value as ItemRef).id);
     const command: BuildCommand = {
@@ -306,7 +354,12 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
       changes: changed,
     };
     const next = changed.length > 0 ? applyCommand(document, command).document : document;
-    if (spoils(next)) return undefined;
+    const troubles = troublesOf(next);
+    const brings = troubles.filter((f) => !before.has(f.id));
+    // A warning in the wiring is followed up there; anything else was not there before.
+    if (brings.some((f) => f.severity === 'stop' || !f.where.startsWith('wiring')))
+      return undefined;
+    if (troubles.some((f) => f.severity === 'stop' && ofTheseParts.test(f.id))) return undefined;
     const now = places.reduce((sum, place) => {
       const present = place.choices.find((c) => itemIdAt(document, c.changes[0]!) === c.item.id);
       return sum + (present?.price ?? 0);
@@ -322,6 +375,7 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
       )!.margin,
       tried: tried + 1,
       command,
+      brings: brings.map((f) => f.title),
       parts: choices.map((choice, i) => ({
         place: places[i]!.label,
         designation: choice.item.designation,

@@ -2,8 +2,8 @@ import type { SurgeTankElement } from '../build/index.ts';
 import type { BranchModel } from './branchModel.ts';
 import { type Fluid, GRAVITY } from './fluid.ts';
 
-/** Loss inside the vessel, Pa per kg/s: 0.1 kPa at 100 g/s, next to nothing. */
-const INSIDE = 1e3;
+/** Loss inside the vessel, Pa per kg/s: 10 Pa at 100 g/s, next to nothing. */
+const INSIDE = 100;
 
 /** A way through a full vessel: level pressure, hardly any loss. */
 function inside(rise: number, fluid: Fluid): BranchModel {

@@ -110,6 +110,7 @@ export function pumpModel(input: { item: PumpItem; supply: PumpSupply; wear: num
     supply,
     greatestFlow: last.x[last.x.length - 1]! / freshPerWorn,
     operate(flow, into = emptyPoint()) {
+      if (supply.openCircuitV <= 0) return standing(flow, into);
       const fresh = Math.max(0, flow) * freshPerWorn;
       const resistance = supply.seriesResistanceOhm;
       let voltage = supply.openCircuitV;
@@ -134,6 +135,19 @@ export function pumpModel(input: { item: PumpItem; supply: PumpSupply; wear: num
       return into;
     },
   };
+}
+
+/** How a pump that stands resists, Pa per m³/s: 10 kPa at 36 L/h; an estimate. */
+const STANDING_RESISTANCE = 1e9;
+
+/** A pump without voltage: no current, and it only resists. */
+function standing(flow: number, into: PumpPoint): PumpPoint {
+  into.pressureRise = -STANDING_RESISTANCE * Math.max(0, flow);
+  into.pressureRisePerFlow = -STANDING_RESISTANCE;
+  into.voltage = 0;
+  into.current = 0;
+  into.outsideData = false;
+  return into;
 }
 
 /** Highest current A in the data sheet's whole range: what the wire is sized for. */

@@ -111,6 +111,11 @@ function Answer({ answer, take }: { answer: SetAnswer; take: () => void }) {
         {formatMeasure({ value: answer.pumpMargin, kind: 'ratio' }, units)}. Every cheaper
         combination was tried ({answer.tried}) and fails a check.
       </p>
+      {answer.brings.length > 0 && (
+        <p className="mt-1 text-signal">
+          It brings to the wiring: {[...new Set(answer.brings)].join('; ').toLowerCase()}.
+        </p>
+      )}
       <button type="button" className="act act-main mt-2" disabled={same} onClick={take}>
         {same ? 'The build has it already' : 'Take this set'}
       </button>
@@ -207,7 +212,7 @@ export function PartsScreen() {
         <h2>The cheapest set that holds the target</h2>
         <p className="text-[13px] text-second">
           Injectors, main pumps, the longest feed and return, fine filter and regulator together:
-          nothing may stop or warn that does not now, sag stays within 3 %.
+          nothing may stop or warn that does not now, but in the wiring, and sag stays within 3 %.
         </p>
         <div className="mt-2 grid max-w-[360px] gap-1.5">
           <label className="grid grid-cols-[1fr_128px] items-center gap-2">

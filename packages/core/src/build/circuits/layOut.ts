@@ -280,7 +280,7 @@ function partsOf(input: {
     },
     feed,
     branch: short({ ...feed, fittings: [] }),
-    rail: choiceOf(ofRole('other'), 11.1e-3),
+    rail: choiceOf(named('rail') ?? named('rail-1') ?? ofRole('other'), 11.1e-3),
     back: choiceOf(ofRole('return'), bore(feed.item)),
     rails: perRail,
   };

@@ -26,7 +26,7 @@ export function surgeTankCircuit(parts: CircuitPartChoices): FuelCircuit {
     returnNode: draft.node('surge-return', 'surge-tank-top'),
     overflow: draft.node('surge-over', 'surge-tank-top'),
   };
-  draft.line('lift', 'Lift hose', 'other', [liftOut, surge.inlet], parts.pumpOutlet);
+  draft.line('lift', 'Lift hose', 'feed', [liftOut, surge.inlet], parts.pumpOutlet);
   draft.add({
     kind: 'surge-tank',
     id: 'surge',

@@ -1,0 +1,94 @@
+import { describe, expect, test } from 'vitest';
+import { type BuildDocument, applyCommand, withValueAt } from '../build/index.ts';
+import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
+import { type SetWish, startCheapestSet } from './cheapestSet.ts';
+import { createEvaluator, evaluate } from './evaluate.ts';
+
+const found = (build: BuildDocument, wish: Partial<SetWish> = {}) => {
+  const search = startCheapestSet(createEvaluator().check(build, sampleCatalogue), {
+    circuitId: 'main',
+    pumpMargin: 0.2,
+    source: 'catalogue',
+    ...wish,
+  });
+  while (!search.answer) search.step(100);
+  return search.answer;
+};
+const troubles = (build: BuildDocument): Set<string> =>
+  new Set(
+    evaluate(build, sampleCatalogue)
+      .findings.filter((f) => f.severity !== 'note')
+      .map((f) => f.id),
+  );
+
+describe('the cheapest set', () => {
+  test('holds: no new stop or warning, margin as wished, never dearer than what is there', () => {
+    for (const build of [lantern, sandpiper]) {
+      const answer = found(build);
+      if (answer.state === 'none') throw new Error(answer.reason);
+      const next = applyCommand(build, answer.command).document;
+      const before = troubles(build);
+      expect([...troubles(next)].filter((id) => !before.has(id))).toHaveLength(
+        answer.brings.length,
+      );
+      const margin = evaluate(next, sampleCatalogue).fluids[0]!.peak!.margin;
+      expect(margin).toBeGreaterThanOrEqual(0.2);
+      expect(margin).toBeCloseTo(answer.pumpMargin, 9);
+      expect(answer.price).toBeLessThanOrEqual(answer.priceNow + 1e-9);
+    }
+  });
+
+  test('is no dearer when less is wished, and grows with the wish', () => {
+    const price = (pumpMargin: number): number => {
+      const answer = found(lantern, { pumpMargin });
+      return answer.state === 'found' ? answer.price : Infinity;
+    };
+    expect(price(0.1)).toBeLessThanOrEqual(price(0.5));
+    expect(price(0.5)).toBeLessThanOrEqual(price(0.9));
+  });
+
+  test('says so when nothing holds', () => {
+    expect(found(lantern, { pumpMargin: 2.9 }).state).toBe('none');
+  });
+
+  test('puts right what stops: E85 in Lantern', () => {
+    const hose = { id: 'HBP-6', revision: 1 };
+    const e85 = lantern.fuelCircuits[0]!.elements.reduce<BuildDocument>(
+      (doc, element, i) =>
+        element.kind === 'line'
+          ? withValueAt(doc, `fuelCircuits.0.elements.${i}.item`, {
+              ...hose,
+              id: element.role === 'suction' ? 'HBP-10' : 'HBP-6',
+            })
+          : doc,
+      withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' }),
+    );
+    const answer = found(e85);
+    if (answer.state === 'none') throw new Error(answer.reason);
+    const next = evaluate(applyCommand(e85, answer.command).document, sampleCatalogue);
+    for (const id of ['injector.duty:primary', 'pump.margin:main', 'filter.media:fine']) {
+      expect(next.findings.filter((f) => f.severity === 'stop').map((f) => f.id)).not.toContain(id);
+    }
+  });
+
+  test('from the shelf takes only what lies there or is built in', () => {
+    const shelved = withValueAt(lantern, 'shelf', [{ id: 'F10A', revision: 1 }]);
+    const answer = found(shelved, { source: 'shelf' });
+    if (answer.state === 'none') throw new Error(answer.reason);
+    const filter = answer.parts.find((p) => p.place === 'Fine filter')!;
+    expect(filter.designation).toContain('F10A');
+    expect(filter.price).toBe(0);
+    expect(answer.parts.filter((p) => p.changed)).toEqual([filter]);
+  });
+
+  test('in small steps finds the same as in one', () => {
+    const checked = createEvaluator().check(lantern, sampleCatalogue);
+    const wish = { circuitId: 'main', pumpMargin: 0.3, source: 'catalogue' } as const;
+    const slow = startCheapestSet(checked, wish);
+    while (!slow.answer) slow.step(1);
+    const fast = startCheapestSet(checked, wish);
+    fast.step(1e6);
+    expect(slow.answer).toEqual(fast.answer);
+    expect(slow.tried).toBe(fast.tried);
+  });
+});

@@ -1,0 +1,268 @@
+import { describe, expect, test } from 'vitest';
+import {
+  type BuildDocument,
+  architectures,
+  pumpsOf,
+  railsOf,
+  withValueAt,
+} from '../build/index.ts';
+import { demoBuilds, kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
+import { type SolvedCircuit } from '../hydraulics/index.ts';
+import { laidOutAs } from '../testing/trippedSystems.ts';
+import { judgeArchitecture, judgeCircuit, otherArchitectures } from './compareCircuits.ts';
+import { compareFuels } from './compareFuels.ts';
+import { createEvaluator, evaluate } from './evaluate.ts';
+import { limitLadder } from './ladder.ts';
+import { ladderVariants, variantLadder } from './ladderVariants.ts';
+import { dutyAlone, rowMassFlow, stagedIn } from './rowShare.ts';
+import { thickerWire } from './thickerWire.ts';
+
+const converged = (build: BuildDocument, name: 'peakPower' | 'hotIdle' | 'cruise', index = 0) => {
+  const { point, solution } = evaluate(build, sampleCatalogue).fluids[index]!.cases[name];
+  if (solution.state === 'failed') throw new Error(solution.reason);
+  return { point, solution: solution as SolvedCircuit };
+};
+const value = (build: BuildDocument, key: string): number =>
+  evaluate(build, sampleCatalogue).results.find((r) => r.key === key)!.value;
+
+describe('every layout', () => {
+  test.each(architectures)('%s solves every case with mass conserved at every joint', (name) => {
+    const build = laidOutAs(name);
+    const fluid = evaluate(build, sampleCatalogue).fluids[0]!;
+    for (const { point, solution } of Object.values(fluid.cases)) {
+      if (solution.state === 'failed') throw new Error(`${point.name}: ${solution.reason}`);
+      const flow = (kind: string): number =>
+        fluid.design.circuit.elements
+          .filter((e) => e.kind === kind)
+          .reduce((sum, e) => sum + solution.elements[e.id]!.massFlow, 0);
+      const back = solution.elements['return'] ??
+        solution.elements['regulator~bypass'] ?? { massFlow: 0 };
+      const main = fluid.design.circuit.elements
+        .filter((e) => e.kind === 'pump' && e.id !== 'lift-pump')
+        .reduce((sum, e) => sum + solution.elements[e.id]!.massFlow, 0);
+      expect(main).toBeCloseTo(flow('injectors') + back.massFlow, 8);
+    }
+  });
+
+  test('a returnless pump gives just what is injected, on less than full voltage', () => {
+    const build = laidOutAs('returnless');
+    const { solution } = converged(build, 'cruise');
+    expect(solution.elements['pump']!.massFlow).toBeCloseTo(
+      solution.elements['injectors']!.massFlow,
+      10,
+    );
+    expect(solution.pumps['pump']!.share).toBeLessThan(0.9);
+    const returning = converged(laidOutAs('return-after-rail'), 'cruise').solution;
+    const power = (s: SolvedCircuit) => s.pumps['pump']!.voltage * s.pumps['pump']!.current;
+    expect(power(solution)).toBeLessThan(0.8 * power(returning));
+    expect(value(build, 'tank.heatingPerHour')).toBeLessThan(
+      value(laidOutAs('return-after-rail'), 'tank.heatingPerHour'),
+    );
+  });
+
+  test('twin pumps share the flow and the current, and deliver more than one', () => {
+    const twin = converged(laidOutAs('twin-pumps'), 'peakPower').solution;
+    expect(twin.elements['pump']!.massFlow).toBeCloseTo(twin.elements['pump-2']!.massFlow, 3);
+    expect(value(laidOutAs('twin-pumps'), 'pump.peak.flowAvailable')).toBeGreaterThan(
+      1.6 * value(laidOutAs('return-after-rail'), 'pump.peak.flowAvailable'),
+    );
+  });
+
+  test('a surge tank lasts its volume over the flow of the engine', () => {
+    const build = laidOutAs('surge-tank');
+    expect(value(build, 'surge.seconds')).toBeCloseTo(2e-3 / value(build, 'surge.flow'), 9);
+    expect(value(build, 'surge.flow')).toBeCloseTo(value(build, 'pump.peak.flowNeeded'), 12);
+  });
+
+  test('is judged beside the present one on the same demand', () => {
+    const now = judgeCircuit(lantern, sampleCatalogue, 'main');
+    for (const architecture of otherArchitectures(now.circuit)) {
+      const other = judgeArchitecture({
+        document: lantern,
+        catalogue: sampleCatalogue,
+        circuitId: 'main',
+        architecture,
+      });
+      expect(other.circuit.architecture).toBe(architecture);
+      expect(other.price).toBeGreaterThan(0);
+      expect(other.joints).toBeGreaterThan(5);
+      expect(other.pumpMargin).toBeDefined();
+    }
+  });
+});
+
+describe('heat, prime and range', () => {
+  test('follow by hand', () => {
+    const { solution } = converged(lantern, 'cruise');
+    const pump = solution.pumps['pump']!;
+    const fuel = evaluate(lantern, sampleCatalogue).fluids[0]!.design.fuel;
+    const w = (0.1 * 794) / (0.1 * 794 + 0.9 * 745);
+    const heat = 2200 + w * 240;
+    expect(value(lantern, 'tank.heatingPerHour')).toBeCloseTo(
+      (3600 * (pump.voltage * pump.current + 150)) / (0.25 * 0.078 * fuel.hot.density * heat),
+      6,
+    );
+    const massFlow = 24e3 * ((320e-3 / 3.6e6) * (43.4e6 / fuel.lowerHeatingValue));
+    expect(value(lantern, 'consumption.flow')).toBeCloseTo(massFlow / fuel.density15, 15);
+    expect(value(lantern, 'range.distance')).toBeCloseTo(
+      (0.078 * 25) / (massFlow / fuel.density15),
+      3,
+    );
+    expect(value(lantern, 'prime.time')).toBeLessThan(1);
+  });
+
+  test('a softer and longer line takes longer to prime', () => {
+    const at = lantern.fuelCircuits[0]!.elements.findIndex((e) => e.id === 'feed');
+    const with_ = (item: string, metres: number): number =>
+      value(
+        withValueAt(
+          withValueAt(lantern, `fuelCircuits.0.elements.${at}.item`, { id: item, revision: 1 }),
+          `fuelCircuits.0.elements.${at}.length`,
+          { typed: { value: metres, unit: 'm' }, measured: null },
+        ),
+        'prime.time',
+      );
+    expect(with_('HBR-6', 9)).toBeGreaterThan(with_('HBR-6', 4));
+    expect(with_('HBP-6', 4)).toBeLessThan(with_('HBR-6', 4));
+  });
+
+  test('E85 costs a quarter to a third of the range', () => {
+    const fuels = compareFuels(lantern, sampleCatalogue);
+    const e85 = fuels.find((f) => f.label === 'E85')!;
+    expect(e85.rangeRatio).toBeGreaterThan(0.65);
+    expect(e85.rangeRatio).toBeLessThan(0.76);
+    expect(fuels[0]!.present).toBe(true);
+    expect(fuels.find((f) => f.label === 'M100')!.range).toBeLessThan(e85.range);
+  });
+});
+
+describe('wire and flow', () => {
+  test('thicker wire never takes flow away, and the present size gains nothing', () => {
+    for (const { document } of demoBuilds) {
+      const checked = createEvaluator().check(document, sampleCatalogue);
+      for (const feed of checked.feeds) {
+        const gains = thickerWire(checked, feed);
+        expect(gains.filter((g) => g.present)).toHaveLength(1);
+        expect(gains.find((g) => g.present)!.gain).toBeCloseTo(0, 12);
+        gains.slice(1).forEach((gain, i) => expect(gain.gain).toBeGreaterThan(gains[i]!.gain));
+      }
+    }
+  });
+
+  test('what several pumps share before the stud counts for each', () => {
+    const checked = createEvaluator().check(kittiwake, sampleCatalogue);
+    const ids = checked.feeds.flatMap((f) => f.main.wires.map((w) => w.wire.id));
+    expect(new Set(ids).size).toBe(2);
+    const total = checked.feeds.reduce((sum, f) => sum + f.pumpGroup.wires[0]!.task.load, 0);
+    expect(checked.feeds[0]!.main.wires[0]!.task.load).toBeCloseTo(total, 9);
+  });
+});
+
+describe('Kittiwake', () => {
+  const evaluation = evaluate(kittiwake, sampleCatalogue);
+  const checked = createEvaluator().check(kittiwake, sampleCatalogue);
+  const rows = checked.design.circuits.flatMap((c) => c.rows);
+  const primary = rows.find((r) => r.row.id === 'primary')!;
+  const second = rows.find((r) => r.row.id === 'secondary')!;
+
+  test('solves two fuels in two circuits, each with its own', () => {
+    expect(evaluation.fluids.map((f) => f.design.fuel.fuel.id)).toEqual(['e85', 'methanol']);
+    for (const fluid of evaluation.fluids) {
+      for (const { solution } of Object.values(fluid.cases))
+        expect(solution.state).toBe('converged');
+    }
+  });
+
+  test('its rails stand at one pressure', () => {
+    const { solution } = converged(kittiwake, 'peakPower');
+    const [a, b] = railsOf(kittiwake.fuelCircuits[0]!).map((r) => solution.elements[r.id]!);
+    expect(a!.inletPressure).toBeCloseTo(b!.inletPressure, 4);
+    expect(a!.massFlow).toBeCloseTo(b!.massFlow, 12);
+  });
+
+  test('the second row stays out at idle and is in at peak; the first gives up its air', () => {
+    const { hotIdle, peakPower } = evaluation.fluids[0]!.cases;
+    expect(rowMassFlow(second, hotIdle.point)).toBe(0);
+    expect(rowMassFlow(primary, hotIdle.point)).toBeCloseTo(
+      hotIdle.point.massFlow * primary.massShareAlone,
+      12,
+    );
+    expect(stagedIn(second.staging!, peakPower.point)).toBe(1);
+    expect(
+      rowMassFlow(primary, peakPower.point) + rowMassFlow(second, peakPower.point),
+    ).toBeCloseTo(peakPower.point.massFlow, 9);
+  });
+
+  test('joins where the first row alone would pass its duty', () => {
+    const { peakPower } = evaluation.fluids[0]!.cases;
+    const joins = value(kittiwake, 'staging.secondary.massFlow');
+    const at = { ...peakPower.point, speed: kittiwake.brief.powerSpeed.value, massFlow: joins };
+    expect(dutyAlone(second.staging!, at)).toBeCloseTo(0.55, 6);
+    expect(rowMassFlow(second, { ...at, massFlow: 0.99 * joins })).toBe(0);
+    expect(rowMassFlow(second, { ...at, massFlow: 1.05 * joins })).toBeGreaterThan(0);
+  });
+
+  test('one pump runs at cruise, both at peak; with one lost it says how far it goes', () => {
+    const cruise = converged(kittiwake, 'cruise').solution;
+    expect(cruise.pumps['pump-2']!.voltage).toBe(0);
+    expect(cruise.elements['pump-2']!.massFlow).toBeLessThan(1e-6);
+    expect(converged(kittiwake, 'peakPower').solution.elements['pump-2']!.massFlow).toBeGreaterThan(
+      0.02,
+    );
+    const lost = evaluation.findings.find((f) => f.id === 'pump.lost:main')!;
+    const ladder = variantLadder({
+      evaluator: createEvaluator(),
+      document: kittiwake,
+      catalogue: sampleCatalogue,
+      variant: ladderVariants(kittiwake).find((v) => v.id === 'pump-lost:pump')!,
+    });
+    const rung = ladder.rungs.find((r) => r.label === 'Pump flow, E85 circuit')!;
+    expect(rung.power! / lost.measured!.value).toBeCloseTo(1, 2);
+    expect(rung.power!).toBeLessThan(
+      limitLadder(checked).rungs.find((r) => r.label === 'Pump flow, E85 circuit')!.power!,
+    );
+  });
+
+  test('names every pump in the figures of its cases', () => {
+    const keys = new Set(evaluation.results.map((r) => r.key));
+    const pumps = kittiwake.fuelCircuits.flatMap(pumpsOf);
+    pumps.forEach((_, i) => expect(keys.has(`case.peakPower.pump.${i + 1}.flow`)).toBe(true));
+    expect(keys.has('case.pumpLost.pump.1.margin')).toBe(true);
+    expect(keys.has('case.peakPower.injector.secondary.duty')).toBe(true);
+  });
+});
+
+describe('other ladders', () => {
+  test('Lantern on E85 fails earlier than on E10', () => {
+    const evaluator = createEvaluator();
+    const variants = ladderVariants(lantern);
+    const e85 = variants.find((v) => v.id === 'fuel:E85')!;
+    const first = (ladder: ReturnType<typeof limitLadder>): number =>
+      ladder.rungs.find((r) => r.power !== null)!.power!;
+    const there = variantLadder({
+      evaluator,
+      document: lantern,
+      catalogue: sampleCatalogue,
+      variant: e85,
+    });
+    expect(first(there)).toBeLessThan(
+      first(limitLadder(evaluator.check(lantern, sampleCatalogue))),
+    );
+    expect(first(there)).toBeLessThan(168e3);
+  });
+
+  test('a lost staged row leaves the first with everything', () => {
+    const variant = ladderVariants(kittiwake).find((v) => v.id === 'row-lost:secondary')!;
+    const ladder = variantLadder({
+      evaluator: createEvaluator(),
+      document: kittiwake,
+      catalogue: sampleCatalogue,
+      variant,
+    });
+    const duty = (l: typeof ladder) =>
+      l.rungs.find((r) => r.label === 'Injector duty, E85 circuit')!.power!;
+    expect(duty(ladder)).toBeLessThan(
+      duty(limitLadder(createEvaluator().check(kittiwake, sampleCatalogue))),
+    );
+  });
+});
