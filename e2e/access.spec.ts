@@ -12,6 +12,8 @@ const screens = [
   'take-away',
   'findings',
   'operation',
+  'layouts',
+  'parts',
   'compare',
   'history',
 ];

@@ -245,7 +245,7 @@ test('papers are taken away, a file comes back with a preview, a damaged one is 
   const fetched = async (name: string): Promise<Buffer> => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name }).click(),
+      page.locator('main').getByRole('link', { name }).click(),
     ]);
     return readFileSync(await download.path());
   };
@@ -293,9 +293,9 @@ test('a file becomes a new build from the list', async ({ page, server }) => {
 test('units and theme are kept on the device', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/pump`);
   await page.getByLabel('Units', { exact: true }).selectOption('us');
-  await expect(page.locator('[data-figure="pump.peak.flowAvailable"]')).toContainText('US gph');
+  await expect(page.locator('[data-figure="pump.peak.flowNeeded"]')).toContainText('US gph');
   await page.getByRole('button', { name: 'Dark screen' }).click();
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
-  await expect(page.locator('[data-figure="pump.peak.flowAvailable"]')).toContainText('US gph');
+  await expect(page.locator('[data-figure="pump.peak.flowNeeded"]')).toContainText('US gph');
 });

@@ -32,7 +32,23 @@ const pictures = [
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
   { name: 'take-away', path: '/builds/lantern/take-away' },
   { name: 'margins-phone', path: '/builds/lantern/margins', width: 390, height: 844 },
-  { name: 'tank-side', path: '/builds/sandpiper/circuit' },
+  { name: 'twin-pumps', path: '/builds/kittiwake/circuit' },
+  {
+    name: 'layouts',
+    path: '/builds/lantern/layouts',
+    act: async (page) => {
+      await page.getByRole('radio', { name: 'Surge tank with lift pump' }).click();
+      await page.getByRole('img', { name: 'Sketch: Surge tank with lift pump' }).waitFor();
+    },
+  },
+  {
+    name: 'which-parts',
+    path: '/builds/lantern/parts',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Look for it' }).click();
+      await page.getByRole('table', { name: 'The cheapest set' }).waitFor();
+    },
+  },
   {
     name: 'new-build',
     path: '/new',
@@ -50,7 +66,6 @@ const pictures = [
     },
   },
   { name: 'catalogue', path: '/catalogue/pump' },
-  { name: 'data-sheet', path: '/catalogue/pump/P340X/change' },
   {
     name: 'findings',
     path: '/builds/lantern/findings',

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import {
   type BuildDocument,
@@ -88,6 +89,57 @@ describe('every layout', () => {
       expect(other.joints).toBeGreaterThan(5);
       expect(other.pumpMargin).toBeDefined();
     }
+  });
+});
+
+describe('any build', () => {
+  const any = fc.record({
+    architecture: fc.constantFrom(...architectures),
+    pump: fc.constantFrom('P190', 'P255', 'P340', 'P340X', 'P520X', 'P900T'),
+    hose: fc.constantFrom('HBR-4', 'HBR-6', 'HBP-8', 'HPR-10'),
+    kW: fc.integer({ min: 30, max: 500 }),
+    ethanol: fc.double({ min: 0, max: 1, noNaN: true }),
+    celsius: fc.integer({ min: -30, max: 70 }),
+    volts: fc.double({ min: 9, max: 14.4, noNaN: true }),
+    cylinders: fc.constantFrom(3, 4, 6, 8),
+  });
+
+  test('in any layout solves every case and every point of the map', () => {
+    fc.assert(
+      fc.property(any, (drawn) => {
+        const base = withValueAt(lantern, 'brief.cylinders', drawn.cylinders);
+        const laid = laidOutAs(drawn.architecture, base);
+        const circuit = laid.fuelCircuits[0]!;
+        const ref = (id: string) => ({ id, revision: 1 });
+        const build = circuit.elements.reduce<BuildDocument>(
+          (doc, element, i) =>
+            element.kind === 'pump' || (element.kind === 'line' && element.role !== 'suction')
+              ? withValueAt(
+                  doc,
+                  `fuelCircuits.0.elements.${i}.item`,
+                  ref(element.kind === 'pump' ? drawn.pump : drawn.hose),
+                )
+              : doc,
+          {
+            ...laid,
+            brief: {
+              ...laid.brief,
+              power: { value: drawn.kW * 1e3, unit: 'kW' },
+              fuelTemperatureHot: { value: drawn.celsius + 273.15, unit: '°C' },
+            },
+            demand: { school: 'power', reason: 'any power' },
+            fuels: [{ ...laid.fuels[0]!, ethanol: { value: drawn.ethanol, unit: '%' } } as Fuel],
+            limits: { ...laid.limits, voltageLow: { value: drawn.volts, unit: 'V' } },
+          },
+        );
+        const fluid = evaluate(build, sampleCatalogue).fluids[0]!;
+        for (const { point, solution } of Object.values(fluid.cases)) {
+          expect(solution.state === 'failed' ? solution.reason : '', point.name).toBe('');
+        }
+        expect(fluid.tables.duty.flat().filter((d) => d === null)).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 

@@ -3,6 +3,7 @@ import {
   type Quantity,
   echoQuantity,
   formatMeasure,
+  formatQuantity,
   matchedSet,
   parseQuantity,
 } from '@brookrain/core';
@@ -23,6 +24,12 @@ function readFlows(text: string): { flows: Quantity[] } | { problem: string } {
     flows.push(parsed.quantity);
   }
   return { flows };
+}
+
+/** A flow in the unit the first one was typed in. */
+function inTypedUnit(value: number, unit: string): string {
+  const { figure } = formatQuantity({ value, kind: 'volumeFlow', unit });
+  return `${figure} ${unit}`;
 }
 
 const numbers = (indices: readonly number[]): string => indices.map((i) => i + 1).join(', ');
@@ -72,7 +79,7 @@ export function MeasuredSet({ row, path }: { row: InjectorRow; path: string }) {
         <dl className="mt-2 max-w-[360px] space-y-1">
           <div className="flex justify-between">
             <dt>Mean</dt>
-            <dd>{formatMeasure({ value: set.mean, kind: 'volumeFlow' }, units)}</dd>
+            <dd>{inTypedUnit(set.mean, row.measuredFlows[0]!.unit)}</dd>
           </div>
           <div className="flex justify-between">
             <dt>Spread, highest to lowest</dt>

@@ -221,15 +221,20 @@ export function PartsScreen() {
               className="field text-right"
               value={text}
               aria-invalid={problem !== undefined}
-              onChange={(event) => setText(event.target.value)}
-              onBlur={() => {
-                const parsed = parseQuantity({ text, kind: 'ratio', defaultUnit: '%' });
-                if (!parsed.ok || parsed.quantity.value < 0 || parsed.quantity.value > 3) {
-                  setProblem(parsed.ok ? 'A margin is from 0 to 300 %' : parsed.message);
-                  return;
-                }
-                setProblem(undefined);
-                setMargin(parsed.quantity.value);
+              onChange={(event) => {
+                setText(event.target.value);
+                const parsed = parseQuantity({
+                  text: event.target.value,
+                  kind: 'ratio',
+                  defaultUnit: '%',
+                });
+                const wrong = !parsed.ok
+                  ? parsed.message
+                  : parsed.quantity.value < 0 || parsed.quantity.value > 3
+                    ? 'A margin is from 0 to 300 %'
+                    : undefined;
+                setProblem(wrong);
+                if (parsed.ok && !wrong) setMargin(parsed.quantity.value);
               }}
             />
           </label>

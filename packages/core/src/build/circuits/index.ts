@@ -1,3 +1,4 @@
+export * from './addCircuit.ts';
 export * from './architectureNotes.ts';
 export * from './circuitDraft.ts';
 export * from './circuitParts.ts';

@@ -246,6 +246,72 @@ export const documentedFigures: readonly FigureDescription[] = [
   },
   { key: 'fuse.pumpFeed.rating', kind: 'current', meaning: 'Rating of the pump fuse.' },
   {
+    key: 'prime.time',
+    kind: 'duration',
+    meaning:
+      'Time at key-on until a full line stands at 90 % of its set pressure: compliance × 0.9 set pressure over the flow the pump has against the set pressure. A second circuit: `prime.<circuit>.time`.',
+  },
+  {
+    key: 'prime.emptyTime',
+    kind: 'duration',
+    meaning: 'Time to fill the empty pressure side at that flow.',
+  },
+  {
+    key: 'prime.count',
+    kind: 'count',
+    meaning: 'Key-on primes of 2 s to fill it.',
+  },
+  {
+    key: 'surge.seconds',
+    kind: 'duration',
+    meaning:
+      'How long a surge tank lasts at peak design flow of the engine; only with a surge tank.',
+  },
+  {
+    key: 'surge.liftRatio',
+    kind: 'ratio',
+    meaning:
+      'Flow of the lift pumps at peak over the design flow of the engine; only with a surge tank.',
+  },
+  {
+    key: 'tank.heatingPerHour',
+    kind: 'temperatureDifference',
+    meaning:
+      'Rise of fuel temperature in an hour of the cruise case with a quarter of the usable volume: electrical power of the pumps, 150 W from the rail where fuel comes back from there, nothing lost to the air.',
+  },
+  {
+    key: 'consumption.flow',
+    kind: 'volumeFlow',
+    meaning:
+      'Consumption at the cruise point, at 15 °C: from cruise power by 320 g/kWh on E0 and energy, else the fuel of the cruise case.',
+  },
+  {
+    key: 'consumption.perDistance',
+    kind: 'volumePerDistance',
+    meaning: 'The same by distance, at the road speed of the brief.',
+  },
+  {
+    key: 'range.distance',
+    kind: 'distance',
+    meaning: 'Range on the usable volume at the cruise point.',
+  },
+  {
+    key: 'staging.<row>.massFlow',
+    kind: 'massFlow',
+    meaning: 'Engine fuel flow at the power speed at which a staged row joins.',
+  },
+  {
+    key: 'injector.<row>.coilCurrent',
+    kind: 'current',
+    meaning: 'Current of one coil held open at running voltage, with its ballast.',
+  },
+  {
+    key: 'fuel.seasonalShift',
+    kind: 'ratio',
+    meaning:
+      'Shift of λ when the tank holds the least ethanol of the year; only where that is entered.',
+  },
+  {
     key: 'ladder.1.check',
     kind: 'text',
     meaning: 'Name of the n-th check that fails as power rises: `ladder.<n>.check`, from 1.',
