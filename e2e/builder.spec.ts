@@ -129,3 +129,15 @@ test('fuels are compared, and what wire buys', async ({ page, server }) => {
   await expect(wire.getByRole('row')).toHaveCount(6);
   await expect(wire).toContainText('as it is');
 });
+
+test('the fuel of the brief goes to methanol and back to a blend', async ({ page, server }) => {
+  await page.goto(`${server}/builds/sandpiper/brief`);
+  await page.getByLabel('Fuel', { exact: true }).selectOption('methanol');
+  await expect(page.locator(header)).toContainText('revision 2');
+  await expect(page.getByLabel('Ethanol by volume')).toHaveCount(0);
+  await page.getByLabel('Fuel', { exact: true }).selectOption('petrol-ethanol');
+  await expect(page.locator(header)).toContainText('revision 3');
+  await expect(page.getByLabel('Ethanol by volume')).toHaveValue('10 %');
+  await page.goto(`${server}/builds/kittiwake/brief`);
+  await expect(page.getByLabel('Methanol', { exact: true })).toHaveValue('methanol');
+});

@@ -1,16 +1,17 @@
 import type { InjectorItem, PumpItem } from '../build/index.ts';
 import { newestOf, pumpDuties, pumpsOf, refOf } from '../build/index.ts';
+import type { PumpState, WarmStart } from '../hydraulics/index.ts';
 import { injectionAt } from '../injectors/index.ts';
 import { revolutionsPerCycle } from '../demand/index.ts';
 import type { Measure } from '../results/index.ts';
 import { namedCases } from './cases.ts';
-import { deliverable } from './deliverable.ts';
+import { bareDeliverable } from './deliverable.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import { mapPoint } from './fluidStage.ts';
 import { scalePoint, supportedPower } from './scalePoint.ts';
 import { pumpsTogether, withPump } from './pumpSwap.ts';
 import type { RunningPoint } from './runningPoint.ts';
-import { assumedDifference, circuitMassFlow, solvePoint } from './solvePoint.ts';
+import { assumedDifference, circuitMassFlow, solveBarePoint, solvePoint } from './solvePoint.ts';
 import { rowMassFlow } from './rowShare.ts';
 
 export type Verdict = 'fits' | 'tight' | 'does not fit';
@@ -110,22 +111,23 @@ export function injectorCandidates(
 ): InjectorCandidate[] {
   const { demand, document, catalogue } = design;
   const cases = namedCases(document, demand);
+  /** What does not depend on the injector, worked out once for each point. */
+  const asked = (point: RunningPoint) => ({
+    row: row.row,
+    rowMassFlow: rowMassFlow(row, point),
+    speed: point.speed,
+    revolutionsPerCycle: revolutionsPerCycle[document.brief.cycle],
+    pressureDifference: assumedDifference(design, circuit, point),
+    fuelDensity: circuit.fuel.hot.density,
+    voltage: point.systemVoltage,
+  });
+  const points = demand.map.speeds.flatMap((_, s) =>
+    demand.map.loads.map((__, l) => mapPoint(design, s, l)),
+  );
+  const askedOnMap = points.map(asked);
   const judge = (item: InjectorItem): InjectorCandidate => {
-    const at = (point: ReturnType<typeof mapPoint>) =>
-      injectionAt({
-        injector: item,
-        row: row.row,
-        rowMassFlow: rowMassFlow(row, point),
-        speed: point.speed,
-        revolutionsPerCycle: revolutionsPerCycle[document.brief.cycle],
-        pressureDifference: assumedDifference(design, circuit, point),
-        fuelDensity: circuit.fuel.hot.density,
-        voltage: point.systemVoltage,
-      });
-    const points = demand.map.speeds.flatMap((_, s) =>
-      demand.map.loads.map((__, l) => mapPoint(design, s, l)),
-    );
-    const duties = points.map((point) => at(point).duty);
+    const at = (point: RunningPoint) => injectionAt({ injector: item, ...asked(point) });
+    const duties = askedOnMap.map((each) => injectionAt({ injector: item, ...each }).duty);
     const worstDuty = Math.max(...duties);
     const worstPoint = points[duties.indexOf(worstDuty)]!;
     const idle = at(cases.hotIdle);
@@ -152,7 +154,7 @@ export function injectorCandidates(
       supportsPower: supportedPower(
         document.brief.power.value,
         (factor) =>
-          at(scalePoint(design, worstPoint, factor)).duty > document.limits.injectorDuty.value,
+          document.limits.injectorDuty.value - at(scalePoint(design, worstPoint, factor)).duty,
       ),
     };
   };
@@ -220,20 +222,92 @@ function pumpReasons(
   return reasons;
 }
 
-/** What a lift pump gives against what the engine takes, with a tenth in hand. */
-function liftDelivery(
+/** What is asked of one pump that is tried: what it gives against the need, and where it stands. */
+interface TrialFlow {
+  readonly available: number;
+  readonly margin: number;
+  readonly warm: WarmStart;
+}
+
+/** Flow of the lift pumps against what the engine takes. */
+function liftFlow(
   design: FluidDesign,
   circuit: CircuitDesign,
   point: RunningPoint,
-  elementIds: readonly string[],
-) {
-  const solution = solvePoint(design, circuit, point);
+  options: { readonly pumps: readonly string[]; readonly warm: WarmStart | undefined },
+): TrialFlow | undefined {
+  const solution = solveBarePoint(design, circuit, point, { warm: options.warm });
   if (solution.state === 'failed') return undefined;
   const density = circuit.fuel.hot.density;
-  const available =
-    elementIds.reduce((sum, id) => sum + solution.elements[id]!.massFlow, 0) / density;
+  const available = options.pumps.reduce((sum, id) => sum + solution.flows[id]!, 0) / density;
   const needed = circuitMassFlow(circuit, point) / density;
-  return { available, needed, margin: available / needed - 1, solution };
+  return { available, margin: available / needed - 1, warm: solution.warm };
+}
+
+/** One pump in the place of those that go together, solved at peak. */
+interface PumpTrial {
+  readonly item: PumpItem;
+  readonly flow: TrialFlow | undefined;
+  readonly pumps: Readonly<Record<string, PumpState>>;
+  readonly supportsPower: number | null;
+}
+
+/** Every catalogue pump in the place of some that are exchanged together. */
+function pumpTrials(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  together: readonly string[],
+): PumpTrial[] {
+  const { lift } = pumpDuties(circuit.circuit);
+  const lifts = lift.some((p) => p.id === together[0]);
+  const point = namedCases(design.document, design.demand).peakPower;
+  // Each trial starts from the one before it: the circuit has the same shape.
+  let warm: WarmStart | undefined;
+  return newestOf(design.catalogue, 'pump').map((item): PumpTrial => {
+    const swapped: CircuitDesign = {
+      ...circuit,
+      circuit: withPump(circuit.circuit, together[0]!, refOf(item)),
+    };
+    const flowAt = (at: RunningPoint): TrialFlow | undefined => {
+      const held = lifts ? undefined : bareDeliverable(design, swapped, at, warm);
+      const flow = lifts
+        ? liftFlow(design, swapped, at, { pumps: together, warm })
+        : held && { available: held.available, margin: held.margin, warm: held.solution.warm };
+      warm = flow?.warm ?? warm;
+      return flow;
+    };
+    const solution = solvePoint(
+      design,
+      swapped,
+      { ...point, steppedUp: true },
+      { regulators: lifts ? 'regulating' : 'holding', warm },
+    );
+    return {
+      item,
+      flow: flowAt(point),
+      pumps: solution.state === 'converged' ? solution.pumps : {},
+      supportsPower: supportedPower(
+        design.document.brief.power.value,
+        (factor) => flowAt(scalePoint(design, point, factor))?.margin ?? -Infinity,
+      ),
+    };
+  });
+}
+
+const knownTrials = new WeakMap<CircuitDesign, Map<string, PumpTrial[]>>();
+
+/** The trials of a group of pumps, made once for the group. */
+function trialsOf(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  together: readonly string[],
+): PumpTrial[] {
+  const known = knownTrials.get(circuit) ?? new Map<string, PumpTrial[]>();
+  knownTrials.set(circuit, known);
+  const group = [...together].sort().join();
+  const trials = known.get(group) ?? pumpTrials(design, circuit, together);
+  known.set(group, trials);
+  return trials;
 }
 
 /** Every catalogue pump put into the circuit and solved with its wiring, best first. */
@@ -244,22 +318,11 @@ export function pumpCandidates(
 ): PumpCandidate[] {
   const current = pumpsOf(circuit.circuit).find((e) => e.id === elementId);
   if (!current) return [];
-  const { mounting } = current;
-  const { lift } = pumpDuties(circuit.circuit);
-  const lifts = lift.some((p) => p.id === elementId);
   const together = pumpsTogether(circuit.circuit, elementId);
-  const point = namedCases(design.document, design.demand).peakPower;
-  return newestOf(design.catalogue, 'pump')
-    .map((item): PumpCandidate => {
-      const swapped: CircuitDesign = {
-        ...circuit,
-        circuit: withPump(circuit.circuit, elementId, refOf(item)),
-      };
-      const deliveryAt = (at: RunningPoint) =>
-        lifts ? liftDelivery(design, swapped, at, together) : deliverable(design, swapped, at);
-      const flow = deliveryAt(point);
-      const state = flow?.solution.pumps[elementId];
-      const reasons = pumpReasons(design, item, flow?.margin, mounting);
+  return trialsOf(design, circuit, together)
+    .map(({ item, flow, pumps, supportsPower }): PumpCandidate => {
+      const state = pumps[elementId];
+      const reasons = pumpReasons(design, item, flow?.margin, current.mounting);
       return {
         item,
         verdict: worstVerdict(reasons),
@@ -268,10 +331,7 @@ export function pumpCandidates(
         margin: flow?.margin,
         voltage: state?.voltage,
         current: state?.current,
-        supportsPower: supportedPower(
-          design.document.brief.power.value,
-          (factor) => (deliveryAt(scalePoint(design, point, factor))?.margin ?? -1) < 0,
-        ),
+        supportsPower,
       };
     })
     .sort((a, b) => rank[a.verdict] - rank[b.verdict] || (a.margin ?? 99) - (b.margin ?? 99));

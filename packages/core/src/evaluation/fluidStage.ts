@@ -7,7 +7,13 @@ import { type Deliverable, deliverable } from './deliverable.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import type { RunningPoint } from './runningPoint.ts';
 import { rowMassFlow } from './rowShare.ts';
-import { injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
+import {
+  bareRowDifference,
+  injectionOf,
+  rowDifference,
+  solveBarePoint,
+  solvePoint,
+} from './solvePoint.ts';
 
 /** A named case of one circuit: solved, or the reason why not. */
 export interface SolvedCase {
@@ -59,12 +65,18 @@ export function rowDuty(
   solution: SolvedCircuit,
 ): { difference: number; duty: number } {
   const difference = rowDifference(circuit, row, solution);
-  const works = rowMassFlow(row, point) > 0;
-  return {
-    difference,
-    duty: works ? injectionOf(design, circuit, row, point, difference).duty : 0,
-  };
+  return { difference, duty: dutyAt(design, circuit, row, point, difference) };
 }
+
+/** Duty of a row at a pressure difference Pa; none while it stands still. */
+const dutyAt = (
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  row: RowDesign,
+  point: RunningPoint,
+  difference: number,
+): number =>
+  rowMassFlow(row, point) > 0 ? injectionOf(design, circuit, row, point, difference).duty : 0;
 
 /** The row that is open longest at a point. */
 function busiestRow(
@@ -90,7 +102,7 @@ export function sweepMap(design: FluidDesign, circuit: CircuitDesign): FluidTabl
     const duties: (number | null)[] = [];
     map.loads.forEach((__, loadIndex) => {
       const point = mapPoint(design, speedIndex, loadIndex);
-      const solution = solvePoint(design, circuit, point, { warm });
+      const solution = solveBarePoint(design, circuit, point, { warm });
       if (solution.state === 'failed' || circuit.rows.length === 0) {
         differences.push(null);
         duties.push(null);
@@ -98,7 +110,10 @@ export function sweepMap(design: FluidDesign, circuit: CircuitDesign): FluidTabl
       }
       warm = solution.warm;
       if (loadIndex === 0) rowStart = warm;
-      const rows = circuit.rows.map((row) => rowDuty(design, circuit, row, point, solution));
+      const rows = circuit.rows.map((row) => {
+        const difference = bareRowDifference(circuit, row, solution.pressures, point.manifoldGauge);
+        return { difference, duty: dutyAt(design, circuit, row, point, difference) };
+      });
       differences.push(Math.min(...rows.map((r) => r.difference)));
       duties.push(Math.max(...rows.map((r) => r.duty)));
     });

@@ -1,10 +1,10 @@
 import { bisect } from '../numerics/index.ts';
 import { pumpDuties } from '../build/index.ts';
-import { type SolvedCircuit, regulatorUnitOf } from '../hydraulics/index.ts';
+import { type SolvedCircuit, type WarmStart, regulatorUnitOf } from '../hydraulics/index.ts';
 import type { Measure } from '../results/index.ts';
 import { namedCases } from './cases.ts';
 import type { Checked } from './checked.ts';
-import { deliverable } from './deliverable.ts';
+import { bareDeliverable } from './deliverable.ts';
 import type { FluidResult } from './fluidStage.ts';
 import type { RunningPoint } from './runningPoint.ts';
 import { FEED_VELOCITY_STOP } from './rules/feedVelocity.ts';
@@ -56,11 +56,14 @@ export type Loss = Pick<RunningPoint, 'lostPump' | 'lostRow'>;
 /** Remembers solves by factor, so that checks on one point share them. */
 function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
   const known = new Map<number, { point: RunningPoint; solved: SolvedCircuit | undefined }>();
+  // Each factor starts from the last that was solved: the order in which they come is fixed.
+  let warm: WarmStart | undefined;
   return (factor: number) => {
     let entry = known.get(factor);
     if (!entry) {
       const point = scalePoint(checked.design, base, factor);
-      const solution = solvePoint(checked.design, fluid.design, point);
+      const solution = solvePoint(checked.design, fluid.design, point, { warm });
+      if (solution.state === 'converged') warm = solution.warm;
       entry = { point, solved: solution.state === 'converged' ? solution : undefined };
       known.set(factor, entry);
     }
@@ -75,6 +78,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
   const ambient = design.demand.engine.ambientPressure;
   const vapour = fluid.design.fuel.hot.vapourPressureAbsolute;
   const { limits } = checked.document;
+  let held: WarmStart | undefined;
   const unsolvedFails = (test: (s: SolvedCircuit, p: RunningPoint) => boolean) => (x: number) => {
     const { point, solved } = at(x);
     return solved === undefined || test(solved, point);
@@ -110,7 +114,11 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
       check: 'pump-flow',
       label: 'Pump flow',
       limit: { value: 0, kind: 'ratio' },
-      fails: (x) => (deliverable(design, fluid.design, at(x).point)?.margin ?? -1) < 0,
+      fails: (x) => {
+        const flow = bareDeliverable(design, fluid.design, at(x).point, held);
+        held = flow?.solution.warm ?? held;
+        return (flow?.margin ?? -1) < 0;
+      },
     },
     {
       check: 'sag',
@@ -193,12 +201,15 @@ function regulatorCheck(checked: Checked, fluid: FluidResult): Check[] {
 
 /** Wire and fuse against the solved pump current at running voltage, where it is highest. */
 function electricalChecks(checked: Checked, loss: Loss): Check[] {
+  const solvers = new Map<FluidResult, ReturnType<typeof solverOf>>();
   return checked.feeds.flatMap((feed) => {
     const fluid = checked.fluids.find((f) => f.design.circuit.id === feed.feed.circuitId);
     if (!fluid) return [];
     const running = checked.document.limits.voltageRunning.value;
     const base = namedCases(checked.document, checked.design.demand).peakPower;
-    const at = solverOf(checked, fluid, { ...base, ...loss, systemVoltage: running });
+    const at =
+      solvers.get(fluid) ?? solverOf(checked, fluid, { ...base, ...loss, systemVoltage: running });
+    solvers.set(fluid, at);
     const lost = feed.feed.elementId === loss.lostPump;
     const current = (x: number) =>
       lost ? 0 : (at(x).solved?.pumps[feed.feed.elementId]?.current ?? Infinity);

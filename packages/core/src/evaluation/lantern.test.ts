@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { type BuildDocument, applyCommand, withValueAt } from '../build/index.ts';
-import { lantern, sampleCatalogue } from '../exchange/index.ts';
+import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
+import { laidOutAs } from '../testing/trippedSystems.ts';
 import {
   createEvaluator,
   documentedFigures,
@@ -228,9 +229,19 @@ describe('figures', () => {
   const figures = figuresOf(evaluation, ladder);
 
   test('every documented key is there with its SI unit', () => {
-    for (const { key } of documentedFigures) {
-      expect(figures[key], key).toBeDefined();
-      expect(figures[key]!.unit).not.toMatch(/kPa|mm|rpm|°C|L\/h/);
+    const with_ = (build: BuildDocument) => {
+      const there = look(build);
+      return figuresOf(there.evaluation, there.ladder);
+    };
+    const others = {
+      'a surge tank': with_(laidOutAs('surge-tank')),
+      'a staged row': with_(kittiwake),
+      'a seasonal fuel': with_(kittiwake),
+    };
+    for (const { key, onlyWith } of documentedFigures) {
+      const where = onlyWith ? others[onlyWith] : figures;
+      expect(where[key], key).toBeDefined();
+      expect(where[key]!.unit).not.toMatch(/kPa|mm|rpm|°C|L\/h/);
     }
   });
 

@@ -1,5 +1,6 @@
 import {
   type Catalogue,
+  type FuelCircuit,
   type InjectorsElement,
   type PumpElement,
   pumpsOf,
@@ -9,6 +10,7 @@ import { revolutionsPerCycle } from '../demand/index.ts';
 import {
   type CircuitConditions,
   type CircuitSolution,
+  type NetworkSolution,
   type PreparedCircuit,
   type RegulatorUnit,
   type SolvedCircuit,
@@ -18,6 +20,7 @@ import {
   pressureKeeperOf,
   regulatorUnitOf,
   sharedSupply,
+  solveBareCircuit,
   solveCircuit,
 } from '../hydraulics/index.ts';
 import { type InjectionPoint, injectionAt, staticFlow } from '../injectors/index.ts';
@@ -123,15 +126,37 @@ export function solvePoint(
   );
 }
 
+/** Pressures and flows of a circuit at a running point, without reading off its elements. */
+export function solveBarePoint(
+  design: FluidDesign,
+  circuit: CircuitDesign,
+  point: RunningPoint,
+  options: { regulators?: CircuitConditions['regulators']; warm?: WarmStart | undefined } = {},
+): NetworkSolution {
+  return solveBareCircuit(
+    preparedOf(design, circuitAt(circuit, point)),
+    conditionsAt(circuit, point, options.regulators ?? 'regulating'),
+    options.warm,
+  );
+}
+
 /** What regulates a circuit by letting fuel back. */
 export const regulatorOf = (
   circuit: CircuitDesign,
   catalogue: Catalogue,
 ): RegulatorUnit | undefined => regulatorUnitOf(circuit.circuit, catalogue);
 
+const knownRails = new WeakMap<FuelCircuit, Map<string, InjectorsElement[]>>();
+
 /** The rails on which a row sits. */
-export const injectorsOf = (circuit: CircuitDesign, row: RowDesign): InjectorsElement[] =>
-  railsOf(circuit.circuit).filter((e) => e.rowId === row.row.id);
+export function injectorsOf(circuit: CircuitDesign, row: RowDesign): InjectorsElement[] {
+  const byRow = knownRails.get(circuit.circuit) ?? new Map<string, InjectorsElement[]>();
+  knownRails.set(circuit.circuit, byRow);
+  const rowId = row.row.id;
+  const rails = byRow.get(rowId) ?? railsOf(circuit.circuit).filter((e) => e.rowId === rowId);
+  byRow.set(rowId, rails);
+  return rails;
+}
 
 /** Δp the ECU calibration assumes: what keeps the pressure, ideally at its set point. */
 export function assumedDifference(
@@ -187,4 +212,18 @@ export function rowDifference(
   const rails = injectorsOf(circuit, row);
   if (rails.length === 0) return 0;
   return Math.min(...rails.map((rail) => solution.elements[rail.id]!.pressureDrop));
+}
+
+/** The same from pressures alone, at a manifold pressure Pa gauge. */
+export function bareRowDifference(
+  circuit: CircuitDesign,
+  row: RowDesign,
+  pressures: Readonly<Record<string, number>>,
+  manifoldGauge: number,
+): number {
+  let least = Infinity;
+  for (const rail of injectorsOf(circuit, row)) {
+    least = Math.min(least, pressures[rail.node]! - manifoldGauge);
+  }
+  return least === Infinity ? 0 : least;
 }

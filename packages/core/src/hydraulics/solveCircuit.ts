@@ -13,7 +13,7 @@ import type { PumpPoint } from '../pumps/index.ts';
 import { GRAVITY, boreArea } from './fluid.ts';
 import { reynoldsNumber } from './pipeBranch.ts';
 import { regulatorUnit } from './regulatorUnit.ts';
-import type { WarmStart } from './network.ts';
+import type { NetworkSolution, WarmStart } from './network.ts';
 import { solveNetwork } from './solveNetwork.ts';
 
 /** State of one element in a solved circuit. SI, gauge pressures. */
@@ -78,6 +78,13 @@ function drivenShare(input: {
     test: (share) => risesTo(share).pressureRise >= pressureRise,
   });
 }
+
+/** Solves a prepared circuit at a running point for pressures and flows alone: for sweeps. */
+export const solveBareCircuit = (
+  prepared: PreparedCircuit,
+  conditions: CircuitConditions,
+  warm?: WarmStart,
+): NetworkSolution => solveNetwork(circuitNetwork(prepared, conditions), warm);
 
 /** Solves a prepared circuit at a running point and reads off every element. */
 export function solveCircuit(

@@ -77,12 +77,14 @@ interface Work {
   readonly flows: Float64Array;
   readonly rows: Float64Array;
   readonly balance: Float64Array;
+  /** one branch's row while it is being written */
+  readonly row: Float64Array;
 }
 
 /** Evaluates every law and node balance; returns the merit (sum of squares, Pa²). */
 function evaluate(models: readonly BranchModel[], topology: Topology, work: Work): number {
   const { from, to, fromFixed, toFixed, sensed, sensedFixed } = topology;
-  const row = new Float64Array(ROW);
+  const { row } = work;
   let merit = 0;
   work.balance.fill(0);
   for (let b = 0; b < models.length; b++) {
@@ -123,10 +125,18 @@ function worst(work: Work): { law: number; at: number; balance: number } {
   return { law, at, balance };
 }
 
+/** Where a Newton step is worked out; kept over the steps of a solve. */
+interface Step {
+  readonly matrix: Float64Array;
+  readonly pressures: Float64Array;
+  readonly flows: Float64Array;
+}
+
 /** Newton step for pressures and flows: flows are eliminated branch by branch. */
-function newtonStep(topology: Topology, work: Work, stepP: Float64Array, stepM: Float64Array) {
+function newtonStep(topology: Topology, work: Work, step: Step) {
+  const { matrix, pressures: stepP, flows: stepM } = step;
   const n = topology.free.length;
-  const matrix = new Float64Array(n * n);
+  matrix.fill(0);
   for (let i = 0; i < n; i++) {
     matrix[i * n + i] = TIE;
     stepP[i] = work.balance[i]!;
@@ -184,13 +194,18 @@ function iterate(
   tolerance: number,
 ): Attempt {
   const n = topology.free.length;
-  const stepP = new Float64Array(n);
-  const stepM = new Float64Array(work.flows.length);
+  const step: Step = {
+    matrix: new Float64Array(n * n),
+    pressures: new Float64Array(n),
+    flows: new Float64Array(work.flows.length),
+  };
+  const { pressures: stepP, flows: stepM } = step;
   const trial: Work = {
     pressures: new Float64Array(n),
     flows: new Float64Array(work.flows.length),
     rows: new Float64Array(work.rows.length),
     balance: new Float64Array(n),
+    row: work.row,
   };
   let merit = evaluate(models, topology, work);
   for (let k = 0; k < MOST_ITERATIONS; k++) {
@@ -198,7 +213,7 @@ function iterate(
     if (state.law < tolerance && state.balance < MASS_TOLERANCE) {
       return { done: true, iterations: k };
     }
-    if (!newtonStep(topology, work, stepP, stepM)) {
+    if (!newtonStep(topology, work, step)) {
       return { done: false, reason: 'the equations have no single solution', at: state.at };
     }
     let damping = 1;
@@ -254,6 +269,7 @@ export function solveNetwork(network: Network, warm?: WarmStart): NetworkSolutio
     flows: Float64Array.from(models, (m) => m.initialFlow),
     rows: new Float64Array(count * ROW),
     balance: new Float64Array(n),
+    row: new Float64Array(ROW),
   });
   let work = freshWork();
   if (warm && warm.pressures.length === n && warm.flows.length === count) {

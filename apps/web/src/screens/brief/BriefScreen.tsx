@@ -1,5 +1,5 @@
 import {
-  type BuildDocument,
+  type Fuel,
   aspirations,
   cycles,
   defaultCurves,
@@ -22,52 +22,51 @@ const named = <Value extends string>(
   names: Record<string, string> = {},
 ) => values.map((value) => ({ value, label: names[value] ?? value }));
 
-function FuelFields({ document: build }: { document: BuildDocument }) {
+/** One fuel of the build: what it is, and what a blend holds. */
+function FuelFields({ fuel, index, named }: { fuel: Fuel; index: number; named: boolean }) {
   const { edit } = useBuild();
-  const fuel = build.fuels[0]!;
+  const path = `fuels.${index}`;
+  const { id } = fuel;
   return (
     <div className="space-y-1.5">
       <ChoiceField
-        label="Fuel"
+        label={named ? fuel.name : 'Fuel'}
         value={fuel.kind}
         choices={[
           { value: 'petrol-ethanol', label: 'petrol blend' },
           { value: 'methanol', label: 'methanol' },
         ]}
-        onChoose={(kind) =>
+        onChoose={(kind) => {
+          const value: Fuel =
+            kind === 'methanol'
+              ? { id, kind, name: 'Methanol' }
+              : {
+                  id,
+                  kind,
+                  name: 'E10, summer grade',
+                  ethanol: { value: 0.1, unit: '%' },
+                  reidVapourPressure: { value: 60e3, unit: 'kPa' },
+                  ethanolLowest: null,
+                };
           edit({
             name: 'set-several',
             label: `Change fuel to ${kind}`,
-            changes: [
-              {
-                path: 'fuels.0',
-                value:
-                  kind === 'methanol'
-                    ? { id: fuel.id, kind, name: 'Methanol' }
-                    : {
-                        id: fuel.id,
-                        kind,
-                        name: 'E10, summer grade',
-                        ethanol: { value: 0.1, unit: '%' },
-                        reidVapourPressure: { value: 60e3, unit: 'kPa' },
-                      },
-              },
-            ],
-          })
-        }
+            changes: [{ path, value }],
+          });
+        }}
       />
       {fuel.kind === 'petrol-ethanol' && (
         <>
           <QuantityField
             label="Ethanol by volume"
-            path="fuels.0.ethanol"
+            path={`${path}.ethanol`}
             kind="ratio"
             value={fuel.ethanol}
             unit="%"
           />
           <QuantityField
             label="Vapour pressure (Reid)"
-            path="fuels.0.reidVapourPressure"
+            path={`${path}.reidVapourPressure`}
             kind="pressure"
             value={fuel.reidVapourPressure}
             unit="kPa"
@@ -238,7 +237,9 @@ export function BriefScreen() {
         </section>
         <section className="space-y-1.5">
           <h3>Fuel and climate</h3>
-          <FuelFields document={build} />
+          {build.fuels.map((fuel, i) => (
+            <FuelFields key={fuel.id} fuel={fuel} index={i} named={build.fuels.length > 1} />
+          ))}
           <QuantityField
             label="Altitude"
             path="brief.altitude"

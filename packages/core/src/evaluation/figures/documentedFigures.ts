@@ -7,6 +7,8 @@ export interface FigureDescription {
   readonly key: string;
   readonly kind: UnitKind | 'text';
   readonly meaning: string;
+  /** what a build must have for it to be there; nothing when every build has it */
+  readonly onlyWith?: 'a surge tank' | 'a staged row' | 'a seasonal fuel';
 }
 
 export const documentedFigures: readonly FigureDescription[] = [
@@ -264,14 +266,14 @@ export const documentedFigures: readonly FigureDescription[] = [
   {
     key: 'surge.seconds',
     kind: 'duration',
-    meaning:
-      'How long a surge tank lasts at peak design flow of the engine; only with a surge tank.',
+    meaning: 'How long a surge tank lasts at peak design flow of the engine.',
+    onlyWith: 'a surge tank',
   },
   {
     key: 'surge.liftRatio',
     kind: 'ratio',
-    meaning:
-      'Flow of the lift pumps at peak over the design flow of the engine; only with a surge tank.',
+    meaning: 'Flow of the lift pumps at peak over the design flow of the engine.',
+    onlyWith: 'a surge tank',
   },
   {
     key: 'tank.heatingPerHour',
@@ -296,20 +298,23 @@ export const documentedFigures: readonly FigureDescription[] = [
     meaning: 'Range on the usable volume at the cruise point.',
   },
   {
-    key: 'staging.<row>.massFlow',
+    key: 'staging.secondary.massFlow',
     kind: 'massFlow',
-    meaning: 'Engine fuel flow at the power speed at which a staged row joins.',
+    meaning:
+      'Engine fuel flow at the power speed at which a staged row joins: `staging.<row>.massFlow`.',
+    onlyWith: 'a staged row',
   },
   {
-    key: 'injector.<row>.coilCurrent',
+    key: 'injector.primary.coilCurrent',
     kind: 'current',
-    meaning: 'Current of one coil held open at running voltage, with its ballast.',
+    meaning:
+      'Current of one coil held open at running voltage, with its ballast: `injector.<row>.coilCurrent`.',
   },
   {
     key: 'fuel.seasonalShift',
     kind: 'ratio',
-    meaning:
-      'Shift of λ when the tank holds the least ethanol of the year; only where that is entered.',
+    meaning: 'Shift of λ when the tank holds the least ethanol of the year.',
+    onlyWith: 'a seasonal fuel',
   },
   {
     key: 'ladder.1.check',
@@ -362,7 +367,8 @@ export function figuresOf(evaluation: Evaluation, ladder: Ladder): Record<string
 export function figuresDocument(): string {
   const rows = documentedFigures.map((f) => {
     const unit = f.kind === 'text' ? 'text' : unitKinds[f.kind][0].symbol || '1';
-    return `| \`${f.key}\` | ${unit} | ${f.meaning} |`;
+    const only = f.onlyWith ? ` Only with ${f.onlyWith}.` : '';
+    return `| \`${f.key}\` | ${unit} | ${f.meaning}${only} |`;
   });
   return [
     '# Figures',

@@ -1,7 +1,7 @@
 import { pumpDuties } from '../../build/index.ts';
 import { bisect } from '../../numerics/index.ts';
 import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
-import { deliverable } from '../deliverable.ts';
+import { bareDeliverable } from '../deliverable.ts';
 import type { FluidResult } from '../fluidStage.ts';
 import type { RunningPoint } from '../runningPoint.ts';
 import { scalePoint, supportedPower } from '../scalePoint.ts';
@@ -23,7 +23,9 @@ export const onePumpLost: BuildRule = {
         lost,
         power: supportedPower(target, (factor) => {
           const scaled = { ...scalePoint(checked.design, point, factor), lostPump: lost.id };
-          return (deliverable(checked.design, fluid.design, scaled)?.margin ?? -1) < 0;
+          return (
+            bareDeliverable(checked.design, fluid.design, scaled, undefined)?.margin ?? -Infinity
+          );
         }),
       }));
       const worst = alone.sort((a, b) => (a.power ?? Infinity) - (b.power ?? Infinity))[0]!;

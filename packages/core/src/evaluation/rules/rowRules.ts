@@ -66,15 +66,15 @@ export function powerWithoutRow(checked: Checked, lostRow: string): number | nul
     fluid.design.rows.filter((r) => r.row.id !== lostRow).map((row) => ({ fluid, row })),
   );
   return supportedPower(document.brief.power.value, (factor) =>
-    others.some(({ fluid, row }) => {
-      const point = { ...scalePoint(design, fluid.cases.peakPower.point, factor), lostRow };
-      if (rowMassFlow(row, point) === 0) return false;
-      const assumed = assumedDifference(design, fluid.design, point);
-      return (
-        injectionOf(design, fluid.design, row, point, assumed).duty >
-        document.limits.injectorDuty.value
-      );
-    }),
+    Math.min(
+      ...others.map(({ fluid, row }) => {
+        const point = { ...scalePoint(design, fluid.cases.peakPower.point, factor), lostRow };
+        if (rowMassFlow(row, point) === 0) return Infinity;
+        const assumed = assumedDifference(design, fluid.design, point);
+        const { duty } = injectionOf(design, fluid.design, row, point, assumed);
+        return document.limits.injectorDuty.value - duty;
+      }),
+    ),
   );
 }
 
