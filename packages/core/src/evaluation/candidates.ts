@@ -29,6 +29,8 @@ export interface InjectorCandidate {
   readonly reasons: readonly Reason[];
   readonly peakDuty: number;
   readonly worstDuty: number;
+  /** highest duty if it fired the other way: in batches, or once a cycle */
+  readonly otherFiringDuty: number;
   readonly idleDuty: number;
   readonly idlePulse: number;
   readonly idleEffectivePulse: number;
@@ -129,6 +131,10 @@ export function injectorCandidates(
     const at = (point: RunningPoint) => injectionAt({ injector: item, ...asked(point) });
     const duties = askedOnMap.map((each) => injectionAt({ injector: item, ...each }).duty);
     const worstDuty = Math.max(...duties);
+    const otherRow = { ...row.row, shotsPerCycle: row.row.shotsPerCycle === 1 ? 2 : 1 };
+    const otherFiringDuty = Math.max(
+      ...askedOnMap.map((each) => injectionAt({ injector: item, ...each, row: otherRow }).duty),
+    );
     const worstPoint = points[duties.indexOf(worstDuty)]!;
     const idle = at(cases.hotIdle);
     const idleEffective = idle.pulse - idle.deadTime;
@@ -148,6 +154,7 @@ export function injectorCandidates(
       reasons,
       peakDuty: at(cases.peakPower).duty,
       worstDuty,
+      otherFiringDuty,
       idleDuty: idle.duty,
       idlePulse: idle.pulse,
       idleEffectivePulse: idleEffective,

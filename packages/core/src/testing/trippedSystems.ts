@@ -46,6 +46,7 @@ const surge = changed(laidOutAs('surge-tank'), [
   ref('P340X'),
 ]);
 const twin = laidOutAs('twin-pumps');
+const atTank = laidOutAs('return-at-tank');
 
 /** Lantern with methanol in a staged second row and an ECU that has the outputs for it. */
 const staged = (() => {
@@ -162,6 +163,27 @@ export const trippedSystems: readonly TrippedBuild[] = [
       ['fuels.0.ethanolLowest', share(0.51)],
     ],
     false,
+  ),
+  trip(
+    'injector.outside-data',
+    'injector.outside-data:primary/crankingCold',
+    plain,
+    [['limits.voltageCranking', { value: 7, unit: 'V' }]],
+    false,
+  ),
+  trip(
+    'hose.rating',
+    'hose.immersed:pump-hose',
+    atTank,
+    [[pathOf(atTank, 'pump-hose', 'item'), ref('HBR-6')]],
+    true,
+  ),
+  trip(
+    'pump.unpowered',
+    'pump.unpowered:pump-2',
+    twin,
+    [['power.pumpFeeds', twin.power.pumpFeeds.filter((f) => f.elementId !== 'pump-2')]],
+    true,
   ),
   trip('fuel.cold-start', 'fuel.cold-start:main', plain, [['fuels.0.ethanol', share(0.85)]], false),
   trip(

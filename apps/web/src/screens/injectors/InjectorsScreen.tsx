@@ -76,6 +76,10 @@ export function InjectorsScreen() {
               value={selected.item.driver === 'saturated' ? 'high impedance' : 'peak and hold'}
             />
             <Line name="Highest duty on the map" value={share(selected.worstDuty)} />
+            <Line
+              name={row.shotsPerCycle === 1 ? 'the same in batches' : 'the same once a cycle'}
+              value={share(selected.otherFiringDuty)}
+            />
             {selected.idleEffectivePulse > 0 && (
               <>
                 <Line name="Pulse at idle" value={time(selected.idlePulse)} />

@@ -1,6 +1,7 @@
 import {
   type PumpCandidate,
   formatMeasure,
+  newestOf,
   pumpDuties,
   pumpSwapCommand,
   pumpsOf,
@@ -162,7 +163,7 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
 
 /** Ranked comparison of pumps solved in this circuit with this wiring. */
 export function PumpScreen() {
-  const { document: build, evaluation, edit } = useBuild();
+  const { document: build, catalogue, evaluation, edit } = useBuild();
   const [units] = useUnits();
   const { circuit, index: circuitIndex, suffix } = useCircuit();
   const pumps = pumpsOf(circuit);
@@ -176,6 +177,9 @@ export function PumpScreen() {
     candidates.find((c) => c.item.id === (picked ?? element.item.id)) ?? candidates[0];
   const together = pumpsTogether(circuit, element.id).length;
   const number = 1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((p) => p.id === element.id);
+  const alike = newestOf(catalogue, 'pump')
+    .filter((p) => p.interchange === selected?.item.interchange && p.id !== selected?.item.id)
+    .map((p) => p.designation);
   const findings = evaluation.findings.filter(
     (f) => stageOf(f) === 'pump' && f.where.startsWith(`circuit:${circuit.id}/`),
   );
@@ -195,6 +199,9 @@ export function PumpScreen() {
             <Reasons reasons={selected.reasons} />
           </div>
           <Supports power={selected.supportsPower} />
+          {alike.length > 0 && (
+            <p className="text-[13px] text-second">Interchangeable with {alike.join(', ')}.</p>
+          )}
           <button
             type="button"
             className="act act-main mt-3 w-full text-center"

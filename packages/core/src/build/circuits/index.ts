@@ -2,6 +2,7 @@ export * from './addCircuit.ts';
 export * from './architectureNotes.ts';
 export * from './circuitDraft.ts';
 export * from './circuitParts.ts';
+export * from './feedsFor.ts';
 export * from './layOut.ts';
 export * from './newElement.ts';
 export * from './returnAfterRail.ts';

@@ -98,14 +98,20 @@ const idlePulse: BuildRule = {
     }),
 };
 
+/** Current A that a saturated switch takes for good; sets the ballast. */
+const BALLASTED_CURRENT = 1.5;
+
 const driver: BuildRule = {
   id: 'injector.driver',
   source: 'the ECU driver must match the injector impedance',
   check: (checked) =>
     rowsOf(checked).flatMap(({ row }): BuildFinding[] => {
-      if (row.injector.driver !== 'peak-hold' || checked.ecu.injectorDriver === 'peak-hold') {
-        return [];
-      }
+      const { injector } = row;
+      if (injector.driver !== 'peak-hold' || checked.ecu.injectorDriver === 'peak-hold') return [];
+      if (row.row.ballast !== null) return [];
+      const index = checked.document.injectorRows.indexOf(row.row);
+      const running = checked.document.limits.voltageRunning.value;
+      const ohm = Math.ceil((running / BALLASTED_CURRENT - injector.resistance) * 10) / 10;
       return [
         {
           id: `injector.driver:${row.row.id}`,
@@ -114,8 +120,18 @@ const driver: BuildRule = {
           where: `injectors:${row.row.id}`,
           title: 'The ECU cannot drive these injectors',
           because: `${row.injector.designation} has {resistance} and needs peak-and-hold; ${checked.ecu.designation} has saturated switches`,
-          numbers: { resistance: { value: row.injector.resistance, kind: 'resistance' } },
-          cures: betterInjector(checked, row),
+          numbers: { resistance: { value: injector.resistance, kind: 'resistance' } },
+          cures: [
+            ...betterInjector(checked, row),
+            {
+              text: `Put a ballast of ${ohm} Ω in series with each; they open more slowly`,
+              command: {
+                name: 'set',
+                path: `injectorRows.${index}.ballast`,
+                value: { value: ohm, unit: 'Ω' },
+              },
+            },
+          ],
         },
       ];
     }),

@@ -1,5 +1,4 @@
-import type { BuildCommand } from '../../build/index.ts';
-import { lookUp } from '../../build/index.ts';
+import { type BuildCommand, type FuelCircuit, feedsFor, lookUp } from '../../build/index.ts';
 import type { SizedPumpFeed } from '../../power/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
@@ -244,6 +243,26 @@ const inertia: BuildRule = {
   }),
 };
 
+/** A feed after the pattern of the build's first one, where there is one. */
+function feedCures(
+  { document }: Checked,
+  circuit: FuelCircuit,
+  elementId: string,
+): Cure<BuildCommand>[] {
+  const feed = feedsFor(document, circuit).find((f) => f.elementId === elementId);
+  if (!feed) return [{ text: 'Add a pump feed' }];
+  return [
+    {
+      text: 'Add a feed like the first one',
+      command: {
+        name: 'set',
+        path: 'power.pumpFeeds',
+        value: [...document.power.pumpFeeds, feed],
+      },
+    },
+  ];
+}
+
 const unpowered: BuildRule = {
   id: 'pump.unpowered',
   source: 'every pump has a feed of its own',
@@ -265,7 +284,7 @@ const unpowered: BuildRule = {
           title: 'Pump has no feed',
           because: `${e.name} is not wired`,
           numbers: {},
-          cures: [{ text: 'Add a pump feed' }],
+          cures: feedCures(checked, circuit, e.id),
         })),
     ),
 };

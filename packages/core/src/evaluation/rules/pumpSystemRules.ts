@@ -30,6 +30,8 @@ export const onePumpLost: BuildRule = {
       }));
       const worst = alone.sort((a, b) => (a.power ?? Infinity) - (b.power ?? Infinity))[0]!;
       if (worst.power === null) return [];
+      const boosted = checked.document.brief.aspiration !== 'natural';
+      const boost = scalePoint(checked.design, point, worst.power / target).manifoldGauge;
       return [
         {
           id: `pump.lost:${fluid.design.circuit.id}`,
@@ -37,10 +39,11 @@ export const onePumpLost: BuildRule = {
           severity: 'note',
           where: where(fluid, worst.lost.id),
           title: 'With one pump lost',
-          because: `without the ${worst.lost.name.toLowerCase()} the fuel is enough for {power} of {target}: let the ECU lower boost or cut above that, and write it on the hand-over sheet`,
+          because: `without the ${worst.lost.name.toLowerCase()} the fuel is enough for {power} of {target}${boosted ? ', with {boost} in the manifold' : ''}: let the ECU lower boost or cut above that, and write it on the hand-over sheet`,
           numbers: {
             power: { value: worst.power, kind: 'power' },
             target: { value: target, kind: 'power' },
+            boost: { value: boost, kind: 'pressure' },
           },
           measured: { value: worst.power, kind: 'power' },
           limit: { value: target, kind: 'power' },

@@ -1,5 +1,6 @@
-import { beforePump, lookUp, newestOf, refOf } from '../../build/index.ts';
+import { type BuildCommand, beforePump, lookUp, newestOf, refOf } from '../../build/index.ts';
 import { deadHeadPressure } from '../../pumps/index.ts';
+import type { Cure } from '../../results/index.ts';
 import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
 import type { FluidResult } from '../fluidStage.ts';
 import { where } from './onCircuits.ts';
@@ -67,6 +68,19 @@ export const hoseRating: BuildRule = {
             ),
           });
         }
+        const inTank = pumps.some((p) => p.mounting === 'in-tank' && p.to === element.from);
+        if (item.category === 'hose' && inTank && service !== 'immersed') {
+          findings.push({
+            id: `hose.immersed:${element.id}`,
+            rule: 'hose.rating',
+            severity: 'warn',
+            where: where(fluid, element.id),
+            title: `${element.name}: this hose is not made for use inside the tank`,
+            because: `${item.designation} would lie in fuel outside and inside; its cover is not made for that`,
+            numbers: {},
+            cures: immersedCures(checked, fluid, element.id, item.id),
+          });
+        }
         if (item.category === 'hose' && ethanol > item.ethanolLimit) {
           findings.push({
             id: `hose.fuel:${element.id}`,
@@ -107,6 +121,32 @@ const serviceWords = {
   immersed: 'use inside the tank',
   hydraulic: 'hydraulic oil',
 } as const;
+
+/** The immersed hose nearest in bore, as a cure. */
+function immersedCures(
+  checked: Checked,
+  fluid: FluidResult,
+  elementId: string,
+  itemId: string,
+): Cure<BuildCommand>[] {
+  const hoses = newestOf(checked.catalogue, 'hose');
+  const bore = hoses.find((h) => h.id === itemId)?.bore ?? 8e-3;
+  const best = hoses
+    .filter((h) => h.service === 'immersed' && h.bore >= 0.85 * bore)
+    .sort((a, b) => Math.abs(a.bore - bore) - Math.abs(b.bore - bore))[0];
+  if (!best) return [{ text: 'Use a hose that is made for use inside the tank' }];
+  return [
+    {
+      text: `Use ${best.designation}`,
+      command: {
+        name: 'choose-part',
+        circuitId: fluid.design.circuit.id,
+        elementId,
+        item: refOf(best),
+      },
+    },
+  ];
+}
 
 /** The cheapest hose near the present bore that suits, as a cure. */
 function hoseCures(

@@ -2,7 +2,7 @@ import { matchedSet } from '../../injectors/index.ts';
 import type { BuildFinding, BuildRule, Checked } from '../checked.ts';
 import { rowMassFlow } from '../rowShare.ts';
 import { scalePoint, supportedPower } from '../scalePoint.ts';
-import { assumedDifference, injectionOf } from '../solvePoint.ts';
+import { assumedDifference, injectionOf, rowDifference } from '../solvePoint.ts';
 
 const SPREAD = 0.03;
 
@@ -137,4 +137,37 @@ const impedance: BuildRule = {
     ),
 };
 
-export const rowRules = [spread, secondRowLost, impedance];
+/** Dead time read outside its table is an extrapolation: said, never silent. */
+const outsideData: BuildRule = {
+  id: 'injector.outside-data',
+  source: 'dead time from the data sheet’s table; outside it is extrapolated and flagged',
+  check: (checked) =>
+    checked.fluids.flatMap((fluid) =>
+      fluid.design.rows.flatMap((row) =>
+        Object.values(fluid.cases).flatMap(({ point, solution }): BuildFinding[] => {
+          const works = point.speed > 0 && rowMassFlow(row, point) > 0;
+          if (solution.state === 'failed' || !works) return [];
+          const difference = rowDifference(fluid.design, row, solution);
+          const injection = injectionOf(checked.design, fluid.design, row, point, difference);
+          if (!injection.deadTimeOutside) return [];
+          return [
+            {
+              id: `injector.outside-data:${row.row.id}/${point.name}`,
+              rule: 'injector.outside-data',
+              severity: 'note',
+              where: `injectors:${row.row.id}`,
+              title: `${point.label}: dead time is outside its table`,
+              because: 'at {voltage} and {difference} the data sheet says nothing',
+              numbers: {
+                voltage: { value: point.systemVoltage, kind: 'voltage' },
+                difference: { value: difference, kind: 'pressure' },
+              },
+              cures: [{ text: 'Add data-sheet points for this voltage and pressure' }],
+            },
+          ];
+        }),
+      ),
+    ),
+};
+
+export const rowRules = [spread, secondRowLost, impedance, outsideData];
