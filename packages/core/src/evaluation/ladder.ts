@@ -9,15 +9,10 @@ import type { FluidResult } from './fluidStage.ts';
 import type { RunningPoint } from './runningPoint.ts';
 import { FEED_VELOCITY_STOP } from './rules/feedVelocity.ts';
 import { SAG_STOP } from './rules/railSag.ts';
+import { surgeFails } from './rules/surgeRules.ts';
 import { scalePoint } from './scalePoint.ts';
 import { rowMassFlow } from './rowShare.ts';
-import {
-  assumedDifference,
-  circuitMassFlow,
-  injectionOf,
-  rowDifference,
-  solvePoint,
-} from './solvePoint.ts';
+import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
 
 /** One check on the ladder and the power W at which it first fails. */
 export interface Rung {
@@ -71,6 +66,17 @@ function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
   };
 }
 
+/** A surge tank that runs empty while the pull lasts. */
+const liftCheck = (
+  fluid: FluidResult,
+  fails: (test: (s: SolvedCircuit, p: RunningPoint) => boolean) => Check['fails'],
+): Check => ({
+  check: 'lift',
+  label: 'Lift pump and surge tank',
+  limit: { value: 60, kind: 'duration' },
+  fails: fails((s, point) => surgeFails(fluid.design, point, s)),
+});
+
 function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] {
   const { design } = checked;
   const peak = { ...namedCases(checked.document, design.demand).peakPower, ...loss };
@@ -85,7 +91,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
   };
   // Duty has its own worst point of the map: the peak may not be where it is highest.
   const worstDutyAt = solverOf(checked, fluid, { ...(fluid.worstDuty?.point ?? peak), ...loss });
-  const { main: pumps, surge, lift } = pumpDuties(fluid.design.circuit);
+  const { main: pumps, lift, surge } = pumpDuties(fluid.design.circuit);
   const feeds = fluid.design.circuit.elements.filter((e) => e.kind === 'line' && e.role === 'feed');
   return [
     {
@@ -141,16 +147,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
         [...pumps, ...lift].some((p) => s.elements[p.id]!.inletPressure + ambient - vapour < 0),
       ),
     },
-    {
-      check: 'lift',
-      label: 'Lift pump and surge tank',
-      limit: { value: 1, kind: 'ratio' },
-      fails: unsolvedFails((s, point) => {
-        if (!surge) return false;
-        const flow = lift.reduce((sum, pump) => sum + s.elements[pump.id]!.massFlow, 0);
-        return flow < circuitMassFlow(fluid.design, point);
-      }),
-    },
+    ...(surge ? [liftCheck(fluid, unsolvedFails)] : []),
     {
       check: 'feed-velocity',
       label: 'Feed velocity',

@@ -96,12 +96,11 @@ export function pumpModel(input: { item: PumpItem; supply: PumpSupply; wear: num
     low[which].sample(flow, sample);
     const v0 = sample.value;
     const s0 = sample.slope;
-    const lowOutside = sample.outside;
     high[which].sample(flow, sample);
     at.value = v0 + t * (sample.value - v0);
     at.perFlow = s0 + t * (sample.slope - s0);
     at.perVoltage = (sample.value - v0) / (high.voltage - low.voltage);
-    at.outside = t < 0 || t > 1 || (lowOutside && t < 1) || (sample.outside && t > 0);
+    at.outside = t < 0 || t > 1 || beyond(low[which].x, high[which].x, t, flow);
   }
 
   const last = curves[curves.length - 1]!.pressure;
@@ -136,6 +135,15 @@ export function pumpModel(input: { item: PumpItem; supply: PumpSupply; wear: num
     },
   };
 }
+
+/** Whether a flow lies beyond the ends of the data, these taken straight between two voltages. */
+function beyond(low: Ends, high: Ends, t: number, flow: number): boolean {
+  const least = low[0]! + t * (high[0]! - low[0]!);
+  const lowEnd = low[low.length - 1]!;
+  const most = lowEnd + t * (high[high.length - 1]! - lowEnd);
+  return flow < least * (1 - 1e-12) || flow > most * (1 + 1e-12);
+}
+type Ends = ArrayLike<number>;
 
 /** How a pump that stands resists, Pa per m³/s: 10 kPa at 36 L/h; an estimate. */
 const STANDING_RESISTANCE = 1e9;

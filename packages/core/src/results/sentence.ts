@@ -20,6 +20,9 @@ function unitFor(measure: Measure, system: UnitSystem): string {
   if (measure.kind === 'letThrough' && size >= 1e4) return 'kA²s';
   if (measure.kind === 'resistance' && size >= 1) return 'Ω';
   if (measure.kind === 'time' && size >= 1) return 's';
+  if (measure.kind === 'duration') {
+    return size >= 7200 ? 'h' : size >= 180 ? 'min' : size < 0.1 ? 'ms' : 's';
+  }
   return displayUnits[system][measure.kind];
 }
 

@@ -41,10 +41,12 @@ export function CircuitScreen() {
     circuit.elements.findIndex((e) => e.id === selected),
   );
   const element = circuit.elements[index]!;
+  // Drawn is what was solved: an edit shows once its answer is there.
+  const solvedCircuit = fluid.design.circuit;
   const { solution, point } = fluid.cases[shown] ?? fluid.cases.peakPower;
   const shownCases = [...caseNames, ...(fluid.cases.pumpLost ? (['pumpLost'] as const) : [])];
   const solved = solution.state === 'converged' ? solution : undefined;
-  const rail = circuit.elements.find((e) => e.kind === 'injectors');
+  const rail = solvedCircuit.elements.find((e) => e.kind === 'injectors');
   const railPressure = (rail && solved?.elements[rail.id]?.inletPressure) ?? 0;
   return (
     <Screen
@@ -97,7 +99,7 @@ export function CircuitScreen() {
         </p>
       )}
       <CircuitDrawing
-        circuit={circuit}
+        circuit={solvedCircuit}
         fluid={fluid}
         solution={solved}
         selected={element.id}
@@ -110,7 +112,9 @@ export function CircuitScreen() {
         <span>H rail</span>
         <span>◇ a finding stands here</span>
       </p>
-      {solved && <PressureProfile circuit={circuit} solution={solved} selected={element.id} />}
+      {solved && (
+        <PressureProfile circuit={solvedCircuit} solution={solved} selected={element.id} />
+      )}
     </Screen>
   );
 }

@@ -18,7 +18,7 @@ type Props = {
 const shortName = (name: string): string =>
   name
     .replace(/^(Fuel|Pressure) /, '')
-    .replace(/^(First|Second) pump (inlet|outlet) hose$/, '$1 $2')
+    .replace(/^(First|Second|Lift) pump (inlet|outlet) hose$/, '$1 $2')
     .replace(/^(Methanol|Pump) (inlet|outlet) hose$/, 'Pump $2')
     .replace(/^./, (c) => c.toUpperCase());
 

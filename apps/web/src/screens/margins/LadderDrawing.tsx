@@ -1,6 +1,7 @@
 import { type Ladder, displayUnits, formatMeasure, fromSI, toSI } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { scaleTop } from '../../frame/powerScale.ts';
+import { lowerFirst } from '../../ui/lowerFirst.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const W = 420;
@@ -113,7 +114,7 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
         {beyond.length > 0 && (
           <>
             Not reached up to {power(ladder.triedTo)}:{' '}
-            {beyond.map((r) => r.label.toLowerCase()).join(', ')}.
+            {beyond.map((r) => lowerFirst(r.label)).join(', ')}.
           </>
         )}
       </figcaption>

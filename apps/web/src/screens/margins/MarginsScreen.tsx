@@ -5,6 +5,7 @@ import { openFindings } from '../../frame/stages.ts';
 import { useBuild } from '../../build/BuildContext.ts';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
+import { lowerFirst } from '../../ui/lowerFirst.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { VariantLadder } from './VariantLadder.tsx';
 import { UncertaintyPanel } from './UncertaintyPanel.tsx';
@@ -23,7 +24,7 @@ export function MarginsScreen() {
     ? 'No check fails over the range that was tried.'
     : first.always
       ? `${first.label} fails at any power: cure it first.`
-      : `As built on paper this holds to ${formatMeasure({ value: first.power!, kind: 'power' }, units)}; then ${first.label.toLowerCase()} gives out.`;
+      : `As built on paper this holds to ${formatMeasure({ value: first.power!, kind: 'power' }, units)}; then ${lowerFirst(first.label)} gives out.`;
   return (
     <Screen title="Margins" lead={lead}>
       <div className="grid grid-cols-[minmax(340px,460px)_1fr] gap-8 max-[900px]:grid-cols-1">

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
+import { lowerFirst } from '../../ui/lowerFirst.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { LadderDrawing } from './LadderDrawing.tsx';
 
@@ -39,7 +40,7 @@ export function VariantLadder({ marked }: { marked: string | null }) {
         <p className="mt-1" role="status">
           {failed ??
             (other
-              ? `${chosen.label}: ${first ? `holds to ${formatMeasure({ value: first.power ?? 0, kind: 'power' }, units)}, then ${first.label.toLowerCase()} gives out` : 'nothing fails over the range that was tried'}.`
+              ? `${chosen.label}: ${first ? `holds to ${formatMeasure({ value: first.power ?? 0, kind: 'power' }, units)}, then ${lowerFirst(first.label)} gives out` : 'nothing fails over the range that was tried'}.`
               : 'Climbing …')}
         </p>
       )}

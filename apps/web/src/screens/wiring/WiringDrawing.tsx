@@ -281,10 +281,10 @@ export function WiringDrawing({
       {terminals.map((terminal) => (
         <TerminalMark key={terminal} terminal={terminal} ecuName={ecuName} />
       ))}
-      <text x="190" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>
+      <text x="190" y="94" textAnchor="middle" style={{ font: '500 12px var(--font-narrow)' }}>
         {feed.mainFuse.rating} A
       </text>
-      <text x="418" y="76" textAnchor="middle" style={{ font: '500 13px var(--font-sans)' }}>
+      <text x="418" y="94" textAnchor="middle" style={{ font: '500 12px var(--font-narrow)' }}>
         {feed.fuse.fuse.rating} A
       </text>
       <g fill="var(--second)" aria-hidden="true">

@@ -1,6 +1,6 @@
 import { quantity as q } from '../../quantities/index.ts';
 import { type Catalogue, newestOf } from '../catalogue.ts';
-import type { Architecture, BuildDocument, Fuel } from '../document.ts';
+import type { Architecture, BuildDocument, Fuel, FuelCircuit } from '../document.ts';
 import { alcoholShare } from './alcoholShare.ts';
 import type { LineChoice } from './circuitParts.ts';
 import { feedsFor } from './feedsFor.ts';
@@ -47,7 +47,7 @@ export function addCircuit(input: {
     );
     return fit ? { ...choice, item: fit } : choice;
   };
-  const circuit = laidOut(
+  const laid = laidOut(
     {
       ...parts,
       id,
@@ -66,6 +66,15 @@ export function addCircuit(input: {
     architecture,
     prefix,
   );
+  // Its pump is told apart from the first circuit's by the fuel.
+  const circuit: FuelCircuit = {
+    ...laid,
+    elements: laid.elements.map((element) =>
+      element.kind === 'pump'
+        ? { ...element, name: element.name.replace(/^Fuel pump$/, `${fuel.name} pump`) }
+        : element,
+    ),
+  };
   return {
     name: 'lay-out-circuit',
     label: `Add a circuit for ${fuel.name}`,

@@ -1,12 +1,33 @@
 import { lookUp, newestOf, pumpDuties, refOf } from '../../build/index.ts';
 import type { SolvedCircuit } from '../../hydraulics/index.ts';
 import type { BuildFinding, BuildRule } from '../checked.ts';
+import type { CircuitDesign } from '../design.ts';
+import type { RunningPoint } from '../runningPoint.ts';
 import { circuitMassFlow } from '../solvePoint.ts';
 import { onSolved, where } from './onCircuits.ts';
 import { solveWith } from './swapCure.ts';
 
 /** A lift pump gives at least so many times the engine's peak flow. */
 export const LIFT_RATIO = 1.1;
+
+/** A surge tank that lasts so long at peak is not emptied on the road, s. */
+const LONG_ENOUGH = 60;
+
+/** How long a surge tank lasts at a solved point, s; infinite while its lift pumps keep up. */
+export function surgeLasts(circuit: CircuitDesign, point: RunningPoint, s: SolvedCircuit): number {
+  const { surge, lift } = pumpDuties(circuit.circuit);
+  if (!surge) return Infinity;
+  const given = lift.reduce((sum, pump) => sum + s.elements[pump.id]!.massFlow, 0);
+  const deficit = (circuitMassFlow(circuit, point) - given) / circuit.fuel.hot.density;
+  return deficit > 0 ? surge.volume.value / deficit : Infinity;
+}
+
+/** Whether a surge tank runs empty before a pull at peak is over. */
+export const surgeFails = (
+  circuit: CircuitDesign,
+  point: RunningPoint,
+  s: SolvedCircuit,
+): boolean => surgeLasts(circuit, point, s) < LONG_ENOUGH;
 
 export const surgeLift: BuildRule = {
   id: 'surge.lift',
@@ -15,13 +36,12 @@ export const surgeLift: BuildRule = {
     const { surge, lift } = pumpDuties(fluid.design.circuit);
     if (!surge || lift.length === 0) return [];
     const engine = circuitMassFlow(fluid.design, at.point);
-    const density = fluid.design.fuel.hot.density;
     const ratioIn = (s: SolvedCircuit): number =>
       lift.reduce((sum, pump) => sum + s.elements[pump.id]!.massFlow, 0) / engine;
     const ratio = ratioIn(solution);
     if (ratio >= LIFT_RATIO) return [];
-    const deficit = ((1 - ratio) * engine) / density;
-    const empties = deficit > 0;
+    const lasts = surgeLasts(fluid.design, at.point, solution);
+    const empties = Number.isFinite(lasts);
     const first = lift[0]!;
     const larger = newestOf(checked.catalogue, 'pump')
       .filter((item) => item.mounting === first.mounting && item.id !== first.item.id)
@@ -34,7 +54,7 @@ export const surgeLift: BuildRule = {
       {
         id: `surge.lift:${fluid.design.circuit.id}`,
         rule: 'surge.lift',
-        severity: empties ? 'stop' : 'warn',
+        severity: surgeFails(fluid.design, at.point, solution) ? 'stop' : 'warn',
         where: where(fluid, first.id),
         title: empties ? 'The surge tank runs empty at peak' : 'The lift pump has little in hand',
         because: empties
@@ -43,9 +63,7 @@ export const surgeLift: BuildRule = {
         numbers: {
           ratio: { value: ratio, kind: 'ratio' },
           limit: { value: LIFT_RATIO, kind: 'ratio' },
-          ...(empties
-            ? { seconds: { value: surge.volume.value / deficit, kind: 'duration' as const } }
-            : {}),
+          ...(empties ? { seconds: { value: lasts, kind: 'duration' as const } } : {}),
         },
         measured: { value: ratio, kind: 'ratio' },
         limit: { value: LIFT_RATIO, kind: 'ratio' },

@@ -88,7 +88,10 @@ const methanolCircuit = (() => {
     'methanol-',
   );
   const nodes = circuit.nodes.map((n) => ({ ...n, placementId: `methanol-${n.placementId}` }));
-  return { ...circuit, nodes };
+  const elements = circuit.elements.map((element) =>
+    element.kind === 'pump' ? { ...element, name: 'Methanol pump' } : element,
+  );
+  return { ...circuit, nodes, elements };
 })();
 
 const feed = (
