@@ -52,8 +52,10 @@ export function ElementMark(props: Props) {
   // Labels take turns at two or three heights so that neighbours do not touch.
   const heights = crowded ? [34, 62, 90] : [62, 34];
   const away = heights[order % heights.length]!;
-  const below = [34, 62][order % 2]!;
-  const labelY = above ? y - away : lane === -2 ? y + 24 : y + below;
+  // Beside the main run there is room on both sides of a row.
+  const over = above || (lane > 0 && order % 2 === 1);
+  const below = lane === -1 ? [34, 62][order % 2]! : lane === -2 ? 24 : 34;
+  const labelY = above ? y - away : over ? y - 36 : y + below;
   // Small joints keep their name to themselves where there is no room.
   const labelled = selected || !(element.kind === 'fitting' && (crowded || lane > 0));
   const off = element.kind === 'pump' && state !== undefined && Math.abs(state.massFlow) < 1e-6;
@@ -105,8 +107,8 @@ export function ElementMark(props: Props) {
           <line
             x1={middle}
             x2={middle}
-            y1={above ? y - 20 : y + 20}
-            y2={above ? labelY + 18 : labelY - 12}
+            y1={over ? y - 20 : y + 20}
+            y2={over ? labelY + 18 : labelY - 12}
             stroke="var(--hair)"
             strokeWidth="0.75"
           />

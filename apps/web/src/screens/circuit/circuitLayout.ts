@@ -124,6 +124,7 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
         !placed.has(keyOf(step)) &&
         !backKeys.has(keyOf(step)) &&
         at.has(step.from) &&
+        !railNodes.has(step.from) &&
         !isBackOnly(circuit, step, railNodes, tank?.returnNode),
     );
     if (!first) break;
@@ -179,10 +180,17 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
     const end = at.get(chain[chain.length - 1]!.to);
     const fromX = Math.min(from.x, sheet.railX);
     if (end) {
-      const y = returnY - sheet.laneGap * 0.75;
+      // Below one that is there already.
+      const taken = steps.some((s) => s.lane === -2);
+      const y = returnY - sheet.laneGap * (taken ? 0.05 : 0.75);
       put(chain, { from: fromX, to: Math.min(end.x, fromX - 60), y, lane: -2 });
       drops.push({ x: fromX, y0: from.y + (railNodes.has(first.from) ? RAIL_LENGTH : 0), y1: y });
       drops.push({ x: Math.min(end.x, fromX - 60), y0: y, y1: end.y });
+    } else if (chain[chain.length - 1]!.to !== tank?.returnNode) {
+      // A way that ends, or waits for another rail to join it.
+      const y = returnY - sheet.laneGap * 0.75;
+      put(chain, { from: fromX, to: fromX - 150, y, lane: -2 });
+      drops.push({ x: fromX, y0: from.y, y1: y });
     } else {
       put(chain, { from: fromX, to: start, y: returnY, lane: -1 });
       drops.push({ x: fromX, y0: from.y, y1: returnY });
