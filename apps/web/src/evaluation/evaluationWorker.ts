@@ -14,6 +14,7 @@ import {
   type RippleEntry,
   type SetAnswer,
   type SetWish,
+  type SmallestLine,
   type Uncertainty,
   type UncertaintyOptions,
   type WireGain,
@@ -29,6 +30,7 @@ import {
   ripple,
   rules,
   shareUnchanged,
+  smallestLines,
   startCheapestSet,
   startUncertainty,
   thickerWire,
@@ -135,6 +137,10 @@ const longWork = {
   thickerWire(document: BuildDocument): Readonly<Record<string, readonly WireGain[]>> {
     const checked = checkedOf(document);
     return Object.fromEntries(checked.feeds.map((f) => [f.feed.id, thickerWire(checked, f)]));
+  },
+  /** The smallest hose that does it for each line of a circuit. */
+  smallestLines(document: BuildDocument, circuitIndex: number): SmallestLine[] {
+    return smallestLines(checkedOf(document), circuitIndex);
   },
   /** Looks for the cheapest set of parts; undefined when it was cancelled or asked for anew. */
   async cheapestSet(

@@ -3,6 +3,7 @@ import { type BuildDocument, applyCommand, withValueAt } from '../build/index.ts
 import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { type SetWish, startCheapestSet } from './cheapestSet.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
+import { smallestLines } from './smallestLines.ts';
 
 const found = (build: BuildDocument, wish: Partial<SetWish> = {}) => {
   const search = startCheapestSet(createEvaluator().check(build, sampleCatalogue), {
@@ -90,5 +91,27 @@ describe('the cheapest set', () => {
     fast.step(1e6);
     expect(slow.answer).toEqual(fast.answer);
     expect(slow.tried).toBe(fast.tried);
+  });
+});
+
+describe('the smallest hose', () => {
+  test('of each line brings nothing new, and one smaller would', () => {
+    const checked = createEvaluator().check(lantern, sampleCatalogue);
+    const before = troubles(lantern);
+    for (const line of smallestLines(checked, 0)) {
+      const at = lantern.fuelCircuits[0]!.elements.findIndex((e) => e.id === line.elementId);
+      const fitted = (id: string): string[] => {
+        const ref = { id, revision: 1 };
+        const build = withValueAt(lantern, `fuelCircuits.0.elements.${at}.item`, ref);
+        return [...troubles(build)].filter((f) => !before.has(f));
+      };
+      expect(line.smallest.bore).toBeLessThanOrEqual(line.present.bore);
+      expect(fitted(line.smallest.id), line.name).toEqual([]);
+      const next = sampleCatalogue.items
+        .filter((i) => i.category === 'hose' && i.family === line.present.family)
+        .filter((i) => 'bore' in i && i.bore < line.smallest.bore)
+        .sort((a, b) => ('bore' in a && 'bore' in b ? b.bore - a.bore : 0))[0];
+      if (next) expect(fitted(next.id).length, `${line.name} ${next.id}`).toBeGreaterThan(0);
+    }
   });
 });

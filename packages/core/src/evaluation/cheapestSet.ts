@@ -16,17 +16,15 @@ import {
 } from '../build/index.ts';
 import { NotFound } from '../quantities/index.ts';
 import type { Severity } from '../results/index.ts';
-import { type CaseName, caseNames, namedCases } from './cases.ts';
+import { namedCases } from './cases.ts';
 import type { BuildFinding, Checked } from './checked.ts';
 import { deliverable } from './deliverable.ts';
 import type { CircuitDesign, RowDesign } from './design.ts';
 import { createEvaluator } from './evaluate.ts';
-import type { FluidResult, NamedCases, SolvedCase } from './fluidStage.ts';
 import { pumpsTogether } from './pumpSwap.ts';
-import { fluidRules } from './rules/fluidRules.ts';
 import { SAG_GOOD } from './rules/railSag.ts';
-import type { RunningPoint } from './runningPoint.ts';
-import { assumedDifference, rowDifference, solvePoint } from './solvePoint.ts';
+import { quickFluid, quickTroubles } from './quickTroubles.ts';
+import { assumedDifference, rowDifference } from './solvePoint.ts';
 
 /** Where parts may come from. */
 export type PartSource = 'catalogue' | 'shelf';
@@ -225,27 +223,6 @@ function byPrice(places: readonly Place[]): { positions: Uint8Array; price: numb
 /** Findings that the parts looked for can cure: while one of them stops, the search goes on. */
 const ofTheseParts = /^(rail\.sag|pump\.margin|return\.|injector\.duty|feed\.velocity|regulator\.)/;
 
-/** The circuit solved in the cases that the fluid checks look at, without the map. */
-function judgedCircuit(checked: Checked, circuit: CircuitDesign): FluidResult {
-  const { design } = checked;
-  const points = namedCases(checked.document, design.demand);
-  const solved = new Map<RunningPoint, SolvedCase>();
-  const at = (name: CaseName): SolvedCase => {
-    // The other cases ask nothing that these three do not.
-    const point = points[name === 'hotIdle' || name === 'overrun' ? name : 'peakPower'];
-    const known = solved.get(point) ?? { point, solution: solvePoint(design, circuit, point) };
-    solved.set(point, known);
-    return known;
-  };
-  return {
-    design: circuit,
-    cases: Object.fromEntries(caseNames.map((name) => [name, at(name)])) as NamedCases,
-    peak: deliverable(design, circuit, points.peakPower),
-    tables: { pressureDifference: [], duty: [] },
-    worstDuty: undefined,
-  };
-}
-
 /** Whether the fluid checks find something in a circuit that is not among what is known. */
 function spoilsFluid(
   checked: Checked,
@@ -253,7 +230,7 @@ function spoilsFluid(
   wish: SetWish,
   known: ReadonlyMap<string, Severity>,
 ): boolean {
-  const fluid = judgedCircuit(checked, circuit);
+  const fluid = quickFluid(checked, circuit);
   if (!fluid.peak || fluid.peak.margin < wish.pumpMargin) return true;
   const peak = fluid.cases.peakPower.solution;
   if (peak.state === 'failed') return true;
@@ -261,26 +238,10 @@ function spoilsFluid(
   if (circuit.rows.some((row) => 1 - rowDifference(circuit, row, peak) / assumed > SAG_GOOD)) {
     return true;
   }
-  // No cures are asked for: the rules find none in an empty catalogue of candidates.
-  const light = { ...checked, fluids: [fluid], pumpCandidates: {}, injectorCandidates: {} };
-  return searchedRules.some((rule) =>
-    rule
-      .check(light)
-      .some(
-        (f) =>
-          f.severity !== 'note' &&
-          (!known.has(f.id) || (f.severity === 'stop' && ofTheseParts.test(f.id))),
-      ),
+  return quickTroubles(checked, fluid).some(
+    (f) => !known.has(f.id) || (f.severity === 'stop' && ofTheseParts.test(f.id)),
   );
 }
-
-/** Checks that three cases answer; those over all cases or the whole build come at the end. */
-const searchedRules = fluidRules.filter(
-  (rule) =>
-    !['pump.outside-data', 'pump.lost', 'vapour.run', 'prime.time', 'tank.heating'].includes(
-      rule.id,
-    ),
-);
 
 /** The circuit with the items of some changes; its row designs with theirs. */
 function withChoices(

@@ -18,6 +18,7 @@ export * from './ripple.ts';
 export * from './pumpSwap.ts';
 export * from './rowShare.ts';
 export * from './startBuild.ts';
+export * from './smallestLines.ts';
 export * from './thickerWire.ts';
 export * from './uncertainty.ts';
 export { rules } from './rules/index.ts';

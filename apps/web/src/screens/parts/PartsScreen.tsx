@@ -2,6 +2,7 @@ import {
   type ItemRef,
   type PartSource,
   type SetAnswer,
+  type SmallestLine,
   formatMeasure,
   parseQuantity,
   refOf,
@@ -10,6 +11,7 @@ import { useEffect, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { useCircuit } from '../../build/useCircuit.ts';
 import { cancelRun, findCheapestSet } from '../../evaluation/useEvaluation.ts';
+import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { CircuitTabs } from '../../ui/CircuitTabs.tsx';
 import { Screen } from '../../ui/Screen.tsx';
@@ -21,6 +23,9 @@ type State =
   | { readonly kind: 'running'; readonly tried: number; readonly combinations: number }
   | { readonly kind: 'done'; readonly answer: SetAnswer }
   | { readonly kind: 'failed'; readonly reason: string };
+
+const askLines: Question<number, SmallestLine[]> = (worker, document, circuitIndex) =>
+  worker.smallestLines(document, circuitIndex);
 
 /** Parts at hand that the search may take for nothing. */
 function Shelf() {
@@ -125,8 +130,9 @@ function Answer({ answer, take }: { answer: SetAnswer; take: () => void }) {
 
 /** Reverse questions: what the parts are good for, and the cheapest set that does it. */
 export function PartsScreen() {
-  const { document: build, catalogue, evaluation, edit } = useBuild();
-  const { circuit, fluid } = useCircuit();
+  const { document: build, catalogue, evaluation, ladder, edit } = useBuild();
+  const { circuit, fluid, index } = useCircuit();
+  const single = build.fuelCircuits.length === 1;
   const [units] = useUnits();
   const [margin, setMargin] = useState(build.limits.pumpMargin.value);
   const [text, setText] = useState(`${Math.round(margin * 100)} %`);
@@ -152,6 +158,10 @@ export function PartsScreen() {
     );
   };
   const pumps = circuit.elements.filter((e) => e.kind === 'pump');
+  const lines = useWorkerAnswer(askLines, index);
+  const feedRung = ladder.rungs.find(
+    (r) => r.check === 'feed-velocity' && (single || r.label.endsWith(circuit.name)),
+  )?.power;
   return (
     <Screen
       title="Which parts would do"
@@ -205,8 +215,28 @@ export function PartsScreen() {
                 </tr>
               );
             })}
+            {lines.answer?.map((line) => (
+              <tr key={line.elementId}>
+                <td>{line.name}</td>
+                <td>{line.present.designation}</td>
+                <td className="text-second">
+                  bore {formatMeasure({ value: line.present.bore, kind: 'length' }, units)}
+                </td>
+                <td>
+                  {line.smallest.id === line.present.id
+                    ? 'this one'
+                    : `${line.smallest.designation}, bore ${formatMeasure({ value: line.smallest.bore, kind: 'length' }, units)}`}
+                </td>
+              </tr>
+            ))}
           </tbody>
         </table>
+        <p className="mt-1 text-[13px] text-second">
+          {feedRung
+            ? `Feed lines stay within their velocity to ${formatMeasure({ value: feedRung, kind: 'power' }, units)}. `
+            : 'Feed lines stay within their velocity to four times the target. '}
+          Smallest hose of the same family, each line by itself.
+        </p>
       </section>
       <section aria-label="Cheapest set" className="mt-6 max-w-[620px]">
         <h2>The cheapest set that holds the target</h2>

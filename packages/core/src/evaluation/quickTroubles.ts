@@ -1,0 +1,46 @@
+import { type CaseName, caseNames, namedCases } from './cases.ts';
+import type { BuildFinding, Checked } from './checked.ts';
+import { deliverable } from './deliverable.ts';
+import type { CircuitDesign } from './design.ts';
+import type { FluidResult, NamedCases, SolvedCase } from './fluidStage.ts';
+import { fluidRules } from './rules/fluidRules.ts';
+import type { RunningPoint } from './runningPoint.ts';
+import { solvePoint } from './solvePoint.ts';
+
+/** A circuit solved in the three cases that the fluid checks ask, without the map. */
+export function quickFluid(checked: Checked, circuit: CircuitDesign): FluidResult {
+  const { design } = checked;
+  const points = namedCases(checked.document, design.demand);
+  const solved = new Map<RunningPoint, SolvedCase>();
+  const at = (name: CaseName): SolvedCase => {
+    // The other cases ask nothing that these three do not.
+    const point = points[name === 'hotIdle' || name === 'overrun' ? name : 'peakPower'];
+    const known = solved.get(point) ?? { point, solution: solvePoint(design, circuit, point) };
+    solved.set(point, known);
+    return known;
+  };
+  return {
+    design: circuit,
+    cases: Object.fromEntries(caseNames.map((name) => [name, at(name)])) as NamedCases,
+    peak: deliverable(design, circuit, points.peakPower),
+    tables: { pressureDifference: [], duty: [] },
+    worstDuty: undefined,
+  };
+}
+
+/** Checks that need every case, or figures of the whole build: left out here. */
+const leftOut = new Set([
+  'pump.outside-data',
+  'pump.lost',
+  'vapour.run',
+  'prime.time',
+  'tank.heating',
+]);
+const quickRules = fluidRules.filter((rule) => !leftOut.has(rule.id));
+
+/** Stops and warnings of the fluid checks on a quickly solved circuit. */
+export function quickTroubles(checked: Checked, fluid: FluidResult): BuildFinding[] {
+  // No cures are asked for: the rules find none without candidates.
+  const light = { ...checked, fluids: [fluid], pumpCandidates: {}, injectorCandidates: {} };
+  return quickRules.flatMap((rule) => rule.check(light)).filter((f) => f.severity !== 'note');
+}
