@@ -15,7 +15,6 @@ import {
   withValueAt,
 } from '../build/index.ts';
 import { NotFound } from '../quantities/index.ts';
-import type { Severity } from '../results/index.ts';
 import { namedCases } from './cases.ts';
 import type { BuildFinding, Checked } from './checked.ts';
 import { deliverable } from './deliverable.ts';
@@ -23,7 +22,7 @@ import type { CircuitDesign, RowDesign } from './design.ts';
 import { createEvaluator } from './evaluate.ts';
 import { pumpsTogether } from './pumpSwap.ts';
 import { SAG_GOOD } from './rules/railSag.ts';
-import { quickFluid, quickTroubles } from './quickTroubles.ts';
+import { byFindingId, isWorse, quickFluid, quickTroubles } from './quickTroubles.ts';
 import { assumedDifference, rowDifference } from './solvePoint.ts';
 
 /** Where parts may come from. */
@@ -228,7 +227,7 @@ function spoilsFluid(
   checked: Checked,
   circuit: CircuitDesign,
   wish: SetWish,
-  known: ReadonlyMap<string, Severity>,
+  known: ReadonlyMap<string, BuildFinding>,
 ): boolean {
   const fluid = quickFluid(checked, circuit);
   if (!fluid.peak || fluid.peak.margin < wish.pumpMargin) return true;
@@ -239,7 +238,7 @@ function spoilsFluid(
     return true;
   }
   return quickTroubles(checked, fluid).some(
-    (f) => !known.has(f.id) || (f.severity === 'stop' && ofTheseParts.test(f.id)),
+    (f) => isWorse(f, known.get(f.id)) || (f.severity === 'stop' && ofTheseParts.test(f.id)),
   );
 }
 
@@ -283,7 +282,7 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
   const evaluator = createEvaluator();
   const troublesOf = (build: BuildDocument): BuildFinding[] =>
     evaluator.evaluate(build, catalogue).findings.filter((f) => f.severity !== 'note');
-  const before = new Map(troublesOf(document).map((f) => [f.id, f.severity]));
+  const before = byFindingId(troublesOf(document));
   let tried = 0;
   let answer: SetAnswer | undefined = lacking
     ? { state: 'none', tried: 0, reason: `no part for ${lacking.label} may be taken` }

@@ -44,3 +44,21 @@ export function quickTroubles(checked: Checked, fluid: FluidResult): BuildFindin
   const light = { ...checked, fluids: [fluid], pumpCandidates: {}, injectorCandidates: {} };
   return quickRules.flatMap((rule) => rule.check(light)).filter((f) => f.severity !== 'note');
 }
+
+const severityOrder = { note: 0, warn: 1, stop: 2 } as const;
+/** Measured values may get worse by so much before it counts, share of the distance to the limit. */
+const WORSE = 0.01;
+
+/** How far a finding's measured value lies beyond its limit. */
+const beyondLimit = (finding: BuildFinding): number =>
+  finding.measured && finding.limit ? Math.abs(finding.measured.value - finding.limit.value) : 0;
+
+/** Whether a finding is new, or worse than the same one was. */
+export const isWorse = (finding: BuildFinding, before: BuildFinding | undefined): boolean =>
+  before === undefined ||
+  severityOrder[finding.severity] > severityOrder[before.severity] ||
+  beyondLimit(finding) > (1 + WORSE) * beyondLimit(before);
+
+/** Findings by their id. */
+export const byFindingId = (findings: readonly BuildFinding[]): ReadonlyMap<string, BuildFinding> =>
+  new Map(findings.map((f) => [f.id, f]));

@@ -7,9 +7,9 @@ import {
   withValueAt,
 } from '../build/index.ts';
 import type { Checked } from './checked.ts';
-import { quickFluid, quickTroubles } from './quickTroubles.ts';
+import { byFindingId, isWorse, quickFluid, quickTroubles } from './quickTroubles.ts';
 
-/** A line with the smallest hose of its family that brings no trouble which is not there now. */
+/** A line with the smallest hose of its family that brings nothing new and makes nothing worse. */
 export interface SmallestLine {
   readonly elementId: string;
   readonly name: string;
@@ -21,7 +21,7 @@ export interface SmallestLine {
 export function smallestLines(checked: Checked, circuitIndex: number): SmallestLine[] {
   const design = checked.design.circuits[circuitIndex];
   if (!design) return [];
-  const known = new Set(quickTroubles(checked, quickFluid(checked, design)).map((f) => f.id));
+  const known = byFindingId(quickTroubles(checked, quickFluid(checked, design)));
   const lines = design.circuit.elements.filter((e): e is LineElement => e.kind === 'line');
   return lines.map((line) => {
     const present = lookUp(checked.catalogue, 'hose', line.item, line.id);
@@ -29,7 +29,7 @@ export function smallestLines(checked: Checked, circuitIndex: number): SmallestL
     const holds = (hose: HoseItem): boolean => {
       const circuit = withValueAt(design.circuit, `elements.${at}.item`, refOf(hose));
       const fluid = quickFluid(checked, { ...design, circuit });
-      return quickTroubles(checked, fluid).every((f) => known.has(f.id));
+      return quickTroubles(checked, fluid).every((f) => !isWorse(f, known.get(f.id)));
     };
     const smaller = newestOf(checked.catalogue, 'hose')
       .filter((h) => h.family === present.family && h.bore < present.bore)

@@ -235,7 +235,7 @@ export function PartsScreen() {
           {feedRung
             ? `Feed lines stay within their velocity to ${formatMeasure({ value: feedRung, kind: 'power' }, units)}. `
             : 'Feed lines stay within their velocity to four times the target. '}
-          Smallest hose of the same family, each line by itself.
+          Smallest hose of the same family, each line by itself, that makes nothing worse.
         </p>
       </section>
       <section aria-label="Cheapest set" className="mt-6 max-w-[620px]">
