@@ -113,8 +113,8 @@ export function LayoutsScreen() {
             Lay it out like this
           </button>
           <p className="mt-1 text-[13px] text-second">
-            Places that are missing are put beside the ones you have; move them in the brief. Undo
-            brings the present one back.
+            Places that are missing are put beside the ones you have; type or measure the lengths
+            that you know. Undo brings the present one back.
           </p>
           {message && (
             <p role="alert" className="mt-1 text-[13px] text-signal">
