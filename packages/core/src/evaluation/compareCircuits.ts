@@ -9,6 +9,7 @@ import {
   layOutAs,
 } from '../build/index.ts';
 import type { CircuitSolution } from '../hydraulics/index.ts';
+import type { BuildFinding } from './checked.ts';
 import { evaluate } from './evaluate.ts';
 import { railImbalance } from './rules/railBalance.ts';
 import { assumedDifference, rowDifference } from './solvePoint.ts';
@@ -61,6 +62,12 @@ function partsOf(
   return { price, mass, joints };
 }
 
+/** Titles of findings of a severity, each once. */
+const titlesOf = (
+  findings: readonly BuildFinding[],
+  severity: BuildFinding['severity'],
+): string[] => [...new Set(findings.filter((f) => f.severity === severity).map((f) => f.title))];
+
 /** Judges one circuit of a build as it stands in its document. */
 export function judgeCircuit(
   document: BuildDocument,
@@ -88,8 +95,8 @@ export function judgeCircuit(
   return {
     circuit: design.circuit,
     solution: peak,
-    stops: mine.filter((f) => f.severity === 'stop').map((f) => f.title),
-    warnings: mine.filter((f) => f.severity === 'warn').map((f) => f.title),
+    stops: titlesOf(mine, 'stop'),
+    warnings: titlesOf(mine, 'warn'),
     differenceIdle: difference(hotIdle.solution),
     differencePeak,
     sag:
