@@ -1,27 +1,30 @@
 import { describe, expect, test } from 'vitest';
-import { type Acceptance, applyCommand, withValueAt } from '../build/index.ts';
+import { applyCommand } from './commands/applyCommand.ts';
 import { lantern, sampleCatalogue } from '../exchange/index.ts';
 import { withAcceptances } from './acceptance.ts';
-import type { BuildFinding } from './checked.ts';
+import { type Acceptance, type BuildFinding, withValueAt } from '../model/index.ts';
 import { evaluate } from './evaluate.ts';
 
-const acceptance = (findingId: string, measured: number | null): Acceptance => ({
-  findingId,
+const accepting = (measured: number | null) => ({
   title: 'x',
   reason: 'driven in the hills only',
   author: 'Mika',
   time: '2026-11-23T10:00:00.000Z',
   measured,
 });
+const acceptance = (findingId: string, measured: number | null): Acceptance => ({
+  findingId,
+  ...accepting(measured),
+});
 const finding = (input: Partial<BuildFinding>): BuildFinding => ({
   id: 'a',
   rule: 'a',
   severity: 'warn',
-  where: 'circuit:main/pump',
+  where: { stage: 'pump', circuit: 'main', element: 'pump' },
   title: 'x',
   because: 'x',
   numbers: {},
-  cures: [],
+  cures: () => [],
   ...input,
 });
 const pressure = (value: number) => ({ value, kind: 'pressure' as const });
@@ -54,22 +57,28 @@ describe('an acceptance', () => {
   });
 
   test('leaves other findings alone', () => {
-    const [other] = withAcceptances([finding({ id: 'b' })], [acceptance('a', null)]);
-    expect(other).toEqual(finding({ id: 'b' }));
+    const untouched = finding({ id: 'b' });
+    const [other] = withAcceptances([untouched], [acceptance('a', null)]);
+    expect(other).toEqual(untouched);
   });
 
   test('made by the command, is opened again by hotter fuel and gone when withdrawn', () => {
     const id = 'suction.head:pump';
     const find = (build: typeof lantern) =>
       evaluate(build, sampleCatalogue).findings.find((f) => f.id === id)!;
-    const open = find(lantern);
+    const hot = withValueAt(lantern, 'brief.fuelTemperatureHot', { value: 319.4, unit: '°C' });
+    const open = find(hot);
     expect(open.severity).toBe('warn');
-    const accepted = applyCommand(lantern, {
+    const accepted = applyCommand(hot, {
       name: 'accept-finding',
-      acceptance: acceptance(id, open.measured!.value),
+      findingId: id,
+      acceptance: accepting(open.measured!.value),
     }).document;
     expect(find(accepted).accepted?.reason).toBe('driven in the hills only');
-    const hotter = withValueAt(accepted, 'brief.ambientHot', { value: 312.65, unit: '°C' });
+    const hotter = withValueAt(accepted, 'brief.fuelTemperatureHot', {
+      value: 320.9,
+      unit: '°C',
+    });
     expect(find(hotter).accepted).toBeUndefined();
     expect(find(hotter).reopened?.author).toBe('Mika');
     const withdrawn = applyCommand(hotter, { name: 'withdraw-acceptance', findingId: id }).document;
@@ -77,12 +86,17 @@ describe('an acceptance', () => {
   });
 
   test('of the same finding twice keeps the newer one', () => {
-    const once = applyCommand(lantern, { name: 'accept-finding', acceptance: acceptance('a', 1) });
+    const once = applyCommand(lantern, {
+      name: 'accept-finding',
+      findingId: 'a',
+      acceptance: accepting(1),
+    });
     const twice = applyCommand(once.document, {
       name: 'accept-finding',
-      acceptance: acceptance('a', 2),
+      findingId: 'a',
+      acceptance: accepting(2),
     });
-    expect(twice.document.acceptances).toHaveLength(1);
-    expect(twice.document.acceptances[0]!.measured).toBe(2);
+    expect(Object.keys(twice.document.acceptances)).toEqual(['a']);
+    expect(twice.document.acceptances['a']!.measured).toBe(2);
   });
 });

@@ -1,5 +1,5 @@
-import type { Acceptance } from '../build/index.ts';
-import type { BuildFinding } from './checked.ts';
+import type { Acceptance } from '../model/index.ts';
+import type { BuildFinding } from '../model/index.ts';
 
 /** Getting worse by less than this share of what was accepted does not open a finding again. */
 const TOLERANCE = 0.01;

@@ -1,14 +1,14 @@
 import { describe, expect, test } from 'vitest';
-import { type BuildDocument, railsOf, withValueAt } from '../build/index.ts';
+import { type BuildDocument, withValueAt } from '../model/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
-import { caseNames } from './cases.ts';
+import { caseNames, railsOf } from '../fuel/index.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { figuresOf } from './figures/documentedFigures.ts';
 import { limitLadder } from './ladder.ts';
 
 const valuesOf = (build: BuildDocument): Map<string, number> =>
   new Map(evaluate(build, sampleCatalogue).results.map((r) => [r.key, r.value]));
-const e85 = withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' });
+const e85 = withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' });
 
 describe.each(demoBuilds.map((d) => [d.id, d.document] as const))('cases of %s', (_id, build) => {
   const evaluation = evaluate(build, sampleCatalogue);
@@ -33,7 +33,7 @@ describe.each(demoBuilds.map((d) => [d.id, d.document] as const))('cases of %s',
   });
 
   test('peak power says the same under its older keys', () => {
-    const row = build.injectorRows.length > 1 ? '.primary' : '';
+    const row = Object.keys(build.injectorRows).length > 1 ? '.primary' : '';
     expect(values.get('case.peakPower.rail.1.pressure')).toBe(
       values.get(`rail${row}.peak.pressure`),
     );
@@ -95,20 +95,21 @@ describe('the way to the regulator', () => {
     withValueAt(lantern, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' });
 
   test('warns where the coarse filter lies higher than the pump, stops when it boils there', () => {
-    const finding = evaluate(lantern, sampleCatalogue).findings.find(
+    const warm = hot(319.4);
+    const finding = evaluate(warm, sampleCatalogue).findings.find(
       (f) => f.id === 'vapour.run:main',
     )!;
     expect(finding.severity).toBe('warn');
-    expect(finding.where).toBe('circuit:main/coarse');
+    expect(finding.where).toEqual({ stage: 'circuit', circuit: 'main', element: 'coarse' });
     expect(finding.measured!.value).toBeCloseTo(
       Math.min(
         ...['hotIdle', 'cruise', 'peakTorque', 'peakPower'].map((name) =>
-          valuesOf(lantern).get(`case.${name}.vapour.margin`)!,
+          valuesOf(warm).get(`case.${name}.vapour.margin`)!,
         ),
       ),
       6,
     );
-    const boiling = evaluate(hot(321), sampleCatalogue).findings.find(
+    const boiling = evaluate(hot(324), sampleCatalogue).findings.find(
       (f) => f.id === 'vapour.run:main',
     )!;
     expect(boiling.severity).toBe('stop');

@@ -1,9 +1,10 @@
 import { describe, expect, test } from 'vitest';
-import { type BuildDocument, applyCommand, withValueAt } from '../build/index.ts';
+import { type BuildDocument, readBuild, withValueAt } from '../model/index.ts';
+import { applyCommand } from './commands/applyCommand.ts';
 import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { type SetWish, startCheapestSet } from './cheapestSet.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
-import { smallestLines } from './smallestLines.ts';
+import { smallestLines } from '../fuel/index.ts';
 
 const found = (build: BuildDocument, wish: Partial<SetWish> = {}) => {
   const search = startCheapestSet(createEvaluator().check(build, sampleCatalogue), {
@@ -54,15 +55,15 @@ describe('the cheapest set', () => {
 
   test('puts right what stops: E85 in Lantern', () => {
     const hose = { id: 'HBP-6', revision: 1 };
-    const e85 = lantern.fuelCircuits[0]!.elements.reduce<BuildDocument>(
-      (doc, element, i) =>
+    const e85 = readBuild(lantern).fuelCircuits[0]!.elements.reduce<BuildDocument>(
+      (doc, element) =>
         element.kind === 'line'
-          ? withValueAt(doc, `fuelCircuits.0.elements.${i}.item`, {
+          ? withValueAt(doc, ['fuelCircuits', 'main', 'elements', element.id, 'item'], {
               ...hose,
               id: element.role === 'suction' ? 'HBP-10' : 'HBP-6',
             })
           : doc,
-      withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' }),
+      withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' }),
     );
     const answer = found(e85);
     if (answer.state === 'none') throw new Error(answer.reason);
@@ -73,7 +74,7 @@ describe('the cheapest set', () => {
   });
 
   test('from the shelf takes only what lies there or is built in', () => {
-    const shelved = withValueAt(lantern, 'shelf', [{ id: 'F10A', revision: 1 }]);
+    const shelved = withValueAt(lantern, 'shelf', { F10A: { id: 'F10A', revision: 1 } });
     const answer = found(shelved, { source: 'shelf' });
     if (answer.state === 'none') throw new Error(answer.reason);
     const filter = answer.parts.find((p) => p.place === 'Fine filter')!;
@@ -96,15 +97,15 @@ describe('the cheapest set', () => {
 
 describe('the smallest hose', () => {
   test('of each line brings nothing new, and a suction near boiling is not made worse', () => {
-    const checked = createEvaluator().check(lantern, sampleCatalogue);
-    const before = troubles(lantern);
+    const hot = withValueAt(lantern, 'brief.fuelTemperatureHot', { value: 319.4, unit: '°C' });
+    const checked = createEvaluator().check(hot, sampleCatalogue);
+    const before = troubles(hot);
     const suction = smallestLines(checked, 0).find((l) => l.elementId === 'suction')!;
     expect(suction.smallest.id).toBe(suction.present.id);
     for (const line of smallestLines(checked, 0)) {
-      const at = lantern.fuelCircuits[0]!.elements.findIndex((e) => e.id === line.elementId);
       const fitted = (id: string): string[] => {
         const ref = { id, revision: 1 };
-        const build = withValueAt(lantern, `fuelCircuits.0.elements.${at}.item`, ref);
+        const build = withValueAt(hot, `fuelCircuits.main.elements.${line.elementId}.item`, ref);
         return [...troubles(build)].filter((f) => !before.has(f));
       };
       expect(line.smallest.bore).toBeLessThanOrEqual(line.present.bore);

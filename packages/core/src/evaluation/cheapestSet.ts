@@ -1,29 +1,35 @@
+import { entryAt, valueUnder, firstOf } from '../numerics/index.ts';
+import { rules } from './rules.ts';
+import { type CatalogueItem, alikeHoses, lookUp, newestOf, refOf } from '../catalogue/index.ts';
+import { applyCommand } from './commands/applyCommand.ts';
+import { NotFound } from '../quantities/index.ts';
 import {
   type BuildCommand,
   type BuildDocument,
-  type CatalogueItem,
+  type BuildFinding,
   type Change,
   type ItemRef,
   type LineElement,
-  applyCommand,
-  beforePump,
-  lookUp,
-  newestOf,
-  pumpDuties,
-  refOf,
   valueAt,
-  withValueAt,
-} from '../build/index.ts';
-import { NotFound } from '../quantities/index.ts';
-import { namedCases } from './cases.ts';
-import type { BuildFinding, Checked } from './checked.ts';
-import { deliverable } from './deliverable.ts';
-import type { CircuitDesign, RowDesign } from './design.ts';
+} from '../model/index.ts';
+import type { Checked } from './checked.ts';
 import { createEvaluator } from './evaluate.ts';
-import { pumpsTogether } from './pumpSwap.ts';
-import { SAG_GOOD } from './rules/railSag.ts';
-import { byFindingId, isWorse, quickFluid, quickTroubles } from './quickTroubles.ts';
-import { assumedDifference, rowDifference } from './solvePoint.ts';
+import {
+  type CircuitDesign,
+  type RowDesign,
+  SAG_GOOD,
+  assumedDifference,
+  beforePump,
+  byFindingId,
+  deliverable,
+  isWorse,
+  namedCases,
+  pumpDuties,
+  pumpsTogether,
+  quickFluid,
+  quickTroubles,
+  rowDifference,
+} from '../fuel/index.ts';
 
 /** Where parts may come from. */
 export type PartSource = 'catalogue' | 'shelf';
@@ -86,13 +92,12 @@ export interface SetSearch {
 function placesOf(checked: Checked, wish: SetWish): Place[] {
   const { document, catalogue } = checked;
   const index = document.fuelCircuits.findIndex((c) => c.id === wish.circuitId);
-  const circuit = document.fuelCircuits[index]!;
-  const fluid = checked.fluids[index]!;
-  const shelf = new Set(document.shelf.map((ref) => ref.id));
+  const circuit = entryAt(document.fuelCircuits, index);
+  const fluid = entryAt(checked.fluids, index);
+  const shelf = new Set(Object.keys(checked.stored.shelf));
   const offered = (id: string, present: string): boolean =>
     id === present || wish.source === 'catalogue' || shelf.has(id);
-  const path = (id: string): string =>
-    `fuelCircuits.${index}.elements.${circuit.elements.findIndex((e) => e.id === id)}.item`;
+  const path = (id: string) => ['fuelCircuits', circuit.id, 'elements', id, 'item'];
   // A part that lies on the shelf, or is in the build from there, costs nothing.
   const cost = (item: CatalogueItem): number =>
     wish.source === 'shelf' && shelf.has(item.id) ? 0 : item.price;
@@ -100,11 +105,11 @@ function placesOf(checked: Checked, wish: SetWish): Place[] {
     fluid.design.fuel.fuel.kind === 'methanol' ? 1 : fluid.design.fuel.fuel.ethanol.value;
   // A part that is only just right would bring a warning that is not there now.
   const presentFits = (row: RowDesign): boolean =>
-    checked.injectorCandidates[row.row.id]?.find((c) => c.item.id === row.injector.id)?.verdict ===
-    'fits';
+    checked.candidates.injectors()[row.row.id]?.find((c) => c.item.id === row.injector.id)
+      ?.verdict === 'fits';
   const places: Place[] = fluid.design.rows.map((row) => ({
     label: row.row.name,
-    choices: (checked.injectorCandidates[row.row.id] ?? [])
+    choices: (checked.candidates.injectors()[row.row.id] ?? [])
       .filter((c) => c.verdict !== 'does not fit' && offered(c.item.id, row.injector.id))
       .filter((c) => c.verdict === 'fits' || c.item.id === row.injector.id || !presentFits(row))
       .map((c) => ({
@@ -112,7 +117,7 @@ function placesOf(checked: Checked, wish: SetWish): Place[] {
         price: row.row.count * cost(c.item),
         changes: [
           {
-            path: `injectorRows.${document.injectorRows.indexOf(row.row)}.item`,
+            path: ['injectorRows', row.row.id, 'item'],
             value: refOf(c.item),
           },
         ],
@@ -143,14 +148,11 @@ function placesOf(checked: Checked, wish: SetWish): Place[] {
     const present = lookUp(catalogue, 'hose', line.item, line.id);
     places.push({
       label: line.name,
-      choices: newestOf(catalogue, 'hose')
-        .filter(
-          (h) =>
-            h.family === present.family && h.ethanolLimit >= alcohol && offered(h.id, present.id),
-        )
+      choices: alikeHoses(catalogue, present)
+        .filter((h) => h.ethanolLimit >= alcohol && offered(h.id, present.id))
         .map((h) => ({
           item: h,
-          price: fluid.design.lengths[line.id]! * cost(h),
+          price: valueUnder(fluid.design.lengths, line.id) * cost(h),
           changes: [{ path: path(line.id), value: refOf(h) }],
         })),
     });
@@ -196,7 +198,7 @@ function longest(lines: readonly LineElement[], lengths: Readonly<Record<string,
   return (['feed', 'return'] as const).flatMap((role) =>
     lines
       .filter((l) => l.role === role)
-      .sort((a, b) => lengths[b.id]! - lengths[a.id]!)
+      .sort((a, b) => valueUnder(lengths, b.id) - valueUnder(lengths, a.id))
       .slice(0, 1),
   );
 }
@@ -219,8 +221,8 @@ function byPrice(places: readonly Place[]): { positions: Uint8Array; price: numb
   return all.sort((a, b) => a.price - b.price);
 }
 
-/** Findings that the parts looked for can cure: while one of them stops, the search goes on. */
-const ofTheseParts = /^(rail\.sag|pump\.margin|return\.|injector\.duty|feed\.velocity|regulator\.)/;
+/** Rules that the parts looked for decide: while one of them stops, the search goes on. */
+const ofTheseParts = new Set(rules.filter((rule) => rule.partsDecide).map((rule) => rule.id));
 
 /** Whether the fluid checks find something in a circuit that is not among what is known. */
 function spoilsFluid(
@@ -238,7 +240,7 @@ function spoilsFluid(
     return true;
   }
   return quickTroubles(checked, fluid).some(
-    (f) => isWorse(f, known.get(f.id)) || (f.severity === 'stop' && ofTheseParts.test(f.id)),
+    (f) => isWorse(f, known.get(f.id)) || (f.severity === 'stop' && ofTheseParts.has(f.rule)),
   );
 }
 
@@ -246,20 +248,21 @@ function spoilsFluid(
 function withChoices(
   checked: Checked,
   circuit: CircuitDesign,
-  index: number,
   choices: readonly Choice[],
 ): CircuitDesign {
-  const prefix = `fuelCircuits.${index}.`;
-  let changed = circuit.circuit;
-  let rows = circuit.rows;
-  for (const change of choices.flatMap((c) => c.changes)) {
-    if (change.path.startsWith(prefix)) {
-      changed = withValueAt(changed, change.path.slice(prefix.length), change.value);
+  let { circuit: changed, rows } = circuit;
+  for (const { path, value } of choices.flatMap((c) => c.changes)) {
+    const item = value as ItemRef;
+    const [collection, , , elementId] = path;
+    if (collection === 'fuelCircuits') {
+      changed = {
+        ...changed,
+        elements: changed.elements.map((e) => (e.id === elementId ? { ...e, item } : e)),
+      };
     } else {
-      const at = Number(change.path.split('.')[1]);
-      const rowId = checked.document.injectorRows[at]!.id;
-      const item = lookUp(checked.catalogue, 'injector', change.value as ItemRef, rowId);
-      rows = rows.map((row) => (row.row.id === rowId ? { ...row, injector: item } : row));
+      const rowId = entryAt(path, 1);
+      const injector = lookUp(checked.catalogue, 'injector', item, rowId);
+      rows = rows.map((row) => (row.row.id === rowId ? { ...row, injector } : row));
     }
   }
   return { ...circuit, circuit: changed, rows };
@@ -272,17 +275,16 @@ function withChoices(
  * cheapest there is; parts from the shelf cost nothing. Walked in steps.
  */
 export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
-  const { document, catalogue } = checked;
-  const index = document.fuelCircuits.findIndex((c) => c.id === wish.circuitId);
-  const circuit = checked.design.circuits[index];
+  const { stored, document: build, catalogue } = checked;
+  const circuit = checked.design.circuits.find((c) => c.circuit.id === wish.circuitId);
   if (!circuit) throw new NotFound(`there is no fuel circuit "${wish.circuitId}"`, wish.circuitId);
   const places = placesOf(checked, wish);
   const lacking = places.find((p) => p.choices.length === 0);
   const combinations = lacking ? [] : byPrice(places);
   const evaluator = createEvaluator();
-  const troublesOf = (build: BuildDocument): BuildFinding[] =>
-    evaluator.evaluate(build, catalogue).findings.filter((f) => f.severity !== 'note');
-  const before = byFindingId(troublesOf(document));
+  const troublesOf = (changed: BuildDocument): BuildFinding[] =>
+    evaluator.evaluate(changed, catalogue).findings.filter((f) => f.severity !== 'note');
+  const before = byFindingId(troublesOf(stored));
   let tried = 0;
   let answer: SetAnswer | undefined = lacking
     ? { state: 'none', tried: 0, reason: `no part for ${lacking.label} may be taken` }
@@ -294,34 +296,33 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
     let spoilt = wiring.get(choice.item.id);
     if (spoilt === undefined) {
       const command = { name: 'set-several', label: 'pump', changes: choice.changes } as const;
-      spoilt = troublesOf(applyCommand(document, command).document).some(
-        (f) => f.severity === 'stop' && f.where.startsWith('wiring') && !before.has(f.id),
+      spoilt = troublesOf(applyCommand(stored, command).document).some(
+        (f) => f.severity === 'stop' && f.where.stage === 'wiring' && !before.has(f.id),
       );
       wiring.set(choice.item.id, spoilt);
     }
     return spoilt;
   };
   const judge = (positions: Uint8Array, price: number): SetAnswer | undefined => {
-    const choices = places.map((place, i) => place.choices[positions[i]!]!);
-    const trial = withChoices(checked, circuit, index, choices);
+    const choices = places.map((place, i) => entryAt(place.choices, entryAt(positions, i)));
+    const trial = withChoices(checked, circuit, choices);
     if (choices.some(spoilsWiring)) return undefined;
     if (spoilsFluid(checked, trial, wish, before)) return undefined;
     const changes = choices.flatMap((c) => c.changes);
-    const changed = changes.filter((c) => itemIdAt(document, c) !== (c.value as ItemRef).id);
+    const changed = changes.filter((c) => itemIdAt(stored, c) !== (c.value as ItemRef).id);
     const command: BuildCommand = {
       name: 'set-several',
       label: 'Take the cheapest set that holds',
       changes: changed,
     };
-    const next = changed.length > 0 ? applyCommand(document, command).document : document;
+    const next = changed.length > 0 ? applyCommand(stored, command).document : stored;
     const troubles = troublesOf(next);
     const brings = troubles.filter((f) => !before.has(f.id));
     // A warning in the wiring is followed up there; anything else was not there before.
-    if (brings.some((f) => f.severity === 'stop' || !f.where.startsWith('wiring')))
-      return undefined;
-    if (troubles.some((f) => f.severity === 'stop' && ofTheseParts.test(f.id))) return undefined;
+    if (brings.some((f) => f.severity === 'stop' || f.where.stage !== 'wiring')) return undefined;
+    if (troubles.some((f) => f.severity === 'stop' && ofTheseParts.has(f.rule))) return undefined;
     const now = places.reduce((sum, place) => {
-      const present = place.choices.find((c) => itemIdAt(document, c.changes[0]!) === c.item.id);
+      const present = place.choices.find((c) => itemIdAt(stored, firstOf(c.changes)) === c.item.id);
       return sum + (present?.price ?? 0);
     }, 0);
     return {
@@ -331,16 +332,16 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
       pumpMargin: deliverable(
         checked.design,
         trial,
-        namedCases(document, checked.design.demand).peakPower,
+        namedCases(build, checked.design.demand).peakPower,
       )!.margin,
       tried: tried + 1,
       command,
       brings: brings.map((f) => f.title),
       parts: choices.map((choice, i) => ({
-        place: places[i]!.label,
+        place: entryAt(places, i).label,
         designation: choice.item.designation,
         price: choice.price,
-        changed: itemIdAt(document, choice.changes[0]!) !== choice.item.id,
+        changed: itemIdAt(stored, firstOf(choice.changes)) !== choice.item.id,
       })),
     };
   };

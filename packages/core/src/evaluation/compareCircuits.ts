@@ -1,18 +1,25 @@
+import { entryAt } from '../numerics/index.ts';
+import { circuitOf, resultIndex } from '../results/index.ts';
+import { type Catalogue, lookUp } from '../catalogue/index.ts';
+import { applyCommand } from './commands/applyCommand.ts';
 import {
   type Architecture,
   type BuildDocument,
-  type Catalogue,
+  type BuildFinding,
   type FuelCircuit,
-  applyCommand,
   architectures,
-  lookUp,
-  layOutAs,
-} from '../build/index.ts';
-import type { CircuitSolution } from '../hydraulics/index.ts';
-import type { BuildFinding } from './checked.ts';
+  readBuild,
+} from '../model/index.ts';
 import { evaluate } from './evaluate.ts';
-import { railImbalance } from './rules/railBalance.ts';
-import { assumedDifference, rowDifference } from './solvePoint.ts';
+import {
+  type CircuitSolution,
+  assumedDifference,
+  circuitScope,
+  fuelFigure,
+  layOutAs,
+  railImbalance,
+  rowDifference,
+} from '../fuel/index.ts';
 
 /** One circuit judged on the demand of a build. SI; undefined where it could not be solved. */
 export interface JudgedCircuit {
@@ -75,12 +82,11 @@ export function judgeCircuit(
   circuitId: string,
 ): JudgedCircuit {
   const evaluation = evaluate(document, catalogue);
-  const index = document.fuelCircuits.findIndex((c) => c.id === circuitId);
-  const fluid = evaluation.fluids[index]!;
+  const index = readBuild(document).fuelCircuits.findIndex((c) => c.id === circuitId);
+  const fluid = entryAt(evaluation.fluids, index);
   const { design } = fluid;
-  const value = (key: string): number | undefined =>
-    evaluation.results.find((r) => r.key === key)?.value;
-  const suffix = index === 0 ? '' : `.${circuitId}`;
+  const results = resultIndex(evaluation.results);
+  const scope = circuitScope(index, circuitId);
   const { peakPower, hotIdle } = fluid.cases;
   const peak = peakPower.solution;
   const difference = (solution: CircuitSolution): number | undefined =>
@@ -88,10 +94,12 @@ export function judgeCircuit(
       ? rowDifference(design, design.rows[0], solution)
       : undefined;
   const differencePeak = difference(peak);
-  const mine = evaluation.findings.filter(
-    (f) => f.where.startsWith(`circuit:${circuitId}/`) || !f.where.startsWith('circuit:'),
-  );
-  const heads = evaluation.results.filter((r) => r.key.startsWith(`suction.peak${suffix}.`));
+  const mine = evaluation.findings.filter((f) => (circuitOf(f.where) ?? circuitId) === circuitId);
+  const heads = design.circuit.elements.flatMap((e) => {
+    const head =
+      e.kind === 'pump' && results.find(fuelFigure('suction.inletHead', { ...scope, pump: e.id }));
+    return head ? [head] : [];
+  });
   return {
     circuit: design.circuit,
     solution: peak,
@@ -110,8 +118,8 @@ export function judgeCircuit(
       peak.state === 'converged'
         ? Object.values(peak.pumps).reduce((sum, p) => sum + p.current, 0)
         : undefined,
-    primeTime: value(`prime${suffix}.time`),
-    heatingPerHour: value(`tank${suffix}.heatingPerHour`),
+    primeTime: results.find(fuelFigure('prime.time', scope))?.value,
+    heatingPerHour: results.find(fuelFigure('tank.heatingPerHour', scope))?.value,
     ...partsOf(design.circuit, design.lengths, catalogue),
   };
 }
@@ -123,7 +131,8 @@ export function judgeArchitecture(input: {
   circuitId: string;
   architecture: Architecture;
 }): JudgedCircuit {
-  const { document } = applyCommand(input.document, layOutAs(input));
+  const layOut = layOutAs({ ...input, document: readBuild(input.document) });
+  const { document } = applyCommand(input.document, layOut);
   return judgeCircuit(document, input.catalogue, input.circuitId);
 }
 

@@ -1,5 +1,9 @@
-import type { BuildDocument, Catalogue, Fuel } from '../build/index.ts';
-import { fuelLabel } from '../fuels/index.ts';
+import { firstOf } from '../numerics/index.ts';
+import { type BuildDocument, type Fuel, readBuild } from '../model/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import { engineFigure, fuelLabel } from '../engine/index.ts';
+import { fuelFigure } from '../fuel/index.ts';
+import { type FigureRef, resultIndex } from '../results/index.ts';
 import { evaluate } from './evaluate.ts';
 import { otherFuels, withFuels } from './ladderVariants.ts';
 
@@ -25,27 +29,27 @@ export interface FuelComparison {
 
 /** The fuel of the build beside the usual others, each evaluated in the whole build. */
 export function compareFuels(document: BuildDocument, catalogue: Catalogue): FuelComparison[] {
-  const present = document.fuels[0]!;
+  const present = firstOf(readBuild(document).fuels);
   const rows = [present, ...otherFuels(present)].map((fuel) => {
     const evaluation = evaluate(withFuels(document, [fuel]), catalogue);
-    const value = (key: string): number =>
-      evaluation.results.find((r) => r.key === key)?.value ?? NaN;
-    const fluid = evaluation.fluids[0]!;
+    const results = resultIndex(evaluation.results);
+    const value = (ref: FigureRef): number => results.find(ref)?.value ?? NaN;
+    const fluid = firstOf(evaluation.fluids);
     return {
       fuel,
       label: fuelLabel(fuel),
       present: fuel === present,
-      density: value('fuel.density'),
-      stoichAirFuelRatio: value('fuel.stoichAirFuelRatio'),
-      vapourPressureAbsolute: value('fuel.vapourPressureAbsolute'),
+      density: value(engineFigure('fuel.density')),
+      stoichAirFuelRatio: value(engineFigure('fuel.stoichAirFuelRatio')),
+      vapourPressureAbsolute: value(engineFigure('fuel.hot.vapourPressureAbsolute')),
       peakMassFlow: evaluation.demandPeak.massFlow,
-      consumption: value('consumption.flow'),
-      perDistance: value('consumption.perDistance'),
-      range: value('range.distance'),
+      consumption: value(fuelFigure('consumption.flow')),
+      perDistance: value(fuelFigure('consumption.perDistance')),
+      range: value(fuelFigure('range.distance')),
       duty: fluid.worstDuty?.duty,
       pumpMargin: fluid.peak?.margin,
       stops: evaluation.findings.filter((f) => f.severity === 'stop').length,
     };
   });
-  return rows.map((row) => ({ ...row, rangeRatio: row.range / rows[0]!.range }));
+  return rows.map((row) => ({ ...row, rangeRatio: row.range / firstOf(rows).range }));
 }

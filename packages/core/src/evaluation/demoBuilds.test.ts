@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { referenceProblems } from '../build/index.ts';
+import { referenceProblems } from './references.ts';
 import { demoBuilds, kittiwake, lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { evaluate } from './evaluate.ts';
 
@@ -25,7 +25,7 @@ describe('the demo builds', () => {
     expect(lantern.brief.power.value).toBe(168e3);
     expect(sandpiper.brief.power.value).toBe(52e3);
     expect(sandpiper.brief.powerSpeed.value * 60).toBeCloseTo(8600, 6);
-    expect(sandpiper.fuelCircuits[0]!.architecture).toBe('return-at-tank');
+    expect(sandpiper.fuelCircuits['main']!.architecture).toBe('return-at-tank');
     expect(kittiwake.brief.power.value).toBe(520e3);
     expect(kittiwake.brief.boost.value).toBeCloseTo(190e3, 6);
   });

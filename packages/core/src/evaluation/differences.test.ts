@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { withValueAt } from '../build/index.ts';
+import { withValueAt } from '../model/index.ts';
 import { lantern, sampleCatalogue } from '../exchange/index.ts';
 import { evaluate } from './evaluate.ts';
 import { differences, ripple } from './ripple.ts';
 
 const e10 = evaluate(lantern, sampleCatalogue);
 const e85 = evaluate(
-  withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' }),
+  withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' }),
   sampleCatalogue,
 );
 const all = { figures: () => true };

@@ -1,10 +1,10 @@
-import { chassisFormulas } from '../chassis/index.ts';
-import { demandFormulas } from '../demand/index.ts';
-import { consumptionFormulas, fuelFormulas } from '../fuels/index.ts';
-import { hydraulicFormulas, storageFormulas } from '../hydraulics/index.ts';
-import { injectorFormulas } from '../injectors/index.ts';
-import { powerFormulas } from '../power/index.ts';
-import { pumpFormulas } from '../pumps/index.ts';
+import { chassisFormulas } from '../vehicle/index.ts';
+import { demandFormulas } from '../engine/index.ts';
+import { consumptionFormulas, fuelFormulas } from '../engine/index.ts';
+import { hydraulicFormulas, storageFormulas } from '../fuel/index.ts';
+import { injectorFormulas } from '../fuel/index.ts';
+import { powerFormulas } from '../electrics/index.ts';
+import { pumpFormulas } from '../fuel/index.ts';
 import type { Formula } from '../results/index.ts';
 
 /** Every formula by name: a working can be computed again from its listed inputs. */

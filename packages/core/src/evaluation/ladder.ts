@@ -1,22 +1,46 @@
 import { bisect } from '../numerics/index.ts';
-import { pumpDuties } from '../build/index.ts';
-import { type SolvedCircuit, type WarmStart, regulatorUnitOf } from '../hydraulics/index.ts';
 import type { Measure } from '../results/index.ts';
-import { namedCases } from './cases.ts';
 import type { Checked } from './checked.ts';
-import { bareDeliverable } from './deliverable.ts';
-import type { FluidResult } from './fluidStage.ts';
-import type { RunningPoint } from './runningPoint.ts';
-import { FEED_VELOCITY_STOP } from './rules/feedVelocity.ts';
-import { SAG_STOP } from './rules/railSag.ts';
-import { surgeFails } from './rules/surgeRules.ts';
-import { scalePoint } from './scalePoint.ts';
-import { rowMassFlow } from './rowShare.ts';
-import { assumedDifference, injectionOf, rowDifference, solvePoint } from './solvePoint.ts';
+import {
+  type FluidResult,
+  type FuelFigureName,
+  type RunningPoint,
+  type SolvedCircuit,
+  type WarmStart,
+  FEED_VELOCITY_STOP,
+  SAG_STOP,
+  assumedDifference,
+  bareDeliverable,
+  injectionOf,
+  namedCases,
+  pumpDuties,
+  regulatorUnitOf,
+  rowDifference,
+  rowMassFlow,
+  scalePoint,
+  solvePoint,
+  stateOf,
+  surgeFails,
+} from '../fuel/index.ts';
+
+/** The checks that can give out as power rises. */
+export const rungChecks = [
+  'injector-duty',
+  'pump-flow',
+  'lift',
+  'sag',
+  'suction',
+  'feed-velocity',
+  'return',
+  'regulator',
+  'wire',
+  'fuse',
+] as const;
+export type RungCheck = (typeof rungChecks)[number];
 
 /** One check on the ladder and the power W at which it first fails. */
 export interface Rung {
-  readonly check: string;
+  readonly check: RungCheck;
   readonly label: string;
   /** W; null when it holds over the whole range that was tried */
   readonly power: number | null;
@@ -24,6 +48,15 @@ export interface Rung {
   readonly always: boolean;
   readonly limit: Measure;
 }
+
+/** A rung at a power that was reached. */
+export interface ReachedRung extends Rung {
+  readonly power: number;
+}
+
+/** The rungs that fail at some power tried, lowest first. */
+export const reachedRungs = (ladder: Pick<Ladder, 'rungs'>): ReachedRung[] =>
+  ladder.rungs.filter((rung): rung is ReachedRung => rung.power !== null);
 
 export interface Ladder {
   readonly targetPower: number;
@@ -39,7 +72,7 @@ const STEPS = 40;
 const TOLERANCE = 1e-4;
 
 interface Check {
-  readonly check: string;
+  readonly check: RungCheck;
   readonly label: string;
   readonly limit: Measure;
   readonly fails: (factor: number) => boolean;
@@ -144,7 +177,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
       label: 'Fuel boils at the pump inlet',
       limit: { value: 0, kind: 'pressure' },
       fails: unsolvedFails((s) =>
-        [...pumps, ...lift].some((p) => s.elements[p.id]!.inletPressure + ambient - vapour < 0),
+        [...pumps, ...lift].some((p) => stateOf(s, p.id).inletPressure + ambient - vapour < 0),
       ),
     },
     ...(surge ? [liftCheck(fluid, unsolvedFails)] : []),
@@ -153,7 +186,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
       label: 'Feed velocity',
       limit: { value: FEED_VELOCITY_STOP, kind: 'velocity' },
       fails: unsolvedFails((s) =>
-        feeds.some((f) => s.elements[f.id]!.velocity! > FEED_VELOCITY_STOP),
+        feeds.some((f) => stateOf(s, f.id).velocity! > FEED_VELOCITY_STOP),
       ),
     },
   ];
@@ -161,14 +194,8 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
 
 /** The return does not depend on power: it fails always or never. */
 function returnCheck(checked: Checked): Check {
-  const failing = ['return.idle.reserve', 'return.overrun.reserve'].some((key) =>
-    [...checked.results.values()].some(
-      (r) =>
-        (r.key === key || r.key.startsWith(`${key.replace('.reserve', '')}.`)) &&
-        r.key.endsWith('.reserve') &&
-        r.value < 0,
-    ),
-  );
+  const reserve: FuelFigureName = 'return.reserve';
+  const failing = checked.results.all.some((r) => r.figure === reserve && r.value < 0);
   return {
     check: 'return',
     label: 'Return at idle and overrun',
@@ -184,7 +211,7 @@ function regulatorCheck(checked: Checked, fluid: FluidResult): Check[] {
   const { solution } = fluid.cases.hotIdle;
   const bypass =
     solution.state === 'converged'
-      ? solution.elements[unit.branchId]!.massFlow / fluid.design.fuel.hot.density
+      ? stateOf(solution, unit.branchId).massFlow / fluid.design.fuel.hot.density
       : Infinity;
   return [
     {

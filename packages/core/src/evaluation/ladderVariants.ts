@@ -1,5 +1,7 @@
-import { type BuildDocument, type Catalogue, type Fuel, pumpDuties } from '../build/index.ts';
-import { fuelLabel } from '../fuels/index.ts';
+import { type Build, type BuildDocument, type Fuel, writeFuel } from '../model/index.ts';
+import type { Catalogue } from '../catalogue/index.ts';
+import { pumpDuties } from '../fuel/index.ts';
+import { fuelLabel, petrolReidOf, reidOfBlend } from '../engine/index.ts';
 import { quantity } from '../quantities/index.ts';
 import type { Evaluator } from './evaluate.ts';
 import { type Ladder, type Loss, limitLadder } from './ladder.ts';
@@ -13,13 +15,21 @@ export interface LadderVariant {
   readonly fuels: readonly Fuel[];
 }
 
+const SUMMER_PETROL = 60e3;
+
+/** Reid value Pa of the petrol in a fuel; summer petrol where there is none in it. */
+const petrolIn = (fuel: Fuel): number =>
+  fuel.kind === 'petrol-ethanol' && fuel.ethanol.value < 1
+    ? petrolReidOf(fuel.reidVapourPressure.value, fuel.ethanol.value)
+    : SUMMER_PETROL;
+
+/** The petrol of a fuel with another share of ethanol. */
 const blend = (fuel: Fuel, ethanol: number, name: string): Fuel => ({
   id: fuel.id,
   kind: 'petrol-ethanol',
   name,
   ethanol: quantity(100 * ethanol, 'ratio', '%'),
-  reidVapourPressure:
-    fuel.kind === 'petrol-ethanol' ? fuel.reidVapourPressure : quantity(60, 'pressure', 'kPa'),
+  reidVapourPressure: { value: reidOfBlend(ethanol, petrolIn(fuel)), unit: 'kPa' },
   ethanolLowest: null,
 });
 
@@ -36,7 +46,7 @@ export function otherFuels(fuel: Fuel): Fuel[] {
 }
 
 /** The ladders that a build can be climbed by, besides its own. */
-export function ladderVariants(document: BuildDocument): LadderVariant[] {
+export function ladderVariants(document: Build): LadderVariant[] {
   const lost = document.fuelCircuits.flatMap((circuit) => {
     const { main } = pumpDuties(circuit);
     return main.length < 2 ? [] : main;
@@ -68,7 +78,12 @@ export function ladderVariants(document: BuildDocument): LadderVariant[] {
 /** The build with the fuels of a variant. */
 export const withFuels = (document: BuildDocument, fuels: readonly Fuel[]): BuildDocument => ({
   ...document,
-  fuels: document.fuels.map((fuel) => fuels.find((f) => f.id === fuel.id) ?? fuel),
+  fuels: Object.fromEntries(
+    Object.entries(document.fuels).map(([id, fuel]) => {
+      const other = fuels.find((f) => f.id === id);
+      return [id, other ? writeFuel(other, fuel.order) : fuel];
+    }),
+  ),
 });
 
 /** Climbs the ladder of a variant. */

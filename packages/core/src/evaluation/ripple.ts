@@ -1,5 +1,8 @@
 import type { UnitKind } from '../quantities/index.ts';
-import type { Severity } from '../results/index.ts';
+import { electricsFigure } from '../electrics/index.ts';
+import { engineFigure } from '../engine/index.ts';
+import { fuelFigure } from '../fuel/index.ts';
+import type { Result, Severity } from '../results/index.ts';
 import type { Evaluation } from './evaluate.ts';
 
 /** One thing that moved downstream of an edit. */
@@ -23,23 +26,25 @@ export type RippleEntry =
     };
 
 /** Figures worth telling when they move. */
-const told = [
-  'demand.design.massFlow',
-  'demand.disagreement',
-  'fuel.vapourPressureAbsolute',
-  'injector.peak.duty',
-  'injector.peak.sag',
-  'injector.idle.pulse',
-  'pump.peak.flowAvailable',
-  'pump.peak.margin',
-  'pump.peak.voltage',
-  'pump.peak.current',
-  'rail.peak.pressure',
-  'return.idle.reserve',
-  'wire.pumpFeed.area',
-  'wire.pumpFeed.drop',
-  'fuse.pumpFeed.rating',
-];
+const told = new Set(
+  [
+    engineFigure('demand.design.massFlow'),
+    engineFigure('demand.disagreement'),
+    engineFigure('fuel.hot.vapourPressureAbsolute'),
+    fuelFigure('injector.duty', { at: 'peak' }),
+    fuelFigure('injector.sag', { at: 'peak' }),
+    fuelFigure('injector.pulse', { at: 'idle' }),
+    fuelFigure('pumps.flowAvailable'),
+    fuelFigure('pumps.margin'),
+    fuelFigure('pumps.voltage'),
+    fuelFigure('pumps.current'),
+    fuelFigure('rail.pressure', { at: 'peak' }),
+    fuelFigure('return.reserve', { at: 'idle' }),
+    electricsFigure('feed.area'),
+    electricsFigure('feed.drop'),
+    electricsFigure('fuse.rating'),
+  ].map((ref) => ref.key),
+);
 const NOTABLE = 0.005;
 
 const weight: Record<Severity, number> = { stop: 3, warn: 2, note: 1 };
@@ -50,17 +55,17 @@ export type Compared = Pick<Evaluation, 'results' | 'findings'>;
 
 /** What changed from one evaluation to the next, worst first. Empty when nothing of note did. */
 export function ripple(before: Compared, after: Compared): RippleEntry[] {
-  return differences(before, after, { figures: (key) => told.includes(key) });
+  return differences(before, after, { figures: (result) => told.has(result.key) });
 }
 
 /**
  * Every difference between two evaluations, ranked: what is worse in the second, then figures by
- * how much they differ, then what is better. `figures` says which keys are looked at.
+ * how much they differ, then what is better. `figures` says which are looked at.
  */
 export function differences(
   before: Compared,
   after: Compared,
-  options: { readonly figures: (key: string) => boolean },
+  options: { readonly figures: (result: Result) => boolean },
 ): RippleEntry[] {
   const severityBefore = new Map(before.findings.map((f) => [f.id, f]));
   const severityAfter = new Map(after.findings.map((f) => [f.id, f]));
@@ -78,7 +83,7 @@ export function differences(
 
   const valuesBefore = new Map(before.results.map((r) => [r.key, r.value]));
   const figures = after.results
-    .filter((r) => options.figures(r.key))
+    .filter((r) => options.figures(r))
     .flatMap((r): Extract<RippleEntry, { type: 'figure' }>[] => {
       const was = valuesBefore.get(r.key);
       if (was === undefined || was === r.value) return [];

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { referenceProblems } from '../build/index.ts';
+import { referenceProblems } from './references.ts';
 import { sampleCatalogue } from '../exchange/index.ts';
 import { NotFound, quantity as q } from '../quantities/index.ts';
 import { evaluate } from './evaluate.ts';
-import { type StartAnswers, startBuild } from './startBuild.ts';
+import { startBuild } from './startBuild.ts';
+import type { StartAnswers } from './startSpec.ts';
 
 const answers: StartAnswers = {
   name: 'Own van',
@@ -32,8 +33,8 @@ describe('the guided start', () => {
   test('proposes a design that stands, and says what it proposed', () => {
     const { document, proposed } = startBuild(answers, sampleCatalogue);
     expect(stops(answers)).toEqual([]);
-    expect(document.fuelCircuits[0]!.architecture).toBe('return-after-rail');
-    expect(proposed.join(' ')).toContain(document.injectorRows[0]!.item.id);
+    expect(document.fuelCircuits['main']!.architecture).toBe('return-after-rail');
+    expect(proposed.join(' ')).toContain(document.injectorRows['primary']!.item.id);
     expect(document.brief.power).toEqual(answers.power);
   });
 
@@ -45,7 +46,7 @@ describe('the guided start', () => {
       pumpMounting: 'in-tank',
     };
     const { document } = startBuild(natural, sampleCatalogue);
-    expect(document.fuelCircuits[0]!.architecture).toBe('return-at-tank');
+    expect(document.fuelCircuits['main']!.architecture).toBe('return-at-tank');
     // Boost typed for a natural engine is of no account.
     expect(document.brief.boost.value).toBe(0);
     expect(stops(natural)).toEqual([]);

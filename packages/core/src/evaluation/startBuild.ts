@@ -1,45 +1,20 @@
+import { firstOf } from '../numerics/index.ts';
 import {
-  type Aspiration,
+  type Build,
   type BuildDocument,
-  type Catalogue,
   type Fuel,
   type FuelCircuit,
   type ItemRef,
-  type PumpElement,
-  type VehicleUse,
-  applyCommand,
-  newestOf,
-  refOf,
-  returnAfterRail,
-  returnAtTank,
-  typedLength,
-  unknownLength,
-} from '../build/index.ts';
-import { defaultCurves } from '../demand/index.ts';
-import { NotFound, type Quantity, quantity as q } from '../quantities/index.ts';
+  CURRENT_VERSION,
+  writeBuild,
+} from '../model/index.ts';
+import { type Catalogue, newestOf, refOf } from '../catalogue/index.ts';
+import { applyCommand } from './commands/applyCommand.ts';
+import { returnAfterRail, returnAtTank, typedLength, unknownLength } from '../fuel/index.ts';
+import { defaultCurves, reidOfBlend } from '../engine/index.ts';
+import { NotFound, quantity as q } from '../quantities/index.ts';
 import { evaluate } from './evaluate.ts';
-
-/** What is asked before a new build can be judged. */
-export interface StartAnswers {
-  readonly name: string;
-  readonly vehicle: string;
-  readonly engine: string;
-  readonly use: VehicleUse;
-  readonly displacement: Quantity;
-  readonly cylinders: number;
-  readonly aspiration: Aspiration;
-  /** gauge; 0 for a natural engine */
-  readonly boost: Quantity;
-  readonly power: Quantity;
-  readonly powerSpeed: Quantity;
-  readonly limiterSpeed: Quantity;
-  readonly fuelKind: Fuel['kind'];
-  /** by volume; of no account for methanol */
-  readonly ethanol: Quantity;
-  readonly pumpMounting: PumpElement['mounting'];
-  /** length of the run from tank to engine */
-  readonly runLength: Quantity;
-}
+import type { StartAnswers } from './startSpec.ts';
 
 /** A first design, with what was proposed in plain words. */
 export interface StartedBuild {
@@ -51,7 +26,7 @@ export interface StartedBuild {
 const MOST_CURES = 8;
 
 /** The newest revision of the first of some items that the catalogue has; throws NotFound. */
-function firstOf(catalogue: Catalogue, ids: readonly string[]): ItemRef {
+function firstItem(catalogue: Catalogue, ids: readonly string[]): ItemRef {
   for (const id of ids) {
     const known = catalogue.items.filter((item) => item.id === id);
     const newest = known.sort((a, b) => b.revision - a.revision)[0];
@@ -60,7 +35,8 @@ function firstOf(catalogue: Catalogue, ids: readonly string[]): ItemRef {
   throw new NotFound(`the catalogue has none of ${ids.join(', ')}`, 'catalogue');
 }
 
-const SUMMER_REID = q(60, 'pressure', 'kPa');
+/** Reid value Pa of summer petrol before ethanol is mixed in. */
+const SUMMER_PETROL = 54e3;
 
 function fuelOf(answers: StartAnswers): Fuel {
   if (answers.fuelKind === 'methanol') return { id: 'fuel', kind: 'methanol', name: 'Methanol' };
@@ -70,7 +46,11 @@ function fuelOf(answers: StartAnswers): Fuel {
     kind: 'petrol-ethanol',
     name: `E${share}, summer grade`,
     ethanol: answers.ethanol,
-    reidVapourPressure: SUMMER_REID,
+    reidVapourPressure: q(
+      Math.round(reidOfBlend(answers.ethanol.value, SUMMER_PETROL) / 1e3),
+      'pressure',
+      'kPa',
+    ),
     ethanolLowest: null,
   };
 }
@@ -79,7 +59,7 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
   const fuel = fuelOf(answers);
   const alcohol = fuel.kind === 'methanol' ? 1 : fuel.ethanol.value;
   const hose = alcohol > 0.3 ? 'HBP' : 'HBR';
-  const item = (...ids: string[]): ItemRef => firstOf(catalogue, ids);
+  const item = (...ids: string[]): ItemRef => firstItem(catalogue, ids);
   const ends = (dash: number) => [
     { item: item(`E${dash}-0`), count: 1 },
     { item: item(`E${dash}-90`), count: 1 },
@@ -150,13 +130,13 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
 }
 
 /** Places of a usual layout, from the length of the run. Metres: x forward, y left, z up. */
-function placements(answers: StartAnswers): BuildDocument['placements'] {
+function placements(answers: StartAnswers): Build['placements'] {
   const run = answers.runLength.value;
   const place = (
     id: string,
     name: string,
     [x, y, z]: readonly [number, number, number],
-    zone: BuildDocument['placements'][number]['zone'],
+    zone: Build['placements'][number]['zone'],
   ) => ({
     id,
     name,
@@ -187,9 +167,9 @@ function placements(answers: StartAnswers): BuildDocument['placements'] {
   ];
 }
 
-/** The document before anything was chosen by computation. */
-function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument {
-  const item = (...ids: string[]): ItemRef => firstOf(catalogue, ids);
+/** The build before anything was chosen by computation. */
+function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
+  const item = (...ids: string[]): ItemRef => firstItem(catalogue, ids);
   const circuit = circuitOf(answers, catalogue);
   const boosted = answers.aspiration !== 'natural' && answers.boost.value > 0;
   const brief = {
@@ -208,7 +188,9 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
     idleManifoldAbsolute: q(38, 'pressure', 'kPa'),
     altitude: q(0, 'length', 'm'),
     ambientHot: q(35, 'temperature', '°C'),
+    ambientCold: q(-10, 'temperature', '°C'),
     chargeTemperature: null,
+    coolerEffectiveness: null,
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
@@ -223,7 +205,7 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
   const outputs = ecu ? refOf(ecu) : item('WEIR60');
   return {
     format: 'brookrain-build',
-    version: 3,
+    version: CURRENT_VERSION,
     name: answers.name,
     description: '',
     brief: { ...brief, ...defaultCurves(brief) },
@@ -296,13 +278,14 @@ function rawDocument(answers: StartAnswers, catalogue: Catalogue): BuildDocument
  * changed. Throws NotFound when the catalogue lacks the usual parts.
  */
 export function startBuild(answers: StartAnswers, catalogue: Catalogue): StartedBuild {
-  let document = rawDocument(answers, catalogue);
+  const raw = rawBuild(answers, catalogue);
+  let document = writeBuild(raw);
   const proposed = [
-    document.fuelCircuits[0]!.architecture === 'return-at-tank'
+    firstOf(raw.fuelCircuits).architecture === 'return-at-tank'
       ? 'In-tank pump with a filter-regulator at the tank and one line forward'
       : 'Circuit with the regulator after the rail and a return to the tank',
   ];
-  const injector = evaluate(document, catalogue).injectorCandidates['primary']?.[0];
+  const injector = evaluate(document, catalogue).candidates.injectors()['primary']?.[0];
   if (injector && injector.verdict !== 'does not fit') {
     document = applyCommand(document, {
       name: 'choose-injector',
@@ -311,7 +294,7 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
     }).document;
     proposed.push(`${answers.cylinders} injectors ${injector.item.designation}`);
   }
-  const pump = evaluate(document, catalogue).pumpCandidates['pump']?.[0];
+  const pump = evaluate(document, catalogue).candidates.pumps()['pump']?.[0];
   if (pump && pump.verdict !== 'does not fit') {
     document = applyCommand(document, {
       name: 'choose-part',
@@ -323,9 +306,9 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
   }
   for (let n = 0; n < MOST_CURES; n++) {
     const stop = evaluate(document, catalogue).findings.find(
-      (f) => f.severity === 'stop' && f.cures.some((c) => c.command),
+      (f) => f.severity === 'stop' && f.cures().some((c) => c.command),
     );
-    const cure = stop?.cures.find((c) => c.command);
+    const cure = stop?.cures().find((c) => c.command);
     if (!stop || !cure?.command) break;
     const next = applyCommand(document, cure.command).document;
     const gone = !evaluate(next, catalogue).findings.some((f) => f.id === stop.id);

@@ -1,22 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { type BuildDocument, architectures, readBuild, withValueAt } from '../model/index.ts';
 import {
-  type BuildDocument,
-  architectures,
+  type FluidResult,
+  type SolvedCircuit,
+  type SweptPoint,
+  dutyAlone,
   pumpsOf,
   railsOf,
-  withValueAt,
-} from '../build/index.ts';
+  rowMassFlow,
+  stagedIn,
+  sweepMap,
+  thickerWire,
+} from '../fuel/index.ts';
 import { demoBuilds, kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
-import { type SolvedCircuit } from '../hydraulics/index.ts';
-import { laidOutAs } from '../testing/trippedSystems.ts';
+import { laidOutAs } from '../tests/trippedSystems.ts';
 import { judgeArchitecture, judgeCircuit, otherArchitectures } from './compareCircuits.ts';
 import { compareFuels } from './compareFuels.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { limitLadder } from './ladder.ts';
 import { ladderVariants, variantLadder } from './ladderVariants.ts';
-import { dutyAlone, rowMassFlow, stagedIn } from './rowShare.ts';
-import { thickerWire } from './thickerWire.ts';
 
 const converged = (build: BuildDocument, name: 'peakPower' | 'hotIdle' | 'cruise', index = 0) => {
   const { point, solution } = evaluate(build, sampleCatalogue).fluids[index]!.cases[name];
@@ -25,6 +28,47 @@ const converged = (build: BuildDocument, name: 'peakPower' | 'hotIdle' | 'cruise
 };
 const value = (build: BuildDocument, key: string): number =>
   evaluate(build, sampleCatalogue).results.find((r) => r.key === key)!.value;
+
+/** What is judged as the worst duty is the worst of the whole map. */
+const expectWorst = (fluid: FluidResult, swept: readonly SweptPoint[]): void => {
+  const duties = swept.flatMap((p) => (p.rows ?? []).map((row) => row.duty));
+  expect(Math.abs(fluid.worstDuty!.duty - Math.max(...duties))).toBeLessThan(1e-9);
+};
+
+describe('the worst duty', () => {
+  const worstOf = (build: BuildDocument): void => {
+    const { design, fluids } = createEvaluator().check(build, sampleCatalogue);
+    for (const fluid of fluids) expectWorst(fluid, sweepMap(design, fluid.design));
+  };
+
+  test.each(demoBuilds.map(({ id, document }) => [id, document] as const))(
+    'of %s is the worst of its whole map',
+    (_id, document) => worstOf(document),
+  );
+
+  test('is found where a staged row has not joined yet', () => {
+    for (const aboveDuty of [0.3, 0.6, 0.95, 1.3]) {
+      worstOf(
+        withValueAt(kittiwake, 'injectorRows.secondary.staging.aboveDuty', {
+          value: aboveDuty,
+          unit: '%',
+        }),
+      );
+    }
+  });
+
+  test('is found where a pump in its low step falls behind', () => {
+    for (const above of [40e-3, 90e-3, 160e-3]) {
+      const control = {
+        kind: 'stepped',
+        lowShare: { value: 0.45, unit: '%' },
+        above: { value: above / 3600, unit: 'L/h' },
+        below: { value: (0.8 * above) / 3600, unit: 'L/h' },
+      };
+      worstOf(withValueAt(lantern, 'fuelCircuits.main.elements.pump.control', control));
+    }
+  });
+});
 
 describe('every layout', () => {
   test.each(architectures)('%s solves every case with mass conserved at every joint', (name) => {
@@ -109,14 +153,14 @@ describe('any build', () => {
       fc.property(any, (drawn) => {
         const base = withValueAt(lantern, 'brief.cylinders', drawn.cylinders);
         const laid = laidOutAs(drawn.architecture, base);
-        const circuit = laid.fuelCircuits[0]!;
+        const circuit = readBuild(laid).fuelCircuits[0]!;
         const ref = (id: string) => ({ id, revision: 1 });
         const build = circuit.elements.reduce<BuildDocument>(
-          (doc, element, i) =>
+          (doc, element) =>
             element.kind === 'pump' || (element.kind === 'line' && element.role !== 'suction')
               ? withValueAt(
                   doc,
-                  `fuelCircuits.0.elements.${i}.item`,
+                  ['fuelCircuits', 'main', 'elements', element.id, 'item'],
                   ref(element.kind === 'pump' ? drawn.pump : drawn.hose),
                 )
               : doc,
@@ -128,15 +172,21 @@ describe('any build', () => {
               fuelTemperatureHot: { value: drawn.celsius + 273.15, unit: '°C' },
             },
             demand: { school: 'power', reason: 'any power' },
-            fuels: [{ ...laid.fuels[0]!, ethanol: { value: drawn.ethanol, unit: '%' } } as Fuel],
+            fuels: withValueAt(laid.fuels, 'pump-fuel.ethanol', {
+              value: drawn.ethanol,
+              unit: '%',
+            }),
             limits: { ...laid.limits, voltageLow: { value: drawn.volts, unit: 'V' } },
           },
         );
-        const fluid = evaluate(build, sampleCatalogue).fluids[0]!;
+        const { design, fluids } = createEvaluator().check(build, sampleCatalogue);
+        const fluid = fluids[0]!;
         for (const { point, solution } of Object.values(fluid.cases)) {
           expect(solution.state === 'failed' ? solution.reason : '', point.name).toBe('');
         }
-        expect(fluid.tables.duty.flat().filter((d) => d === null)).toEqual([]);
+        const swept = sweepMap(design, fluid.design);
+        expect(swept.filter((p) => p.rows === undefined)).toEqual([]);
+        expectWorst(fluid, swept);
       }),
       { numRuns: 60 },
     );
@@ -164,12 +214,11 @@ describe('heat, prime and range', () => {
   });
 
   test('a softer and longer line takes longer to prime', () => {
-    const at = lantern.fuelCircuits[0]!.elements.findIndex((e) => e.id === 'feed');
     const with_ = (item: string, metres: number): number =>
       value(
         withValueAt(
-          withValueAt(lantern, `fuelCircuits.0.elements.${at}.item`, { id: item, revision: 1 }),
-          `fuelCircuits.0.elements.${at}.length`,
+          withValueAt(lantern, 'fuelCircuits.main.elements.feed.item', { id: item, revision: 1 }),
+          'fuelCircuits.main.elements.feed.length',
           { typed: { value: metres, unit: 'm' }, measured: null },
         ),
         'prime.time',
@@ -227,7 +276,9 @@ describe('Kittiwake', () => {
 
   test('its rails stand at one pressure', () => {
     const { solution } = converged(kittiwake, 'peakPower');
-    const [a, b] = railsOf(kittiwake.fuelCircuits[0]!).map((r) => solution.elements[r.id]!);
+    const [a, b] = railsOf(readBuild(kittiwake).fuelCircuits[0]!).map(
+      (r) => solution.elements[r.id]!,
+    );
     expect(a!.inletPressure).toBeCloseTo(b!.inletPressure, 4);
     expect(a!.massFlow).toBeCloseTo(b!.massFlow, 12);
   });
@@ -266,7 +317,7 @@ describe('Kittiwake', () => {
       evaluator: createEvaluator(),
       document: kittiwake,
       catalogue: sampleCatalogue,
-      variant: ladderVariants(kittiwake).find((v) => v.id === 'pump-lost:pump')!,
+      variant: ladderVariants(readBuild(kittiwake)).find((v) => v.id === 'pump-lost:pump')!,
     });
     const rung = ladder.rungs.find((r) => r.label === 'Pump flow, E85 circuit')!;
     expect(rung.power! / lost.measured!.value).toBeCloseTo(1, 2);
@@ -277,7 +328,7 @@ describe('Kittiwake', () => {
 
   test('names every pump in the figures of its cases', () => {
     const keys = new Set(evaluation.results.map((r) => r.key));
-    const pumps = kittiwake.fuelCircuits.flatMap(pumpsOf);
+    const pumps = readBuild(kittiwake).fuelCircuits.flatMap(pumpsOf);
     pumps.forEach((_, i) => expect(keys.has(`case.peakPower.pump.${i + 1}.flow`)).toBe(true));
     expect(keys.has('case.pumpLost.pump.1.margin')).toBe(true);
     expect(keys.has('case.peakPower.injector.secondary.duty')).toBe(true);
@@ -287,7 +338,7 @@ describe('Kittiwake', () => {
 describe('other ladders', () => {
   test('Lantern on E85 fails earlier than on E10', () => {
     const evaluator = createEvaluator();
-    const variants = ladderVariants(lantern);
+    const variants = ladderVariants(readBuild(lantern));
     const e85 = variants.find((v) => v.id === 'fuel:E85')!;
     const first = (ladder: ReturnType<typeof limitLadder>): number =>
       ladder.rungs.find((r) => r.power !== null)!.power!;
@@ -304,7 +355,9 @@ describe('other ladders', () => {
   });
 
   test('a lost staged row leaves the first with everything', () => {
-    const variant = ladderVariants(kittiwake).find((v) => v.id === 'row-lost:secondary')!;
+    const variant = ladderVariants(readBuild(kittiwake)).find(
+      (v) => v.id === 'row-lost:secondary',
+    )!;
     const ladder = variantLadder({
       evaluator: createEvaluator(),
       document: kittiwake,

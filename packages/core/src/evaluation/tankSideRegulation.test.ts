@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { type BuildDocument, withValueAt } from '../build/index.ts';
+import { type BuildDocument, pathText, readBuild, withValueAt } from '../model/index.ts';
 import { sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
-import { fuelRun, runOf } from '../build/index.ts';
-import { assumedDifference } from './solvePoint.ts';
+import { fuelRun, runOf } from '../fuel/index.ts';
+import { assumedDifference } from '../fuel/index.ts';
 
 const fluidOf = (build: BuildDocument) => evaluate(build, sampleCatalogue).fluids[0]!;
 const solved = (build: BuildDocument, name: 'hotIdle' | 'peakPower' | 'overrun') => {
@@ -11,8 +11,7 @@ const solved = (build: BuildDocument, name: 'hotIdle' | 'peakPower' | 'overrun')
   if (solution.state === 'failed') throw new Error(solution.reason);
   return { point, solution };
 };
-const elementAt = (id: string): number =>
-  sandpiper.fuelCircuits[0]!.elements.findIndex((e) => e.id === id);
+const [circuit] = readBuild(sandpiper).fuelCircuits;
 
 describe('a filter-regulator at the tank', () => {
   test('what the pump gives is what the engine takes and what goes back', () => {
@@ -60,10 +59,10 @@ describe('a filter-regulator at the tank', () => {
       ['brief.boost', { value: 60e3, unit: 'kPa' }],
       [
         'brief.boostCurve',
-        [
-          { speed: { value: 20, unit: 'rpm' }, value: { value: 1, unit: '%' } },
-          { speed: { value: 160, unit: 'rpm' }, value: { value: 1, unit: '%' } },
-        ],
+        {
+          a: { speed: { value: 20, unit: 'rpm' }, value: { value: 1, unit: '%' } },
+          b: { speed: { value: 160, unit: 'rpm' }, value: { value: 1, unit: '%' } },
+        },
       ],
     ] as const;
     const build = boosted.reduce((doc, [path, value]) => withValueAt(doc, path, value), sandpiper);
@@ -74,11 +73,7 @@ describe('a filter-regulator at the tank', () => {
   });
 
   test('a loaded filter costs the pump, not the engine', () => {
-    const loaded = withValueAt(
-      sandpiper,
-      `fuelCircuits.0.elements.${elementAt('regulator')}.state`,
-      'loaded',
-    );
+    const loaded = withValueAt(sandpiper, 'fuelCircuits.main.elements.regulator.state', 'loaded');
     const clean = solved(sandpiper, 'peakPower').solution;
     const dirty = solved(loaded, 'peakPower').solution;
     expect(dirty.elements['regulator']!.pressureDrop).toBeGreaterThan(
@@ -90,7 +85,7 @@ describe('a filter-regulator at the tank', () => {
   });
 
   test('the run ends at the rail; nothing comes back from there', () => {
-    const { feed, back } = fuelRun(sandpiper.fuelCircuits[0]!);
+    const { feed, back } = fuelRun(circuit!);
     expect(feed.map((e) => e.id)).toEqual([
       'strainer',
       'pump',
@@ -101,18 +96,18 @@ describe('a filter-regulator at the tank', () => {
       'rail',
     ]);
     expect(back).toEqual([]);
-    expect(runOf(sandpiper.fuelCircuits[0]!)).toHaveLength(7);
+    expect(runOf(circuit!)).toHaveLength(7);
   });
 
   test('is refused when its way back is its way forward', async () => {
-    const { referenceProblems } = await import('../build/index.ts');
+    const { referenceProblems } = await import('./references.ts');
     const wrong = withValueAt(
       sandpiper,
-      `fuelCircuits.0.elements.${elementAt('regulator')}.returnNode`,
+      'fuelCircuits.main.elements.regulator.returnNode',
       'regulated',
     );
-    expect(referenceProblems(wrong, sampleCatalogue).map((p) => p.path)).toContain(
-      `fuelCircuits.0.elements.${elementAt('regulator')}.returnNode`,
+    expect(referenceProblems(wrong, sampleCatalogue).map((p) => pathText(p.path))).toContain(
+      'fuelCircuits.main.elements.regulator.returnNode',
     );
   });
 });

@@ -1,23 +1,15 @@
-import type { BuildDocument, Catalogue, CatalogueItem, ItemRef } from '../build/index.ts';
+import { type BuildDocument, type ItemRef, itemRefsIn } from '../model/index.ts';
+import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
 
 /** A build as a file: the document with the exact catalogue items it uses. */
 export interface BuildFile extends BuildDocument {
   readonly catalogue: readonly CatalogueItem[];
 }
 
-/** Every catalogue reference in a document. */
+/** Every catalogue reference in a document, each once. */
 export function referencesOf(document: BuildDocument): ItemRef[] {
-  const found = new Map<string, ItemRef>();
-  const walk = (value: unknown): void => {
-    if (typeof value !== 'object' || value === null) return;
-    const record = value as Record<string, unknown>;
-    if (typeof record['id'] === 'string' && typeof record['revision'] === 'number') {
-      found.set(`${record['id']}@${record['revision']}`, record as unknown as ItemRef);
-    }
-    Object.values(record).forEach(walk);
-  };
-  walk(document);
-  return [...found.values()];
+  const found = itemRefsIn(document).map(({ ref }) => [`${ref.id}@${ref.revision}`, ref] as const);
+  return [...new Map(found).values()];
 }
 
 /**

@@ -1,16 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { applyCommand, hashOf } from '../build/index.ts';
+import { applyCommand } from '../evaluation/index.ts';
+import { hashOf } from '../model/index.ts';
 import { evaluate, figuresDocument } from '../evaluation/index.ts';
-import {
-  fromBuildFile,
-  lantern,
-  partsList,
-  referencesOf,
-  sampleCatalogue,
-  toBuildFile,
-  wireList,
-} from './index.ts';
+import { fieldsDocument } from './fieldsDocument.ts';
+import { fromBuildFile, referencesOf, toBuildFile } from './buildFile.ts';
+import { lantern } from './samples/lantern.ts';
+import { partsList } from './partsList.ts';
+import { sampleCatalogue } from './samples/sampleCatalogue.ts';
+import { wireList } from './wireList.ts';
 
 const root = new URL('../../../../', import.meta.url);
 const evaluation = evaluate(lantern, sampleCatalogue);
@@ -45,6 +43,9 @@ describe('shipped files are true', () => {
   });
   test('docs/figures.md is what the code says', () => {
     expect(readFileSync(new URL('docs/figures.md', root), 'utf8')).toBe(figuresDocument());
+  });
+  test('docs/fields.md is what the declarations say', () => {
+    expect(readFileSync(new URL('docs/fields.md', root), 'utf8')).toBe(fieldsDocument());
   });
 });
 
@@ -99,7 +100,7 @@ describe('wire list', () => {
   test('without an inertia switch the coil is fed directly', () => {
     const without = applyCommand(lantern, {
       name: 'set',
-      path: 'power.pumpFeeds.0.inertiaSwitch',
+      path: ['power', 'pumpFeeds', 'pump-feed', 'inertiaSwitch'],
       value: false,
     }).document;
     const names = wireList(evaluate(without, sampleCatalogue)).map((w) => w.name);
@@ -110,7 +111,7 @@ describe('wire list', () => {
   test('a high-side trigger feeds the coil from the ECU', () => {
     const high = applyCommand(lantern, {
       name: 'set',
-      path: 'power.pumpFeeds.0.trigger',
+      path: ['power', 'pumpFeeds', 'pump-feed', 'trigger'],
       value: 'high-side',
     }).document;
     const wires = wireList(evaluate(high, sampleCatalogue));

@@ -1,4 +1,5 @@
 export * from './buildFile.ts';
+export * from './fieldsDocument.ts';
 export * from './samples/index.ts';
 export * from './partsList.ts';
 export * from './wireList.ts';

@@ -1,6 +1,8 @@
-import type { BuildDocument, Catalogue, CatalogueItem, ItemRef } from '../build/index.ts';
+import { valueUnder } from '../numerics/index.ts';
+import { type BuildDocument, type ItemRef, readBuild } from '../model/index.ts';
+import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
 import type { Evaluation } from '../evaluation/index.ts';
-import { wiresOf } from '../power/index.ts';
+import { wiresOf } from '../electrics/index.ts';
 import { NotFound } from '../quantities/index.ts';
 
 /** One line of the parts list. Lengths in m, price for the whole line. */
@@ -34,7 +36,7 @@ export function partsList(
     for (const element of fluid.design.circuit.elements) {
       if (!('item' in element)) continue;
       if (element.kind === 'line') {
-        add(element.item, fluid.design.lengths[element.id]!, element.name);
+        add(element.item, valueUnder(fluid.design.lengths, element.id), element.name);
         for (const use of element.fittings) add(use.item, use.count, element.name);
       } else add(element.item, 1, element.name);
     }
@@ -46,7 +48,7 @@ export function partsList(
   for (const sized of wiresOf(evaluation.feeds)) {
     add(sized.size, sized.task.length, sized.wire.name);
   }
-  for (const row of document.injectorRows) add(row.item, row.count, row.name);
+  for (const row of readBuild(document).injectorRows) add(row.item, row.count, row.name);
   add(document.power.mainFuse, 1, 'Main fuse');
   return [...lines.values()].map(({ item, quantity, usedFor }) => {
     const byLength = item.category === 'hose' || item.category === 'wire';

@@ -1,5 +1,5 @@
 import type { Evaluation } from '../evaluation/index.ts';
-import { wiresOf } from '../power/index.ts';
+import { terminalText, wiresOf } from '../electrics/index.ts';
 
 /** One wire as it is cut: length m, area mm², drop V. */
 export interface WireLine {
@@ -26,8 +26,8 @@ export function wireList(evaluation: Evaluation): WireLine[] {
     return {
       wire: sized.wire.id,
       name: sized.wire.name,
-      from: sized.wire.from.terminal,
-      to: sized.wire.to.terminal,
+      from: terminalText(sized.wire.from.terminal),
+      to: terminalText(sized.wire.to.terminal),
       role: sized.wire.role,
       size: sized.size.size,
       area: rounded(sized.size.area * 1e6, 3),

@@ -1,3 +1,4 @@
+export * from './entries.ts';
 export * from './bisect.ts';
 export * from './interpolate.ts';
 export * from './pchip.ts';

@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { BadInput } from '../quantities/index.ts';
-import { bilinear, bisect, findRoot, interpolateClamped, pchip, solveDense } from './index.ts';
+import { bilinear, interpolateClamped } from './interpolate.ts';
+import { bisect, findRoot } from './bisect.ts';
+import { pchip } from './pchip.ts';
+import { solveDense } from './solveDense.ts';
 
 const rising = fc
   .array(

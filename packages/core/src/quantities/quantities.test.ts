@@ -1,20 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import {
-  BadInput,
-  type UnitKind,
-  displayUnits,
-  echoQuantity,
-  findUnit,
-  formatFigure,
-  formatQuantity,
-  fromSI,
-  parseNumber,
-  parseQuantity,
-  quantity,
-  toSI,
-  unitKinds,
-} from './index.ts';
+import { BadInput } from './errors.ts';
+import { type UnitKind, unitKinds } from './unitKinds.ts';
+import { displayUnits } from './displayUnits.ts';
+import { echoQuantity, formatFigure, formatQuantity } from './formatQuantity.ts';
+import { findUnit, fromSI, quantity, toSI } from './convert.ts';
+import { parseNumber } from './parseNumber.ts';
+import { parseQuantity } from './parseQuantity.ts';
 
 const kinds = Object.keys(unitKinds) as UnitKind[];
 

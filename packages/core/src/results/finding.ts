@@ -1,4 +1,5 @@
 import type { UnitKind } from '../quantities/index.ts';
+import type { FindingPlace } from './findingPlace.ts';
 
 export type Severity = 'stop' | 'warn' | 'note';
 
@@ -22,8 +23,7 @@ export interface Finding<Command = unknown> {
   readonly id: string;
   readonly rule: string;
   readonly severity: Severity;
-  /** The screen and the thing it concerns, for example `circuit:main/feed`. */
-  readonly where: string;
+  readonly where: FindingPlace;
   readonly title: string;
   readonly because: string;
   readonly numbers: Readonly<Record<string, Measure>>;
@@ -33,7 +33,8 @@ export interface Finding<Command = unknown> {
   readonly worse?: 'higher' | 'lower';
   /** The rung of the limit ladder it hangs on, if any. */
   readonly rung?: string;
-  readonly cures: readonly Cure<Command>[];
+  /** what would put it right, worked out when it is asked for */
+  readonly cures: () => readonly Cure<Command>[];
   /** a person's acceptance that holds for the numbers as they are */
   readonly accepted?: AcceptedReason;
   /** an acceptance that no longer holds because the numbers got worse */
@@ -53,5 +54,7 @@ export interface Rule<Context, Command = unknown> {
   readonly id: string;
   /** Where the limit comes from. */
   readonly source: string;
+  /** hose, pump, regulator and injectors decide it: a search for parts goes on while it stops */
+  readonly partsDecide?: true;
   readonly check: (context: Context) => readonly Finding<Command>[];
 }

@@ -1,16 +1,8 @@
+import { valueUnder } from '../numerics/index.ts';
+import type { FigureRef } from './figureRef.ts';
 import type { Formula, FormulaInput, TypedFormula } from './formula.ts';
+import type { Sourced } from './origin.ts';
 import type { Result } from './result.ts';
-
-/** A value with the place it came from, for the working. */
-export interface Sourced<Value extends FormulaInput = FormulaInput> {
-  readonly value: Value;
-  readonly from: string;
-}
-
-/** Names the origin of an input: a document path, a catalogue item, a default. */
-export function given<Value extends FormulaInput>(value: Value, from: string): Sourced<Value> {
-  return { value, from };
-}
 
 /** Computes a formula from plain numbers by name. */
 export function computeFormula(
@@ -27,7 +19,7 @@ export function fromResult(result: Result): Sourced<number> {
 
 /** Computes a formula and keeps its inputs: the only way a Result is made. */
 export function derive<Names extends string>(input: {
-  key: string;
+  figure: FigureRef;
   label: string;
   formula: TypedFormula<Names>;
   inputs: { readonly [Name in Names]: Sourced | Result };
@@ -37,7 +29,7 @@ export function derive<Names extends string>(input: {
   const plain: Record<string, FormulaInput> = {};
   for (const [name, value] of entries) plain[name] = value.value;
   return {
-    key: input.key,
+    ...input.figure,
     label: input.label,
     value: computeFormula(formula, plain),
     kind: formula.kind,
@@ -48,7 +40,7 @@ export function derive<Names extends string>(input: {
       inputs: entries.map(([name, value]) => ({
         name,
         value: value.value,
-        kind: formula.inputKinds[name]!,
+        kind: valueUnder(formula.inputKinds, name),
         from: 'key' in value ? `result:${value.key}` : value.from,
       })),
     },

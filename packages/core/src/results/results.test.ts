@@ -1,14 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import {
-  computeFormula,
-  defineFormula,
-  derive,
-  fillSentence,
-  formatMeasure,
-  fromResult,
-  given,
-  shownKind,
-} from './index.ts';
+import { figureNames, single } from './figureRef.ts';
+import { given } from './origin.ts';
+import { computeFormula, derive, fromResult } from './resultBook.ts';
+import { defineFormula } from './formula.ts';
+import { fillSentence, formatMeasure, shownKind } from './sentence.ts';
 
 const product = defineFormula({
   name: 'product',
@@ -19,9 +14,11 @@ const product = defineFormula({
   compute: (i) => i.a * i.b,
 });
 
+const figure = figureNames(single('first', 'second'));
+
 describe('results', () => {
   const first = derive({
-    key: 'first',
+    figure: figure('first'),
     label: 'First',
     formula: product,
     inputs: { a: given(12, 'document:limits'), b: given(3, 'default') },
@@ -42,7 +39,7 @@ describe('results', () => {
 
   test('a result as an input is named by its key', () => {
     const second = derive({
-      key: 'second',
+      figure: figure('second'),
       label: 'Second',
       formula: product,
       inputs: { a: first, b: given(2, 'default') },

@@ -1,6 +1,7 @@
 import { type UnitKind, unitKinds } from '../../quantities/index.ts';
 import type { Evaluation } from '../evaluate.ts';
-import type { Ladder } from '../ladder.ts';
+import { type FigureRef, figureNames, single } from '../../results/index.ts';
+import { type Ladder, reachedRungs } from '../ladder.ts';
 
 /** One documented figure: its key, its kind and what it means. Keys are only ever added. */
 export interface FigureDescription {
@@ -251,17 +252,18 @@ export const documentedFigures: readonly FigureDescription[] = [
     key: 'prime.time',
     kind: 'duration',
     meaning:
-      'Time at key-on until a full line stands at 90 % of its set pressure: compliance × 0.9 set pressure over the flow the pump has against the set pressure. A second circuit: `prime.<circuit>.time`.',
+      'Time at key-on until a full line stands at 90 % of its set pressure: compliance × 0.9 set pressure over the flow the pump has against the set pressure; absent where it cannot reach that. A second circuit: `prime.<circuit>.time`.',
   },
   {
     key: 'prime.emptyTime',
     kind: 'duration',
-    meaning: 'Time to fill the empty pressure side at that flow.',
+    meaning:
+      'Time to fill the empty pressure side, with the flow the pump makes while the far end is open.',
   },
   {
     key: 'prime.count',
     kind: 'count',
-    meaning: 'Key-on primes of 2 s to fill it.',
+    meaning: 'Key-on primes of 2 s to fill it and bring it to pressure.',
   },
   {
     key: 'surge.seconds',
@@ -338,6 +340,12 @@ export const documentedFigures: readonly FigureDescription[] = [
   },
 ];
 
+const ladderFigure = figureNames({
+  ...single('ladder.first.check', 'ladder.first.power'),
+  'ladder.check': 'ladder.{rung}.check',
+  'ladder.power': 'ladder.{rung}.power',
+});
+
 export interface Figure {
   readonly value: number | string;
   readonly unit: string;
@@ -349,17 +357,17 @@ export function figuresOf(evaluation: Evaluation, ladder: Ladder): Record<string
   for (const result of evaluation.results) {
     figures[result.key] = { value: result.value, unit: unitKinds[result.kind][0].symbol };
   }
-  const first = ladder.rungs.find((rung) => rung.power !== null);
-  if (first) {
-    figures['ladder.first.check'] = { value: first.check, unit: '' };
-    figures['ladder.first.power'] = { value: first.power!, unit: 'W' };
-  }
-  ladder.rungs
-    .filter((rung) => rung.power !== null)
-    .forEach((rung, i) => {
-      figures[`ladder.${i + 1}.check`] = { value: rung.check, unit: '' };
-      figures[`ladder.${i + 1}.power`] = { value: rung.power!, unit: 'W' };
-    });
+  const say = (ref: FigureRef, value: number | string, unit: string): void => {
+    figures[ref.key] = { value, unit };
+  };
+  reachedRungs(ladder).forEach((rung, i) => {
+    if (i === 0) {
+      say(ladderFigure('ladder.first.check'), rung.check, '');
+      say(ladderFigure('ladder.first.power'), rung.power, 'W');
+    }
+    say(ladderFigure('ladder.check', { rung: i + 1 }), rung.check, '');
+    say(ladderFigure('ladder.power', { rung: i + 1 }), rung.power, 'W');
+  });
   return figures;
 }
 

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '../../build/index.ts';
+import type { BuildDocument } from '../../model/index.ts';
 import { kittiwake } from './kittiwake.ts';
 import { lantern } from './lantern.ts';
 import { sandpiper } from './sandpiper.ts';

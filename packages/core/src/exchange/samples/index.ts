@@ -1,4 +1,5 @@
 export * from './demoBuilds.ts';
+export * from './grownBuild.ts';
 export * from './kittiwake.ts';
 export * from './lantern.ts';
 export * from './sampleCatalogue.ts';

@@ -1,11 +1,11 @@
 import {
   type BuildDocument,
+  CURRENT_VERSION,
   type FuelCircuit,
   type PumpFeed,
-  returnAfterRail,
-  twinPumps,
-  withPrefix,
-} from '../../build/index.ts';
+  writeBuild,
+} from '../../model/index.ts';
+import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
 import { byMap, ends, place, points, q, ref, typed } from './shorthand.ts';
 
 const typedPart = { pressure: q(0, 'pressure', 'kPa'), fuelLevel: q(60, 'length', 'mm') };
@@ -119,9 +119,9 @@ const feed = (
  * Kittiwake: a hill-climb single-seater with a 3.1-litre twin-turbo V6: E85 on the primaries over
  * twin pumps and two rails, methanol on a staged second row from a tank of its own.
  */
-export const kittiwake: BuildDocument = {
+export const kittiwake: BuildDocument = writeBuild({
   format: 'brookrain-build',
-  version: 3,
+  version: CURRENT_VERSION,
   name: 'Kittiwake',
   description:
     'Hill-climb single-seater on a tube frame, 3.1-litre twin-turbo V6: E85 on the primaries over twin pumps and two rails, methanol on a staged second row with its own tank, pump and circuit.',
@@ -141,7 +141,9 @@ export const kittiwake: BuildDocument = {
     idleManifoldAbsolute: q(45, 'pressure', 'kPa'),
     altitude: q(600, 'length', 'm'),
     ambientHot: q(30, 'temperature', '°C'),
+    ambientCold: q(-10, 'temperature', '°C'),
     chargeTemperature: q(45, 'temperature', '°C'),
+    coolerEffectiveness: null,
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
@@ -171,7 +173,7 @@ export const kittiwake: BuildDocument = {
       kind: 'petrol-ethanol',
       name: 'E85',
       ethanol: q(85, 'ratio', '%'),
-      reidVapourPressure: q(60, 'pressure', 'kPa'),
+      reidVapourPressure: q(38, 'pressure', 'kPa'),
       ethanolLowest: q(51, 'ratio', '%'),
     },
     { id: 'methanol', kind: 'methanol', name: 'Methanol' },
@@ -260,4 +262,4 @@ export const kittiwake: BuildDocument = {
   acceptances: [],
   shelf: [],
   displayUnits: null,
-};
+});

@@ -1,10 +1,12 @@
-import type { BuildDocument } from '../../build/index.ts';
+import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { byMap, measured, place, points, q, ref, typed } from './shorthand.ts';
 
+const outletPart = ['fuelCircuits', 'main', 'elements', 'tank-bung', 'item'];
+
 /** Lantern: a mobile library van with a 2.4-litre turbocharged four. */
-export const lantern: BuildDocument = {
+export const lantern: BuildDocument = writeBuild({
   format: 'brookrain-build',
-  version: 3,
+  version: CURRENT_VERSION,
   name: 'Lantern',
   description:
     'Forward-control mobile library van given a 2.4-litre turbocharged four under the cab floor. E10 now, E85 maybe next year. Tank kept, its outlet is too small for injection.',
@@ -24,7 +26,9 @@ export const lantern: BuildDocument = {
     idleManifoldAbsolute: q(35, 'pressure', 'kPa'),
     altitude: q(900, 'length', 'm'),
     ambientHot: q(38, 'temperature', '°C'),
+    ambientCold: q(-10, 'temperature', '°C'),
     chargeTemperature: null,
+    coolerEffectiveness: null,
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
@@ -304,15 +308,15 @@ export const lantern: BuildDocument = {
           id: 'new',
           name: 'New −12 bung, external pump',
           reason: 'Large bore and gravity feed; the tank must be emptied and made safe first.',
-          values: [{ path: 'fuelCircuits.0.elements.1.item', value: ref('B12') }],
+          values: [{ path: outletPart, value: ref('B12') }],
         },
         {
           id: 'existing',
           name: 'Keep the 8 mm outlet with its draw tube',
           reason: 'No hot work on the tank; the narrow draw tube costs inlet pressure.',
-          values: [{ path: 'fuelCircuits.0.elements.1.item', value: ref('OLD8') }],
+          values: [{ path: outletPart, value: ref('OLD8') }],
         },
       ],
     },
   ],
-};
+});

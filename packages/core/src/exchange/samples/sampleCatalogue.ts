@@ -1,4 +1,4 @@
-import type { Catalogue } from '../../build/index.ts';
+import type { Catalogue } from '../../catalogue/index.ts';
 import {
   sampleBatteries,
   sampleEcus,

@@ -1,5 +1,5 @@
-import type { BatteryItem, EcuItem, FuseItem, RelayItem, WireItem } from '../../build/index.ts';
-import { awgArea, awgResistance, bladeBand, metricSizes } from '../../power/index.ts';
+import type { BatteryItem, EcuItem, FuseItem, RelayItem, WireItem } from '../../catalogue/index.ts';
+import { awgArea, awgResistance, bladeBand, metricSizes } from '../../electrics/index.ts';
 
 const MM2 = 1e-6;
 

@@ -1,9 +1,10 @@
-import type { FittingItem, SmallPartItem } from '../../build/index.ts';
+import { entryAt } from '../../numerics/index.ts';
+import type { FittingForm, FittingItem, SmallPartItem } from '../../catalogue/index.ts';
 
 const fitting = (
   id: string,
   designation: string,
-  family: string,
+  form: FittingForm,
   boreMm: number,
   lossCoefficient: number,
   price: number,
@@ -12,10 +13,12 @@ const fitting = (
   id,
   revision: 1,
   designation,
-  family,
+  // Hangers are listed with the other outlets of a tank.
+  family: form === 'in-tank hanger' ? 'tank outlet' : form,
   mass: 0.03,
   price,
-  interchange: family,
+  interchange: form === 'in-tank hanger' ? 'tank outlet' : form,
+  form,
   bore: boreMm / 1e3,
   lossCoefficient,
   pressureRating: 3e6,
@@ -50,7 +53,7 @@ export const sampleFittings: readonly FittingItem[] = [
     fitting(`AT${dash}`, `Adapter −${dash} to taper thread`, 'adapter', 0.95 * bore, 0.5, 5 + dash),
   ]),
   ...dashBores.slice(1).map(([dash, bore], i) => {
-    const [below, least] = dashBores[i]!;
+    const [below, least] = entryAt(dashBores, i);
     return fitting(
       `AD${dash}-${below}`,
       `Adapter −${dash} to −${below}`,
@@ -81,8 +84,8 @@ export const sampleFittings: readonly FittingItem[] = [
   fitting('CK8', 'Check valve −8', 'check valve', 9.4, 2, 36),
   fitting('B6', 'Tank bung −6, weld-on', 'tank outlet', 7.6, 0.8, 9),
   fitting('B8', 'Tank bung −8, weld-on', 'tank outlet', 10, 0.8, 10),
-  fitting('HG8', 'In-tank hanger with −8 outlet', 'tank outlet', 9.4, 1.2, 96),
-  fitting('HG6', 'In-tank hanger with −6 outlet', 'tank outlet', 7.2, 1.2, 88),
+  fitting('HG8', 'In-tank hanger with −8 outlet', 'in-tank hanger', 9.4, 1.2, 96),
+  fitting('HG6', 'In-tank hanger with −6 outlet', 'in-tank hanger', 7.2, 1.2, 88),
   fitting('B10', 'Tank bung −10, weld-on', 'tank outlet', 12.5, 0.8, 12),
   fitting('B12', 'Tank bung −12, weld-on', 'tank outlet', 15.5, 0.8, 14),
   fitting('OLD8', 'Tank outlet 8 mm, with draw tube', 'tank outlet', 6.2, 2.4, 0),

@@ -4,7 +4,7 @@ import type {
   FilterRegulatorItem,
   RegulatorItem,
   TankItem,
-} from '../../build/index.ts';
+} from '../../catalogue/index.ts';
 
 const filter = (
   id: string,
@@ -13,6 +13,7 @@ const filter = (
   points: [litresPerHour: number, kPa: number][],
   ethanolLimit: number,
   price: number,
+  form: FilterItem['form'] = 'in-line',
 ): FilterItem => ({
   category: 'filter',
   id,
@@ -22,6 +23,7 @@ const filter = (
   mass: 0.25,
   price,
   interchange: finenessUm >= 100 ? 'coarse' : 'fine',
+  form,
   fineness: finenessUm / 1e6,
   points: points.map(([q, dp]) => ({ flow: (q * 1e-3) / 3600, pressureDrop: dp * 1e3 })),
   testDensity: 770,
@@ -64,6 +66,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     12,
+    'strainer',
   ),
   filter(
     'F10A',

@@ -1,4 +1,4 @@
-import type { HoseItem, HoseService } from '../../build/index.ts';
+import type { HoseItem, HoseMaterial, HoseService, HoseWall } from '../../catalogue/index.ts';
 
 const rubberBores: [dash: number, mm: number][] = [
   [4, 5.6],
@@ -26,6 +26,8 @@ interface HoseFamily {
   readonly pressureRating: number;
   readonly ethanolLimit: number;
   readonly pricePerMetre: number;
+  readonly material: HoseMaterial;
+  readonly made: HoseWall;
   readonly service?: HoseService;
 }
 
@@ -45,6 +47,8 @@ const hoses = (family: HoseFamily): HoseItem[] =>
     pressureRating: family.pressureRating,
     ethanolLimit: family.ethanolLimit,
     dash,
+    material: family.material,
+    wall: family.made,
     ...(family.service ? { service: family.service } : {}),
   }));
 
@@ -52,6 +56,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HPR',
     family: 'push-on rubber',
+    material: 'rubber',
+    made: 'plain',
     bores: rubberBores,
     wall: 3.2,
     roughness: 5e-6,
@@ -62,6 +68,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HBR',
     family: 'braided rubber',
+    material: 'rubber',
+    made: 'braided',
     bores: rubberBores,
     wall: 3.5,
     roughness: 5e-6,
@@ -72,6 +80,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HBP',
     family: 'braided PTFE',
+    material: 'PTFE',
+    made: 'braided',
     bores: ptfeBores,
     wall: 2,
     roughness: 1.5e-6,
@@ -82,6 +92,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HLP',
     family: 'low-pressure rubber',
+    material: 'rubber',
+    made: 'plain',
     bores: rubberBores,
     wall: 3,
     roughness: 5e-6,
@@ -92,6 +104,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'TAL',
     family: 'hardline aluminium',
+    material: 'aluminium',
+    made: 'rigid',
     bores: [
       [6, 7.75],
       [8, 10.9],
@@ -105,6 +119,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'TSS',
     family: 'hardline stainless',
+    material: 'stainless',
+    made: 'rigid',
     bores: [
       [6, 7.75],
       [8, 10.9],
@@ -118,6 +134,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HCP',
     family: 'PTFE-lined convoluted',
+    material: 'PTFE',
+    made: 'convoluted',
     bores: [
       [6, 8.4],
       [8, 10.8],
@@ -135,6 +153,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HSB',
     family: 'submersible',
+    material: 'rubber',
+    made: 'plain',
     bores: [
       [4, 6],
       [5, 8],
@@ -151,6 +171,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HVT',
     family: 'low-pressure rubber, vents',
+    material: 'rubber',
+    made: 'plain',
     bores: [
       [6, 9.5],
       [8, 12.7],
@@ -167,6 +189,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HHY',
     family: 'hydraulic',
+    material: 'rubber',
+    made: 'braided',
     bores: [
       [6, 9.5],
       [8, 12.7],
@@ -181,6 +205,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'TST',
     family: 'hardline steel',
+    material: 'steel',
+    made: 'rigid',
     bores: [
       [5, 6.5],
       [6, 7.75],
@@ -195,6 +221,8 @@ export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'TNY',
     family: 'hardline nylon',
+    material: 'nylon',
+    made: 'rigid',
     bores: [
       [5, 6],
       [6, 8],

@@ -1,4 +1,4 @@
-import type { InjectorItem } from '../../build/index.ts';
+import type { InjectorItem } from '../../catalogue/index.ts';
 
 const CC_PER_MINUTE = 1e-6 / 60;
 const deadTimeVoltages = [8, 9, 10, 12, 14, 16];

@@ -1,4 +1,4 @@
-import type { PumpCurve, PumpItem } from '../../build/index.ts';
+import type { PumpCurve, PumpItem } from '../../catalogue/index.ts';
 
 const LITRE_PER_HOUR = 1e-3 / 3600;
 const voltages = [8, 10, 12, 13.5, 14.5];

@@ -1,10 +1,11 @@
-import { type BuildDocument, returnAtTank } from '../../build/index.ts';
+import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
+import { returnAtTank } from '../../fuel/index.ts';
 import { byMap, ends, place, points, q, ref, typed } from './shorthand.ts';
 
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
-export const sandpiper: BuildDocument = {
+export const sandpiper: BuildDocument = writeBuild({
   format: 'brookrain-build',
-  version: 3,
+  version: CURRENT_VERSION,
   name: 'Sandpiper',
   description:
     'Three-wheeled beach runabout for surf-rescue gear. A 0.9-litre triple replaces a carburetted single; in-tank pump, fixed pressure at the tank, one line forward. Tip-over sensor kept.',
@@ -24,7 +25,9 @@ export const sandpiper: BuildDocument = {
     idleManifoldAbsolute: q(42, 'pressure', 'kPa'),
     altitude: q(20, 'length', 'm'),
     ambientHot: q(34, 'temperature', '°C'),
+    ambientCold: q(-10, 'temperature', '°C'),
     chargeTemperature: null,
+    coolerEffectiveness: null,
     fuelTemperatureHot: null,
     lambdaFullLoad: null,
     specificConsumption: null,
@@ -148,4 +151,4 @@ export const sandpiper: BuildDocument = {
   acceptances: [],
   shelf: [],
   displayUnits: null,
-};
+});

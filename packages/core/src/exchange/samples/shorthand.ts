@@ -1,4 +1,4 @@
-import type { CurvePoint, LengthKnowledge, Placement, Zone } from '../../build/index.ts';
+import type { CurvePoint, LengthKnowledge, Placement, Zone } from '../../model/index.ts';
 import { quantity } from '../../quantities/index.ts';
 
 export const ref = (id: string) => ({ id, revision: 1 });

@@ -1,5 +1,0 @@
-import type { Fuel } from '../document.ts';
-
-/** Alcohol in a fuel by volume, 0 to 1. */
-export const alcoholShare = (fuel: Fuel | undefined): number =>
-  fuel?.kind === 'methanol' ? 1 : (fuel?.ethanol.value ?? 0);

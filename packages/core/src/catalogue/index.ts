@@ -1,0 +1,13 @@
+export * from './alikeHoses.ts';
+export * from './catalogue.ts';
+export * from './catalogueItem.ts';
+export * from './itemFields.ts';
+export * from './itemTableRows.ts';
+export * from './migrateItem.ts';
+export * from './pumpReadings.ts';
+export type { FittingForm } from './kinds/fitting.ts';
+export type { HoseMaterial, HoseService, HoseWall } from './kinds/hose.ts';
+export type { ItemTable, TableColumn, TableRow } from './kinds/catalogueKind.ts';
+export type { FilterPoint } from './kinds/sharedFields.ts';
+export type { FuseBandPoint } from './kinds/electrical.ts';
+export type { PumpCurve, PumpCurvePoint } from './kinds/pump.ts';

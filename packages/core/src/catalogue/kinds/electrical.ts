@@ -1,0 +1,103 @@
+import { valueUnder } from '../../numerics/index.ts';
+import { choice, figure, list, object, text, whole } from '../../model/spec.ts';
+import { catalogueKind, column } from './catalogueKind.ts';
+import { injectorDrivers, terminals } from './sharedFields.ts';
+
+/** A battery: open-circuit voltage V and internal resistance Ω. */
+export const battery = catalogueKind({
+  category: 'battery',
+  title: 'Batteries',
+  fields: {
+    openCircuitVoltage: figure('voltage', 'V', [5, 60], 'Open-circuit voltage'),
+    internalResistance: figure('resistance', 'mΩ', [1e-5, 1], 'Internal resistance'),
+    ...terminals,
+  },
+});
+
+/** Band of opening times s at a multiple of the rating. */
+export interface FuseBandPoint {
+  readonly multiple: number;
+  readonly fastest: number;
+  readonly slowest: number;
+}
+
+/** A fuse: rating A and band of opening times. */
+export const fuse = catalogueKind({
+  category: 'fuse',
+  title: 'Fuses',
+  fields: {
+    style: choice(['blade', 'bolt'], { label: 'Style' }),
+    rating: figure('current', 'A', [0.1, 1000], 'Rating'),
+    ...terminals,
+    band: list(
+      object({
+        multiple: figure('count', '', [1, 100], 'Multiple'),
+        fastest: figure('time', 's', [1e-6, 1e9], 'Fastest'),
+        slowest: figure('time', 's', [1e-6, 1e9], 'Slowest'),
+      }),
+      { max: 40, rising: 'multiple' },
+    ),
+  },
+  table: {
+    key: 'band',
+    fields: ['band'],
+    label: 'Opening time over multiple of the rating',
+    columns: [
+      column('multiple', 'Multiple', 'count', ''),
+      column('fastest', 'Fastest', 'time', 's'),
+      column('slowest', 'Slowest', 'time', 's'),
+    ],
+    rowsOf: (item) =>
+      item.band.map(({ multiple, fastest, slowest }) => ({ multiple, fastest, slowest })),
+    fieldsOf: (rows) => ({
+      band: rows
+        .map((r) => ({
+          multiple: valueUnder(r, 'multiple'),
+          fastest: valueUnder(r, 'fastest'),
+          slowest: valueUnder(r, 'slowest'),
+        }))
+        .sort((a, b) => a.multiple - b.multiple),
+    }),
+  },
+});
+
+/** A relay: contact rating A, contact and coil resistance Ω. */
+export const relay = catalogueKind({
+  category: 'relay',
+  title: 'Relays',
+  fields: {
+    contactRating: figure('current', 'A', [0.1, 1000], 'Contact rating'),
+    contactResistance: figure('resistance', 'mΩ', [0, 1], 'Contact resistance'),
+    coilResistance: figure('resistance', 'Ω', [1, 10000], 'Coil resistance'),
+    ...terminals,
+  },
+});
+
+/** A wire size: conductor area m², outside diameter m, Ω/m at 20 °C. */
+export const wire = catalogueKind({
+  category: 'wire',
+  title: 'Wire',
+  fields: {
+    system: choice(['metric', 'awg'], { label: 'Size system' }),
+    size: text({ label: 'Size', min: 1, max: 20 }),
+    area: figure('area', 'mm²', [1e-8, 1e-3], 'Conductor'),
+    outsideDiameter: figure('length', 'mm', [1e-4, 0.1], 'Outside diameter'),
+    resistancePerMetre: figure('resistancePerLength', 'mΩ/m', [1e-6, 10], 'Resistance at 20 °C'),
+    insulationClass: figure('temperature', '°C', [320, 600], 'Insulation class'),
+    insulation: choice(['cross-linked', 'pvc'], { label: 'Insulation' }),
+  },
+});
+
+/** What an ECU offers the fuel system. */
+export const ecu = catalogueKind({
+  category: 'ecu',
+  title: 'ECUs',
+  fields: {
+    pumpPin: text({ label: 'Pump pin', min: 1, max: 20 }),
+    pumpPinSide: choice(['low-side', 'high-side'], { label: 'Pump pin switches' }),
+    pumpPinCurrent: figure('current', 'A', [0, 40], 'Pump pin carries'),
+    injectorDriver: choice(injectorDrivers, { label: 'Injector drivers' }),
+    injectorOutputs: whole({ label: 'Injector outputs', min: 1, max: 32 }),
+    ...terminals,
+  },
+});

@@ -1,0 +1,45 @@
+import { type CommandOf, command, entryOf } from '../../model/command.ts';
+import { type DocumentDraft, mergeInto } from '../../model/edit.ts';
+import { itemRef, nullable, text } from '../../model/spec.ts';
+import { lengthSpec } from '../../vehicle/model.ts';
+
+const wireId = text({ min: 1, max: 120 });
+
+/** What is decided about a wire; begun where nothing was. */
+function decisionOn(draft: DocumentDraft, id: string) {
+  const decisions = draft.power.wireDecisions;
+  return (decisions[id] ??= { size: null, length: { typed: null, measured: null } });
+}
+
+/** Chooses a pump's fuse by hand, or leaves it to the rules. */
+const chooseFuse = command({
+  name: 'choose-fuse',
+  fields: { feedId: text({ min: 1, max: 40 }), item: nullable(itemRef('fuse')) },
+  words: (c) => (c.item ? `Choose fuse ${c.item.id}` : 'Let the rules choose the fuse'),
+  recipe(draft, c) {
+    entryOf(draft.power.pumpFeeds, c.feedId, 'pump feed').fuse = c.item;
+  },
+});
+
+/** Chooses a wire's size by hand, or leaves it to the rules. */
+const chooseWire = command({
+  name: 'choose-wire',
+  fields: { wireId, size: nullable(itemRef('wire')) },
+  words: (c) =>
+    c.size ? `Choose wire ${c.size.id} for ${c.wireId}` : `Let the rules size ${c.wireId}`,
+  recipe(draft, c) {
+    decisionOn(draft, c.wireId).size = c.size;
+  },
+});
+
+/** What a person knows of a wire's length. */
+const setWireLength = command({
+  name: 'set-wire-length',
+  fields: { wireId, length: lengthSpec },
+  words: (c) => `Change the length of ${c.wireId}`,
+  recipe: (draft, c) => mergeInto(decisionOn(draft, c.wireId).length, c.length),
+});
+
+/** Edits of the wiring. */
+export const electricsCommands = [chooseFuse, chooseWire, setWireLength] as const;
+export type ElectricsCommand = CommandOf<(typeof electricsCommands)[number]>;

@@ -1,0 +1,21 @@
+import { figureNames } from '../results/index.ts';
+
+/** Figures of wires, fuses and relays. The first pump feed needs no name in a key. */
+export const electricsFigure = figureNames({
+  'wire.length': 'wire.{wire}.length',
+  'wire.mapLength': 'wire.{wire}.mapLength',
+  'wire.temperature': 'wire.{wire}.temperature',
+  'wire.ampacity': 'wire.{wire}.ampacity',
+  'wire.resistance': 'wire.{wire}.resistance',
+  'feed.seriesResistance': 'wire.pumpFeed{.feed}.seriesResistance',
+  'feed.area': 'wire.pumpFeed{.feed}.area',
+  'feed.drop': 'wire.pumpFeed{.feed}.drop',
+  'mainFeed.drop': 'wire.mainFeed{.feed}.drop',
+  'fuse.rating': 'fuse.pumpFeed{.feed}.rating',
+  'fuse.whenHot': 'fuse.pumpFeed{.feed}.whenHot',
+  'relay.coilCurrent': 'relay.pumpFeed{.feed}.coilCurrent',
+});
+
+/** Names a pump feed in a figure: the first of a build needs no name. */
+export const feedScope = (index: number, id: string): { readonly feed?: string } =>
+  index === 0 ? {} : { feed: id };

@@ -1,0 +1,5 @@
+export type * from './checked.ts';
+export * from './commands/index.ts';
+export * from './figureNames.ts';
+export * from './power/index.ts';
+export * from './rules/index.ts';

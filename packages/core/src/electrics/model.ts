@@ -1,0 +1,86 @@
+import { quantity as q } from '../quantities/index.ts';
+import {
+  type Fields,
+  type Of,
+  choice,
+  idOf,
+  itemRef,
+  nullable,
+  object,
+  orderField,
+  quantityField,
+  record,
+  whole,
+  yesNo,
+} from '../model/spec.ts';
+import { lengthSpec } from '../vehicle/model.ts';
+
+/** How one pump is fed: fuse, relay, ground, trigger. */
+export const pumpFeedSpec = object({
+  order: orderField,
+  circuitId: idOf('fuelCircuits', 'fuel circuit'),
+  /** the pump, an element of that circuit */
+  elementId: idOf('elements', 'pump', { within: 'circuitId' }),
+  pumpPlacementId: idOf('placements', 'place'),
+  fuse: nullable(itemRef('fuse'), { help: 'null: chosen by the rules' }),
+  fusePlacementId: idOf('placements', 'place'),
+  relay: itemRef('relay'),
+  relayPlacementId: idOf('placements', 'place'),
+  groundPlacementId: idOf('placements', 'place'),
+  inertiaSwitch: yesNo({ initial: true }),
+  inertiaPlacementId: idOf('placements', 'place'),
+  trigger: choice(['low-side', 'high-side'], { initial: 'low-side' }),
+  loadedTogether: whole({ min: 1, max: 40, initial: 2 }),
+});
+export type StoredPumpFeed = Of<typeof pumpFeedSpec>;
+
+/** What a person decided about a derived wire; the key is the wire's id. */
+export const wireDecisionSpec = object({
+  size: nullable(itemRef('wire')),
+  length: lengthSpec,
+});
+export type StoredWireDecision = Of<typeof wireDecisionSpec>;
+
+/** Battery, fuses, ECU and the feeds of the pumps. */
+export const powerSpec = object({
+  wireSystem: choice(['metric', 'awg'], { label: 'Wire sizes', initial: 'metric' }),
+  battery: itemRef('battery'),
+  batteryPlacementId: idOf('placements', 'place'),
+  mainFuse: itemRef('fuse'),
+  mainFusePlacementId: idOf('placements', 'place'),
+  studPlacementId: idOf('placements', 'place'),
+  ecu: itemRef('ecu'),
+  ecuPlacementId: idOf('placements', 'place'),
+  keyedFeedPlacementId: idOf('placements', 'place'),
+  pumpFeeds: record(pumpFeedSpec, { max: 12 }),
+  wireDecisions: record(wireDecisionSpec, { max: 2000, key: 120, initial: {} }),
+});
+export type StoredPower = Of<typeof powerSpec>;
+
+const volts = { min: 5, max: 20, message: 'voltage must be from 5 to 20 V' };
+
+/** System voltages and what a feed may lose. */
+export const electricsLimits = {
+  voltageRunning: quantityField('voltage', 'V', {
+    label: 'Voltage, running',
+    ...volts,
+    initial: q(13.8, 'voltage', 'V'),
+  }),
+  voltageLow: quantityField('voltage', 'V', {
+    label: 'Voltage, low',
+    ...volts,
+    initial: q(12.2, 'voltage', 'V'),
+  }),
+  voltageCranking: quantityField('voltage', 'V', {
+    label: 'Voltage, cranking',
+    ...volts,
+    initial: q(10.5, 'voltage', 'V'),
+  }),
+  pumpFeedDrop: quantityField('voltage', 'V', {
+    label: 'Drop allowed in wire',
+    min: 0.02,
+    max: 2,
+    message: 'voltage drop must be from 0.02 to 2 V',
+    initial: q(0.25, 'voltage', 'V'),
+  }),
+} satisfies Fields;

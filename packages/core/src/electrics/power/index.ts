@@ -1,0 +1,12 @@
+export * from './chooseFuse.ts';
+export * from './conductor.ts';
+export * from './contacts.ts';
+export { powerFormulas } from './formulas.ts';
+export * from './fuseCurve.ts';
+export * from './heatBalance.ts';
+export * from './pumpFeedStage.ts';
+export type * from './pumpFeedWires.ts';
+export * from './sizeWires.ts';
+export * from './wireCriteria.ts';
+export * from './zoneTemperature.ts';
+export * from './terminal.ts';

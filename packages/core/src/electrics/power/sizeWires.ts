@@ -1,0 +1,125 @@
+import { firstOf } from '../../numerics/index.ts';
+import type { Sourced } from '../../results/index.ts';
+import type { WireItem } from '../../catalogue/index.ts';
+import { resistanceAt } from './heatBalance.ts';
+import type { DerivedWire } from './pumpFeedWires.ts';
+import {
+  type Criterion,
+  type WireTask,
+  runningTemperature,
+  wireAmpacity,
+  wireCriteria,
+} from './wireCriteria.ts';
+
+/** Where the figures that a wire is sized by come from. */
+export interface WireOrigins {
+  readonly load: Sourced<number>;
+  /** the hotter of its two places */
+  readonly hottestPlaceId: string;
+  /** feed that says how many wires are loaded together */
+  readonly bundledInFeedId: string;
+}
+
+export interface WireJob {
+  readonly wire: DerivedWire;
+  readonly task: WireTask;
+  readonly origins: WireOrigins;
+  /** size chosen by hand, if any */
+  readonly override: WireItem | null;
+}
+
+/** A wire with its size and all five criteria judged. SI. */
+export interface SizedWire {
+  readonly wire: DerivedWire;
+  readonly task: WireTask;
+  readonly origins: WireOrigins;
+  readonly size: WireItem;
+  readonly chosenByHand: boolean;
+  readonly ampacity: number;
+  readonly temperature: number;
+  readonly resistance: number;
+  readonly drop: number;
+  readonly criteria: readonly Criterion[];
+}
+
+export interface SizedGroup {
+  readonly wires: readonly SizedWire[];
+  /** drop V in the group's wires, out and back, at the sizing current */
+  readonly drop: number;
+  readonly dropLimit: number;
+  /** how each catalogue size would do for the whole group */
+  readonly candidates: readonly GroupCandidate[];
+}
+
+export interface GroupCandidate {
+  readonly size: WireItem;
+  readonly drop: number;
+  readonly fails: readonly Criterion['name'][];
+}
+
+function withSize(job: WireJob, size: WireItem, chosenByHand: boolean): SizedWire {
+  const temperature = runningTemperature(size, job.task);
+  const ampacity = wireAmpacity(size, job.task);
+  const resistance = resistanceAt(size.resistancePerMetre, temperature) * job.task.length;
+  return {
+    wire: job.wire,
+    task: job.task,
+    origins: job.origins,
+    size,
+    chosenByHand,
+    ampacity,
+    temperature,
+    resistance,
+    drop: resistance * job.task.load,
+    criteria: wireCriteria(size, job.task, { ampacity, temperature }),
+  };
+}
+
+const dropOf = (wires: readonly SizedWire[]): number => wires.reduce((sum, w) => sum + w.drop, 0);
+
+/** Judges the voltage drop of the whole group and writes it among each wire's criteria. */
+function withDrop(wires: readonly SizedWire[], limit: number): SizedWire[] {
+  const total = dropOf(wires);
+  const criterion: Criterion = {
+    name: 'voltage drop',
+    verdict: total <= limit * (1 + 1e-9) ? 'passes' : 'fails',
+    measured: total,
+    limit,
+    kind: 'voltage',
+  };
+  return wires.map((w) => ({
+    ...w,
+    criteria: [firstOf(w.criteria), criterion, ...w.criteria.slice(1)],
+  }));
+}
+
+/**
+ * Sizes wires that carry one load out and back: one size for all, the smallest of `sizes` that
+ * passes every criterion; when none does, the one that fails fewest. Overrides are kept and
+ * judged. Criteria "fit" and "mechanical minimum" may need a larger size than the load does.
+ */
+export function sizeGroup(input: {
+  jobs: readonly WireJob[];
+  sizes: readonly WireItem[];
+  dropLimit: number;
+}): SizedGroup {
+  const { jobs, dropLimit } = input;
+  const sizes = [...input.sizes].sort((a, b) => a.area - b.area);
+  const candidates = sizes.map((size): GroupCandidate => {
+    const wires = withDrop(
+      jobs.map((job) => withSize(job, size, false)),
+      dropLimit,
+    );
+    const fails = new Set(
+      wires.flatMap((w) => w.criteria.filter((c) => c.verdict === 'fails').map((c) => c.name)),
+    );
+    return { size, drop: dropOf(wires), fails: [...fails] };
+  });
+  const fewest = Math.min(...candidates.map((c) => c.fails.length));
+  const automatic = candidates.find((c) => c.fails.length === fewest)!.size;
+  const wires = withDrop(
+    jobs.map((job) => withSize(job, job.override ?? automatic, job.override !== null)),
+    dropLimit,
+  );
+  return { wires, drop: dropOf(wires), dropLimit, candidates };
+}

@@ -1,0 +1,148 @@
+import type { FuseItem, WireItem } from '../../catalogue/index.ts';
+import type { Zone } from '../../model/index.ts';
+import { conductorTemperature, permissibleCurrent, resistanceAt } from './heatBalance.ts';
+import { letThrough } from './fuseCurve.ts';
+import { awgArea } from './conductor.ts';
+
+export type CriterionName =
+  'current' | 'voltage drop' | 'mechanical minimum' | 'short circuit' | 'terminal fit';
+
+/** One of the five criteria for one size: what it is and what it may be, in SI. */
+export interface Criterion {
+  readonly name: CriterionName;
+  readonly verdict: 'passes' | 'fails' | 'cannot judge';
+  readonly measured: number;
+  readonly limit: number;
+  readonly kind: 'current' | 'voltage' | 'area' | 'letThrough';
+}
+
+/** What a wire must serve. Currents A, lengths m, temperatures K. */
+export interface WireTask {
+  readonly load: number;
+  readonly protection: Pick<FuseItem, 'rating' | 'band'> & FuseItem;
+  readonly length: number;
+  readonly ambient: number;
+  /** zones of both ends */
+  readonly zones: readonly Zone[];
+  readonly loadedTogether: number;
+  readonly areaMin: number;
+  readonly areaMax: number;
+  /** source voltage V and resistance Ω behind the fuse for a short circuit */
+  readonly sourceVoltage: number;
+  readonly sourceResistance: number;
+}
+
+/** Insulation class less 10 K, as K: the hottest a conductor may run. */
+export const conductorLimit = (wire: WireItem): number => wire.insulationClass - 10;
+
+const metricMinimum: Record<Zone, number> = {
+  cabin: 0.35e-6,
+  body: 0.35e-6,
+  'engine-bay': 0.5e-6,
+  'near-exhaust': 0.5e-6,
+  outside: 0.75e-6,
+};
+const gaugeMinimum: Record<Zone, number> = {
+  cabin: 22,
+  body: 22,
+  'engine-bay': 20,
+  'near-exhaust': 20,
+  outside: 18,
+};
+
+/** Least conductor area m² for a zone within the system in use. */
+export function mechanicalMinimum(zone: Zone, system: WireItem['system']): number {
+  return system === 'metric' ? metricMinimum[zone] : awgArea(gaugeMinimum[zone]);
+}
+
+/** Least (k·A)² A²s that damages the insulation from a starting temperature K. */
+export function insulationWithstand(wire: WireItem, startTemperature: number): number {
+  const final = wire.insulation === 'cross-linked' ? 250 : 160;
+  const start = startTemperature - 273.15;
+  const k = 226 * Math.sqrt(Math.log((final + 234.5) / (start + 234.5)));
+  return (k * wire.area * 1e6) ** 2;
+}
+
+/** Running temperature K at the task's load. */
+export function runningTemperature(wire: WireItem, task: WireTask): number {
+  return conductorTemperature(
+    {
+      outsideDiameter: wire.outsideDiameter,
+      resistancePerMetre: wire.resistancePerMetre,
+      ambient: task.ambient,
+      loadedTogether: task.loadedTogether,
+    },
+    task.load,
+  );
+}
+
+function shortCircuit(wire: WireItem, task: WireTask, temperature: number): Criterion {
+  const withstand = insulationWithstand(wire, temperature);
+  const perMetre = resistanceAt(wire.resistancePerMetre, temperature);
+  const near = task.sourceVoltage / task.sourceResistance;
+  const far = task.sourceVoltage / (task.sourceResistance + perMetre * task.length);
+  const judged = task.protection.band.length > 0;
+  const worst = judged
+    ? Math.max(letThrough(task.protection, near), letThrough(task.protection, far))
+    : 0;
+  return {
+    name: 'short circuit',
+    verdict: !judged ? 'cannot judge' : worst <= withstand ? 'passes' : 'fails',
+    measured: worst,
+    limit: withstand,
+    kind: 'letThrough',
+  };
+}
+
+/** Permissible current A of a size in the task's place. */
+export function wireAmpacity(wire: WireItem, task: WireTask): number {
+  return permissibleCurrent(
+    {
+      outsideDiameter: wire.outsideDiameter,
+      resistancePerMetre: wire.resistancePerMetre,
+      ambient: task.ambient,
+      loadedTogether: task.loadedTogether,
+    },
+    conductorLimit(wire),
+  );
+}
+
+/** All criteria for one size but the voltage drop, which belongs to the group of wires. */
+export function wireCriteria(
+  wire: WireItem,
+  task: WireTask,
+  known: { ampacity: number; temperature: number } = {
+    ampacity: wireAmpacity(wire, task),
+    temperature: runningTemperature(wire, task),
+  },
+): Criterion[] {
+  const permissible = known.ampacity;
+  const needed = Math.max(task.load, task.protection.rating);
+  const minimum = Math.max(...task.zones.map((zone) => mechanicalMinimum(zone, wire.system)));
+  const pass = (ok: boolean) => (ok ? 'passes' : 'fails') as Criterion['verdict'];
+  const tolerance = 1 + 1e-9;
+  return [
+    {
+      name: 'current',
+      verdict: pass(permissible >= needed),
+      measured: permissible,
+      limit: needed,
+      kind: 'current',
+    },
+    {
+      name: 'mechanical minimum',
+      verdict: pass(wire.area * tolerance >= minimum),
+      measured: wire.area,
+      limit: minimum,
+      kind: 'area',
+    },
+    shortCircuit(wire, task, known.temperature),
+    {
+      name: 'terminal fit',
+      verdict: pass(wire.area * tolerance >= task.areaMin && wire.area <= task.areaMax * tolerance),
+      measured: wire.area,
+      limit: wire.area * tolerance < task.areaMin ? task.areaMin : task.areaMax,
+      kind: 'area',
+    },
+  ];
+}

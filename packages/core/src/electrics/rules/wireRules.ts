@@ -1,0 +1,115 @@
+import type { Criterion } from '../power/wireCriteria.ts';
+import { type SizedPumpFeed, groupsOf } from '../power/pumpFeedStage.ts';
+import type { SizedWire } from '../power/sizeWires.ts';
+import type { Cure, Severity } from '../../results/index.ts';
+import type { BuildCommand, BuildFinding } from '../../model/index.ts';
+import type { ElectricsRule } from '../checked.ts';
+
+const titles: Record<Criterion['name'], string> = {
+  current: 'Wire is too thin for its current or fuse',
+  'voltage drop': 'Wire loses too much voltage',
+  'mechanical minimum': 'Wire is too thin to last there',
+  'short circuit': 'Fuse does not protect this wire in a short circuit',
+  'terminal fit': 'Wire does not fit its terminals',
+};
+const severities: Record<Criterion['name'], Severity> = {
+  current: 'stop',
+  'voltage drop': 'warn',
+  'mechanical minimum': 'warn',
+  'short circuit': 'stop',
+  'terminal fit': 'warn',
+};
+const reasons: Record<Criterion['name'], string> = {
+  current: 'it may carry {measured}, its load or fuse asks {limit}',
+  'voltage drop': 'the run loses {measured} out and back; the limit is {limit}',
+  'mechanical minimum': 'it has {measured}; this place asks for {limit}',
+  'short circuit': 'the fuse lets through {measured}, the insulation stands {limit}',
+  'terminal fit': 'it has {measured}; the terminals take up to {limit}',
+};
+
+function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
+  const unjudged = criterion.verdict === 'cannot judge';
+  const cures: Cure<BuildCommand>[] = sized.chosenByHand
+    ? [
+        {
+          text: 'Let the rules size this wire',
+          command: { name: 'choose-wire', wireId: sized.wire.id, size: null },
+        },
+      ]
+    : [
+        {
+          text: 'No size passes all criteria: shorten the run, move it out of the heat, or change the fuse',
+        },
+      ];
+  return {
+    id: `wire.${criterion.name.replaceAll(' ', '-')}:${sized.wire.id}`,
+    rule: 'wire.size',
+    severity: unjudged ? 'note' : severities[criterion.name],
+    where: { stage: 'wiring', wire: sized.wire.id },
+    title: unjudged ? 'Short circuit cannot be judged' : titles[criterion.name],
+    because: unjudged
+      ? `${sized.wire.name}: this fuse has no time-current curve on record`
+      : `${sized.wire.name}, ${sized.size.designation}: ${reasons[criterion.name]}`,
+    numbers: {
+      measured: { value: criterion.measured, kind: criterion.kind },
+      limit: { value: criterion.limit, kind: criterion.kind },
+    },
+    ...(unjudged
+      ? {}
+      : {
+          measured: { value: criterion.measured, kind: criterion.kind },
+          limit: { value: criterion.limit, kind: criterion.kind },
+        }),
+    rung: 'wire',
+    cures: () => (unjudged ? [{ text: 'Add the curve of this fuse to the catalogue' }] : cures),
+  };
+}
+
+/** Groups of all feeds; a wire that several share is judged in the first. */
+function distinctGroups(feeds: readonly SizedPumpFeed[]) {
+  const seen = new Set<string>();
+  return feeds.flatMap(groupsOf).map((group) => {
+    const wires = group.wires.filter((w) => !seen.has(w.wire.id));
+    wires.forEach((w) => seen.add(w.wire.id));
+    return { ...group, wires };
+  });
+}
+
+/** Each wire against the five criteria. */
+export const wires: ElectricsRule = {
+  id: 'wire.size',
+  source: 'the five criteria of wire size',
+  check: (checked) =>
+    distinctGroups(checked.feeds).flatMap((group) =>
+      group.wires.flatMap((sized, index) =>
+        sized.criteria
+          .filter((c) => c.verdict !== 'passes')
+          // the drop belongs to the whole group: say it once
+          .filter((c) => c.name !== 'voltage drop' || index === 0)
+          .map((c) => {
+            const finding = wireFinding(sized, c);
+            if (c.name !== 'voltage drop') return finding;
+            const byHand = group.wires.filter((w) => w.chosenByHand);
+            return {
+              ...finding,
+              cures: () =>
+                byHand.length
+                  ? [
+                      {
+                        text: 'Let the rules size these wires',
+                        command: {
+                          name: 'set-several' as const,
+                          label: 'Let the rules size these wires',
+                          changes: byHand.map((w) => ({
+                            path: ['power', 'wireDecisions', w.wire.id, 'size'],
+                            value: null,
+                          })),
+                        },
+                      },
+                    ]
+                  : finding.cures(),
+            };
+          }),
+      ),
+    ),
+};

@@ -1,0 +1,46 @@
+import { engineFigure } from '../figureNames.ts';
+import type { EngineRule } from '../checked.ts';
+
+const LIMIT = 0.15;
+
+export const demandDisagreement: EngineRule = {
+  id: 'demand.disagreement',
+  source: 'schools of demand: above 15 % one input is wrong',
+  check({ results }) {
+    const measured = results.at(engineFigure('demand.disagreement'));
+    if (measured.value <= LIMIT) return [];
+    const implied = results.at(engineFigure('demand.implied.specificConsumption'));
+    const efficiency = results.at(engineFigure('demand.implied.volumetricEfficiency'));
+    const boost = results.at(engineFigure('demand.implied.boost'));
+    return [
+      {
+        id: 'demand.disagreement',
+        rule: 'demand.disagreement',
+        severity: 'warn',
+        where: { stage: 'demand' },
+        title: 'Power and air do not agree',
+        because:
+          'the two schools differ by {difference}; one input is wrong. A consumption of {consumption}, a volumetric efficiency of {efficiency} or a boost of {boost} would reconcile them',
+        numbers: {
+          difference: { value: measured.value, kind: 'ratio' },
+          consumption: { value: implied.value, kind: implied.kind },
+          efficiency: { value: efficiency.value, kind: 'ratio' },
+          boost: { value: boost.value, kind: 'pressure' },
+        },
+        measured: { value: measured.value, kind: 'ratio' },
+        limit: { value: LIMIT, kind: 'ratio' },
+        cures: () => [
+          {
+            text: 'Take the specific consumption that the air flow implies',
+            command: {
+              name: 'set',
+              path: ['brief', 'specificConsumption'],
+              value: { value: implied.value, unit: 'g/kWh' },
+            },
+          },
+          { text: 'Correct the power target, the volumetric efficiency or the boost in the brief' },
+        ],
+      },
+    ];
+  },
+};

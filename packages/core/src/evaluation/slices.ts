@@ -1,0 +1,70 @@
+import { engineBrief } from '../engine/index.ts';
+import type { Build } from '../model/index.ts';
+import { slice } from './runner/source.ts';
+
+/** Makes something of an object once, and gives the same again for the same object. */
+function once<From extends object, To>(make: (from: From) => To): (from: From) => To {
+  const known = new WeakMap<From, { readonly to: To }>();
+  return (from) => {
+    const last = known.get(from) ?? { to: make(from) };
+    known.set(from, last);
+    return last.to;
+  };
+}
+
+const NAMELESS = { name: '' };
+
+/** Things without their names: what a name is called moves no number. */
+const bareCircuits = once((circuits: Build['fuelCircuits']) =>
+  circuits.map((circuit) => ({
+    ...circuit,
+    ...NAMELESS,
+    elements: circuit.elements.map((element) => ({ ...element, ...NAMELESS })),
+  })),
+);
+const bareRows = once((rows: Build['injectorRows']) => rows.map((r) => ({ ...r, ...NAMELESS })));
+const bareFuels = once((fuels: Build['fuels']) => fuels.map((f) => ({ ...f, ...NAMELESS })));
+const barePlacements = once((places: Build['placements']) =>
+  places.map((p) => ({ ...p, ...NAMELESS })),
+);
+const runningBrief = once(engineBrief);
+const wordlessBrief = once((brief: Build['brief']) => ({ ...brief, vehicle: '', engine: '' }));
+
+/** Parts of a build that stages read. */
+export const slices = {
+  catalogue: slice('catalogue', ({ catalogue }) => catalogue),
+  brief: slice('brief', ({ build }) => runningBrief(build.brief)),
+  judgedBrief: slice('brief without its words', ({ build }) => wordlessBrief(build.brief)),
+  school: slice('demand school', ({ build }) => ({ school: build.demand.school })),
+  limits: slice('limits', ({ build }) => build.limits),
+  runningLimits: slice('limits of running', ({ build: { limits } }) => ({
+    designFactor: limits.designFactor,
+    voltageRunning: limits.voltageRunning,
+    voltageLow: limits.voltageLow,
+    voltageCranking: limits.voltageCranking,
+  })),
+  designFactor: slice('design factor', ({ build: { limits } }) => ({
+    designFactor: limits.designFactor,
+  })),
+  wiringLimits: slice('limits of wiring', ({ build: { limits } }) => ({
+    voltageRunning: limits.voltageRunning,
+    voltageLow: limits.voltageLow,
+    pumpFeedDrop: limits.pumpFeedDrop,
+  })),
+  hotDay: slice('hot day', ({ build: { brief } }) => ({ ambientHot: brief.ambientHot })),
+  road: slice('cruise', ({ build: { brief } }) => ({
+    cruisePower: brief.cruisePower,
+    cruiseRoadSpeed: brief.cruiseRoadSpeed,
+  })),
+  power: slice('power', ({ build }) => build.power),
+  fuels: slice('fuels', ({ build }) => bareFuels(build.fuels)),
+  circuits: slice('fuel circuits', ({ build }) => bareCircuits(build.fuelCircuits)),
+  rows: slice('injector rows', ({ build }) => bareRows(build.injectorRows)),
+  places: slice('places', ({ build }) => barePlacements(build.placements)),
+  namedThings: slice('names', ({ build: { fuels, fuelCircuits, injectorRows } }) => ({
+    fuels,
+    fuelCircuits,
+    injectorRows,
+  })),
+  acceptances: slice('acceptances', ({ build }) => build.acceptances),
+};

@@ -1,0 +1,304 @@
+import { entryAt } from '../numerics/index.ts';
+import { lookUp } from '../catalogue/index.ts';
+import { pumpFeedStage } from '../electrics/index.ts';
+import {
+  demandStage,
+  fuelProperties,
+  fuelScope,
+  surroundings as surroundingsOf,
+} from '../engine/index.ts';
+import { type Severity, resultIndex } from '../results/index.ts';
+import { withAcceptances } from './acceptance.ts';
+import {
+  type FluidDesign,
+  type FuelChecked,
+  type JudgedDesign,
+  type NamedDesign,
+  candidatesOf,
+  circuitDesigns,
+  circuitScope,
+  fluidStage,
+  geometryStage,
+  namedDesign,
+  namedResult,
+  rowDesigns,
+} from '../fuel/index.ts';
+import { figures as figuresOf, lengthFigures } from './figures/figures.ts';
+import { rules } from './rules.ts';
+import { stage } from './runner/source.ts';
+import { slices } from './slices.ts';
+
+/** Conditions around the engine. */
+const surroundings = stage({
+  name: 'surroundings',
+  reads: { brief: slices.brief },
+  run: ({ brief }) => surroundingsOf(brief),
+});
+
+/** What each fuel is at the temperatures of this build. */
+const fuels = stage({
+  name: 'fuels',
+  reads: { fuels: slices.fuels, around: surroundings },
+  run: (read) =>
+    read.fuels.map((fuel, i) =>
+      fuelProperties({
+        fuel,
+        scope: fuelScope(i, fuel.id),
+        hottest: read.around.hottestFuel,
+        coldest: read.around.coldest,
+      }),
+    ),
+});
+
+/** How the rows share the fuel. */
+const rows = stage({
+  name: 'rows',
+  reads: {
+    rows: slices.rows,
+    circuits: slices.circuits,
+    brief: slices.brief,
+    fuels,
+    catalogue: slices.catalogue,
+  },
+  run: ({ brief, ...read }) => rowDesigns({ ...read, cycle: brief.cycle }),
+});
+
+/** The fuel need by both schools, and the map. */
+const demand = stage({
+  name: 'demand',
+  reads: {
+    brief: slices.brief,
+    demand: slices.school,
+    limits: slices.designFactor,
+    injectorRows: slices.rows,
+    around: surroundings,
+    rows,
+  },
+  run: ({ around, rows: designs, ...document }) =>
+    demandStage({ document, around, rowFuels: designs.map((row) => row.fuel) }),
+});
+
+/** Heights of joints and lengths of lines. */
+const geometry = stage({
+  name: 'geometry',
+  reads: { circuits: slices.circuits, places: slices.places },
+  run: ({ circuits, places }) =>
+    circuits.map((circuit, i) => {
+      const { heights, lengths, lengthSources } = geometryStage({
+        circuit,
+        scope: circuitScope(i, circuit.id),
+        placements: places,
+      });
+      return { heights, lengths, lengthSources, results: [] };
+    }),
+});
+
+/** Fuses and wires of every pump feed. */
+const feeds = stage({
+  name: 'pump feeds',
+  reads: {
+    power: slices.power,
+    limits: slices.wiringLimits,
+    brief: slices.hotDay,
+    placements: slices.places,
+    fuelCircuits: slices.circuits,
+    catalogue: slices.catalogue,
+  },
+  run: ({ catalogue, ...document }) => pumpFeedStage({ document, catalogue }),
+});
+
+/** What of the wiring the fluid is solved with. */
+const supply = stage({
+  name: 'pump supply',
+  reads: { feeds },
+  run: (read) =>
+    read.feeds.map(({ feed, seriesResistance, seriesFigure }) => ({
+      feed,
+      seriesResistance,
+      seriesFigure,
+    })),
+});
+
+/** The circuits as numbers. */
+const design = stage({
+  name: 'fluid design',
+  reads: {
+    brief: slices.brief,
+    limits: slices.runningLimits,
+    injectorRows: slices.rows,
+    fuelCircuits: slices.circuits,
+    bareFuels: slices.fuels,
+    catalogue: slices.catalogue,
+    demand,
+    rows,
+    geometry,
+    supply,
+    fuels,
+  },
+  run: (read): FluidDesign => ({
+    document: {
+      brief: read.brief,
+      limits: read.limits,
+      injectorRows: read.injectorRows,
+      fuelCircuits: read.fuelCircuits,
+      fuels: read.bareFuels,
+    },
+    catalogue: read.catalogue,
+    demand: read.demand,
+    circuits: circuitDesigns({
+      circuits: read.fuelCircuits,
+      fuels: read.fuels,
+      rows: read.rows,
+      geometry: read.geometry,
+      feeds: read.supply,
+    }),
+  }),
+});
+
+/** Every case and the map, solved. */
+const solved = stage({
+  name: 'fuel network',
+  reads: { design },
+  run: (read) => fluidStage(read.design),
+});
+
+/** The design with the names of its things. */
+const named = stage({
+  name: 'names',
+  reads: { design, things: slices.namedThings, road: slices.road },
+  run: ({ design: bare, things, road }): NamedDesign => ({
+    ...bare,
+    document: { ...bare.document, ...things, brief: { ...bare.document.brief, ...road } },
+    circuits: bare.circuits.map((circuit) => namedDesign(circuit, things)),
+  }),
+});
+
+/** The design with all that it is judged by. */
+const judged = stage({
+  name: 'judged design',
+  reads: { named, brief: slices.judgedBrief, limits: slices.limits, power: slices.power },
+  run: ({ named: { document, ...rest }, brief, limits, power }): JudgedDesign => ({
+    ...rest,
+    document: { ...document, brief, limits, power },
+  }),
+});
+
+/** What was solved, on things with names. */
+const fluids = stage({
+  name: 'named solutions',
+  reads: { solved, named },
+  run: (read) =>
+    read.solved.map((result, i) => namedResult(result, entryAt(read.named.circuits, i))),
+});
+
+/** The lengths of lines as figures. */
+const lengths = stage({
+  name: 'length figures',
+  reads: { named, places: slices.places },
+  run: (read) => lengthFigures(read.named, read.places),
+});
+
+/** Every figure with its working. */
+const results = stage({
+  name: 'figures',
+  reads: {
+    around: surroundings,
+    fuels,
+    demand,
+    feeds,
+    named,
+    fluids,
+    lengths,
+  },
+  run: figuresOf,
+});
+
+const ecu = stage({
+  name: 'ecu',
+  reads: { power: slices.power, catalogue: slices.catalogue },
+  run: ({ power, catalogue }) => lookUp(catalogue, 'ecu', power.ecu, 'power.ecu'),
+});
+
+/** What the candidates are judged by: the design without names, and the limits. */
+const choosing = stage({
+  name: 'choosing',
+  reads: { design, brief: slices.judgedBrief, limits: slices.limits, power: slices.power },
+  run: ({ design: bare, brief, limits, power }): JudgedDesign => ({
+    ...bare,
+    document: { ...bare.document, brief, limits, power },
+  }),
+});
+
+/** Every part judged in its place; worked out when it is asked for. */
+const candidates = stage({
+  name: 'candidates',
+  reads: { choosing, ecu },
+  run: (read) => candidatesOf(read.choosing, read.ecu),
+});
+
+/** Everything the checks look at. */
+const checked = stage({
+  name: 'what is checked',
+  reads: {
+    judged,
+    catalogue: slices.catalogue,
+    fluids,
+    feeds,
+    candidates,
+    ecu,
+    results,
+  },
+  run: (read): FuelChecked => ({
+    document: read.judged.document,
+    catalogue: read.catalogue,
+    design: read.judged,
+    fluids: read.fluids,
+    feeds: read.feeds,
+    candidates: read.candidates,
+    ecu: read.ecu,
+    results: resultIndex(read.results),
+  }),
+});
+
+const severityOrder: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
+
+/** What is wrong or tight, worst first. */
+const checks = stage({
+  name: 'checks',
+  reads: { checked },
+  run: (read) =>
+    rules
+      .flatMap((rule) => rule.check(read.checked))
+      .sort((a, b) => severityOrder[a.severity] - severityOrder[b.severity]),
+});
+
+/** Findings with what a person accepted. */
+const findings = stage({
+  name: 'acceptances',
+  reads: { checks, acceptances: slices.acceptances },
+  run: (read) => withAcceptances(read.checks, read.acceptances),
+});
+
+/** The stages in the order in which an evaluation runs them. */
+export const stages = {
+  surroundings,
+  fuels,
+  rows,
+  demand,
+  geometry,
+  feeds,
+  supply,
+  design,
+  solved,
+  named,
+  fluids,
+  lengths,
+  results,
+  judged,
+  ecu,
+  choosing,
+  candidates,
+  checked,
+  checks,
+  findings,
+};

@@ -1,0 +1,2 @@
+export * from './delta.ts';
+export * from './toldEvaluation.ts';

@@ -1,0 +1,90 @@
+import type { SizedPumpFeed } from '../../electrics/index.ts';
+import type {
+  CaseName,
+  CircuitSolution,
+  FluidResult,
+  RunningPoint,
+  SolvedCase,
+} from '../../fuel/index.ts';
+import type { BuildFinding, FuelCircuit, Fuel, InjectorRow } from '../../model/index.ts';
+import type { FigureRef, Result } from '../../results/index.ts';
+import type { Evaluation } from '../evaluate.ts';
+
+/** A figure without its working; that is asked for when a person wants to see it. */
+export type ToldFigure = Omit<Result, 'working' | keyof FigureRef>;
+
+/** A solution without what the next solve would start from. */
+export type ToldSolution = CircuitSolution extends infer S
+  ? S extends { readonly warm: unknown }
+    ? Omit<S, 'warm'>
+    : S
+  : never;
+/** What holds at a solved point. */
+export type ToldSolved = Extract<ToldSolution, { readonly state: 'converged' }>;
+/** A named case as it was solved. */
+export interface ToldCase {
+  readonly point: RunningPoint;
+  readonly solution: ToldSolution;
+}
+
+/** What of a solved circuit screens show. */
+export interface ToldFluid {
+  readonly cases: Readonly<Record<CaseName, ToldCase>> & { readonly pumpLost?: ToldCase };
+  readonly design: {
+    readonly circuit: FuelCircuit;
+    readonly fuel: { readonly fuel: Fuel; readonly hot: { readonly density: number } };
+    readonly rows: readonly { readonly row: InjectorRow }[];
+  };
+}
+
+/** A finding without its cures; those are asked for where it is read. */
+export type ToldFinding = Omit<BuildFinding, 'cures'>;
+
+/** A pump feed without the workings of its figures. */
+export type ToldFeed = Omit<SizedPumpFeed, 'results'>;
+
+/** What of an evaluation screens show. Plain data, small enough to cross on every edit. */
+export interface ToldEvaluation extends Pick<
+  Evaluation,
+  'demandMap' | 'demandPeak' | 'lengthSources'
+> {
+  readonly findings: readonly ToldFinding[];
+  readonly figures: Readonly<Record<string, ToldFigure>>;
+  readonly fluids: readonly ToldFluid[];
+  readonly feeds: readonly ToldFeed[];
+}
+
+function toldCase({ point, solution }: SolvedCase): ToldCase {
+  if (solution.state === 'failed') return { point, solution };
+  const { warm: _, ...rest } = solution;
+  return { point, solution: rest };
+}
+
+function told(fluid: FluidResult): ToldFluid {
+  const { circuit, fuel, rows } = fluid.design;
+  const cases = Object.entries(fluid.cases).map(([name, solved]) => [name, toldCase(solved)]);
+  return {
+    cases: Object.fromEntries(cases) as ToldFluid['cases'],
+    design: {
+      circuit,
+      fuel: { fuel: fuel.fuel, hot: { density: fuel.hot.density } },
+      rows: rows.map(({ row }) => ({ row })),
+    },
+  };
+}
+
+/** What of an evaluation screens show. */
+export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
+  const { findings, demandMap, demandPeak, lengthSources } = evaluation;
+  return {
+    findings: findings.map(({ cures: _, ...finding }) => finding),
+    demandMap,
+    demandPeak,
+    lengthSources,
+    figures: Object.fromEntries(
+      evaluation.results.map(({ key, label, value, kind }) => [key, { label, value, kind }]),
+    ),
+    fluids: evaluation.fluids.map(told),
+    feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
+  };
+}

@@ -1,0 +1,3 @@
+export * from './circuitEdits.ts';
+export * from './circuitProblems.ts';
+export * from './circuitRun.ts';

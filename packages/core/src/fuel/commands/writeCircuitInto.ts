@@ -1,0 +1,96 @@
+import { valueUnder } from '../../numerics/index.ts';
+import { current } from 'immer';
+import { type DocumentDraft, mergeInto } from '../../model/edit.ts';
+import { type Build, type FuelCircuit, readBuild } from '../../model/build.ts';
+import type { BuildDocument } from '../../model/document.ts';
+import { ORDER_STEP, writeCircuit } from '../../model/writeBuild.ts';
+import { pumpsOf } from '../circuits/circuitRun.ts';
+
+/** The build that a draft stands for at this moment. */
+export const buildOf = (draft: DocumentDraft): Build => readBuild(current(draft) as BuildDocument);
+
+/** Orders for a row of ids that keep as many of the present ones as they stand. */
+export function keptOrders(
+  ids: readonly string[],
+  present: ReadonlyMap<string, number>,
+): Map<string, number> {
+  const orders = new Map<string, number>();
+  let last = -Infinity;
+  ids.forEach((id, i) => {
+    const own = present.get(id);
+    let order = own !== undefined && own > last ? own : undefined;
+    if (order === undefined) {
+      const next = ids
+        .slice(i + 1)
+        .map((other) => present.get(other))
+        .find((other) => other !== undefined && other > last);
+      const low = last === -Infinity ? 0 : last;
+      order = next === undefined ? low + ORDER_STEP : (low + next) / 2;
+    }
+    orders.set(id, order);
+    last = order;
+  });
+  return orders;
+}
+
+/**
+ * Writes a changed circuit over the one of its id. Feeds of pumps that are gone go with them, and
+ * decisions that speak of an element that is gone.
+ */
+export function writeCircuitInto(draft: DocumentDraft, circuit: FuelCircuit): void {
+  const stored = valueUnder(draft.fuelCircuits, circuit.id);
+  const present = new Map(Object.entries(stored.elements).map(([id, e]) => [id, e.order]));
+  const kinds = new Map(Object.entries(stored.elements).map(([id, e]) => [id, e.kind]));
+  const orders = keptOrders(
+    circuit.elements.map((e) => e.id),
+    present,
+  );
+  const next = writeCircuit(circuit, stored.order);
+  const elements = Object.fromEntries(
+    Object.entries(next.elements).map(([id, e]) => [id, { ...e, order: orders.get(id)! }]),
+  );
+  for (const [id, element] of Object.entries(elements)) {
+    // An element that became something else shares nothing with what stood there.
+    if (kinds.has(id) && kinds.get(id) !== element.kind) delete stored.elements[id];
+  }
+  mergeInto(stored, { ...next, elements });
+  dropOrphans(draft, circuit, kinds);
+}
+
+function dropOrphans(
+  draft: DocumentDraft,
+  circuit: FuelCircuit,
+  before: ReadonlyMap<string, string>,
+): void {
+  const pumps = new Set(pumpsOf(circuit).map((pump) => pump.id));
+  for (const [id, feed] of Object.entries(draft.power.pumpFeeds)) {
+    if (feed.circuitId === circuit.id && !pumps.has(feed.elementId)) {
+      delete draft.power.pumpFeeds[id];
+    }
+  }
+  const kindNow = new Map(circuit.elements.map((e) => [e.id, e.kind]));
+  const lost = (path: readonly string[]): boolean => {
+    const [slice, circuitId, collection, id] = path;
+    return (
+      slice === 'fuelCircuits' &&
+      circuitId === circuit.id &&
+      collection === 'elements' &&
+      id !== undefined &&
+      kindNow.get(id) !== before.get(id)
+    );
+  };
+  dropDecisions(draft, lost);
+}
+
+/** Drops decisions that would put a value in a place that is gone. */
+export function dropDecisions(
+  draft: DocumentDraft,
+  gone: (path: readonly string[]) => boolean,
+): void {
+  for (const [id, option] of Object.entries(draft.options)) {
+    const paths = Object.values(option.alternatives).flatMap((a) =>
+      Object.values(a.values).map((v) => v.path),
+    );
+    if (paths.some(gone)) delete draft.options[id];
+  }
+}

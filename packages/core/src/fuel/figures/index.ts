@@ -1,0 +1,3 @@
+export * from './caseResults.ts';
+export * from './fluidResults.ts';
+export * from './rowSystemResults.ts';

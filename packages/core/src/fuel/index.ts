@@ -1,0 +1,13 @@
+export type * from './checked.ts';
+export * from './circuits/index.ts';
+export * from './commands/index.ts';
+export * from './elements/index.ts';
+export * from './figures/index.ts';
+export * from './figureNames.ts';
+export * from './hydraulics/index.ts';
+export * from './injectors/index.ts';
+export * from './layouts/index.ts';
+export * from './proposals/index.ts';
+export * from './pumps/index.ts';
+export * from './rules/index.ts';
+export * from './running/index.ts';

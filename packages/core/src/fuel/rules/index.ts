@@ -1,0 +1,21 @@
+import type { BuildRule } from '../../model/index.ts';
+import type { FuelChecked } from '../checked.ts';
+import { coldStart } from './coldStart.ts';
+import { fluidRules } from './fluidRules.ts';
+import { injectorRules } from './injectorRules.ts';
+import { rowRules } from './rowRules.ts';
+import { unpoweredPump } from './unpoweredPump.ts';
+
+export { FEED_VELOCITY_STOP } from './feedVelocity.ts';
+export { railImbalance } from './railBalance.ts';
+export { SAG_GOOD, SAG_STOP } from './railSag.ts';
+export { surgeFails } from './surgeRules.ts';
+
+/** Checks of injectors, pumps and circuits. */
+export const fuelRules: readonly BuildRule<FuelChecked>[] = [
+  coldStart,
+  ...injectorRules,
+  ...rowRules,
+  ...fluidRules,
+  unpoweredPump,
+];

@@ -1,0 +1,112 @@
+import { lookUp } from '../../catalogue/index.ts';
+import { type SolvedCircuit, stateOf } from '../hydraulics/solveCircuit.ts';
+import type { LineElement, BuildFinding } from '../../model/index.ts';
+import type { FuelRule } from '../checked.ts';
+import { onSolved, where } from './onCircuits.ts';
+import { largerHoseCure } from './swapCure.ts';
+
+const SUCTION_VELOCITY = 1;
+const SUCTION_VELOCITY_HOT_PETROL = 0.6;
+const HOT_FUEL = 273.15 + 50;
+
+export const suctionHead: FuelRule = {
+  id: 'suction.head',
+  source: 'inlet pressure above vapour pressure: need by data sheet, default 10 kPa',
+  check: onSolved('peakPower', (checked, fluid, at, solution) =>
+    fluid.design.circuit.elements.flatMap((element): BuildFinding[] => {
+      if (element.kind !== 'pump') return [];
+      const item = lookUp(checked.catalogue, 'pump', element.item, element.id);
+      const ambient = checked.design.demand.engine.ambientPressure;
+      const vapour = fluid.design.fuel.hot.vapourPressureAbsolute;
+      const headIn = (s: SolvedCircuit) => stateOf(s, element.id).inletPressure + ambient - vapour;
+      const head = headIn(solution);
+      const need = item.inletHeadNeeded;
+      if (head >= need) return [];
+      const larger = () =>
+        fluid.design.circuit.elements
+          .filter((e): e is LineElement => e.kind === 'line' && e.role === 'suction')
+          .flatMap((line) =>
+            largerHoseCure({
+              checked,
+              fluid,
+              lineId: line.id,
+              hose: lookUp(checked.catalogue, 'hose', line.item, line.id),
+              at,
+              cured: (s) => headIn(s) >= need,
+            }),
+          );
+      return [
+        {
+          id: `suction.head:${element.id}`,
+          rule: 'suction.head',
+          severity: head < 0 ? 'stop' : 'warn',
+          where: where(fluid, element.id),
+          title: head < 0 ? 'Fuel boils at the pump inlet' : 'Pump inlet is close to boiling',
+          because:
+            'inlet pressure is {head} above vapour pressure with the hottest fuel, at {temperature}; the pump needs {need}',
+          numbers: {
+            head: { value: head, kind: 'pressure' },
+            need: { value: need, kind: 'pressure' },
+            temperature: { value: fluid.design.fuel.hot.temperature, kind: 'temperature' },
+          },
+          measured: { value: head, kind: 'pressure' },
+          limit: { value: need, kind: 'pressure' },
+          rung: 'suction',
+          cures: () => {
+            const cures = larger();
+            return cures.length > 0
+              ? cures
+              : [
+                  {
+                    text: 'Mount the pump lower and nearer the tank, enlarge outlet and strainer, keep the fuel cooler',
+                  },
+                ];
+          },
+        },
+      ];
+    }),
+  ),
+};
+
+export const suctionVelocity: FuelRule = {
+  id: 'suction.velocity',
+  source: 'suction at most 1.0 m/s, 0.6 m/s for hot petrol',
+  check: onSolved('peakPower', (checked, fluid, at, solution) => {
+    const { fuel } = fluid.design;
+    const mostlyPetrol = fuel.fuel.kind === 'petrol-ethanol' && fuel.fuel.ethanol.value < 0.5;
+    const limit =
+      mostlyPetrol && fuel.hot.temperature > HOT_FUEL
+        ? SUCTION_VELOCITY_HOT_PETROL
+        : SUCTION_VELOCITY;
+    return fluid.design.circuit.elements.flatMap((line): BuildFinding[] => {
+      if (line.kind !== 'line' || line.role !== 'suction') return [];
+      const value = stateOf(solution, line.id).velocity!;
+      if (value <= limit) return [];
+      return [
+        {
+          id: `suction.velocity:${line.id}`,
+          rule: 'suction.velocity',
+          severity: 'warn',
+          where: where(fluid, line.id),
+          title: 'Suction line is too small',
+          because: 'fuel runs at {velocity} in the suction line; at most {limit}',
+          numbers: {
+            velocity: { value, kind: 'velocity' },
+            limit: { value: limit, kind: 'velocity' },
+          },
+          measured: { value, kind: 'velocity' },
+          limit: { value: limit, kind: 'velocity' },
+          cures: () =>
+            largerHoseCure({
+              checked,
+              fluid,
+              lineId: line.id,
+              hose: lookUp(checked.catalogue, 'hose', line.item, line.id),
+              at,
+              cured: (s) => stateOf(s, line.id).velocity! <= limit,
+            }),
+        },
+      ];
+    });
+  }),
+};

@@ -1,0 +1,52 @@
+import { elementPath } from '../circuits/circuitRun.ts';
+import { type CircuitScope, fuelFigure } from '../figureNames.ts';
+import type { FuelCircuit, Placement } from '../../model/index.ts';
+import { bestLength } from '../../vehicle/index.ts';
+import { NotFound } from '../../quantities/index.ts';
+import type { Result } from '../../results/index.ts';
+
+export interface CircuitGeometry {
+  readonly heights: Readonly<Record<string, number>>;
+  readonly lengths: Readonly<Record<string, number>>;
+  readonly lengthSources: Readonly<Record<string, 'measured' | 'typed' | 'map'>>;
+  readonly results: readonly Result[];
+}
+
+/** Heights of nodes and best known lengths of lines, as stored; nothing is moved here. */
+export function geometryStage(input: {
+  circuit: FuelCircuit;
+  scope: CircuitScope;
+  placements: readonly Placement[];
+}): CircuitGeometry {
+  const { circuit, scope } = input;
+  const places = new Map<string, Placement>(input.placements.map((p) => [p.id, p]));
+  const placeOf = (nodeId: string): Placement => {
+    const node = circuit.nodes.find((n) => n.id === nodeId);
+    const place = node && places.get(node.placementId);
+    if (!place) throw new NotFound(`node "${nodeId}" has no place on the vehicle`, nodeId);
+    return place;
+  };
+  const heights: Record<string, number> = {};
+  for (const node of circuit.nodes) heights[node.id] = placeOf(node.id).z.value;
+  const lengths: Record<string, number> = {};
+  const lengthSources: Record<string, 'measured' | 'typed' | 'map'> = {};
+  const results: Result[] = [];
+  circuit.elements.forEach((element) => {
+    if (element.kind !== 'line') return;
+    const best = bestLength({
+      figures: {
+        length: fuelFigure('element.length', { ...scope, element: element.id }),
+        mapLength: fuelFigure('element.mapLength', { ...scope, element: element.id }),
+      },
+      label: element.name,
+      length: element.length,
+      from: placeOf(element.from),
+      to: placeOf(element.to),
+      path: elementPath(circuit, element, 'length'),
+    });
+    lengths[element.id] = best.value;
+    lengthSources[element.id] = best.source;
+    results.push(...best.results);
+  });
+  return { heights, lengths, lengthSources, results };
+}

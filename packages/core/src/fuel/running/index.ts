@@ -1,0 +1,16 @@
+export * from './cases.ts';
+export * from './circuitDesigns.ts';
+export * from './deliverable.ts';
+export * from './fluidAt.ts';
+export * from './fluidStage.ts';
+export * from './geometryStage.ts';
+export * from './namedDesign.ts';
+export * from './operatingMap.ts';
+export * from './rowDesigns.ts';
+export * from './rowShare.ts';
+export * from './scalePoint.ts';
+export * from './solvePoint.ts';
+export * from './uncertainty.ts';
+export type * from './design.ts';
+export type * from './runningPoint.ts';
+export * from './sweepMap.ts';

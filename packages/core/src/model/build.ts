@@ -1,0 +1,240 @@
+import type { StoredPower, StoredPumpFeed, StoredWireDecision } from '../electrics/model.ts';
+import type { StoredBrief, StoredFuel } from '../engine/model.ts';
+import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
+import type { Quantity } from '../quantities/index.ts';
+import type { StoredPlacement } from '../vehicle/model.ts';
+import { type CurvePoint, pointsInOrder } from './curve.ts';
+import type { BuildDocument, StoredAcceptance, StoredOption } from './document.ts';
+
+/** An entry of a collection together with its id. */
+export type Identified<T> = T extends unknown ? Omit<T, 'order'> & { readonly id: string } : never;
+
+export type Fuel = Identified<StoredFuel>;
+export type Placement = Identified<StoredPlacement>;
+export type PumpFeed = Identified<StoredPumpFeed>;
+/** What a person decided about a wire, with the wire's id. */
+export type WireDecision = StoredWireDecision & { readonly wireId: string };
+export type Acceptance = StoredAcceptance & { readonly findingId: string };
+
+type FittingList = StoredElement extends infer E
+  ? E extends { readonly kind: 'line'; readonly fittings: Readonly<Record<string, infer F>> }
+    ? readonly F[]
+    : never
+  : never;
+type Listed<E> = E extends { readonly kind: 'line' }
+  ? Omit<E, 'fittings'> & { readonly fittings: FittingList }
+  : E;
+/** One element of a fuel circuit. */
+export type CircuitElement = StoredElement extends infer E
+  ? E extends StoredElement
+    ? Identified<Listed<E>>
+    : never
+  : never;
+type ElementOf<Kind extends StoredElement['kind']> = Extract<CircuitElement, { kind: Kind }>;
+export type TankElement = ElementOf<'tank'>;
+export type SurgeTankElement = ElementOf<'surge-tank'>;
+export type LineElement = ElementOf<'line'>;
+export type FittingElement = ElementOf<'fitting'>;
+export type FilterElement = ElementOf<'filter'>;
+export type PumpElement = ElementOf<'pump'>;
+export type RegulatorElement = ElementOf<'regulator'>;
+export type FilterRegulatorElement = ElementOf<'filter-regulator'>;
+export type DeadHeadRegulatorElement = ElementOf<'dead-head-regulator'>;
+export type OrificeElement = ElementOf<'orifice'>;
+export type InjectorsElement = ElementOf<'injectors'>;
+/** An element with a way in and a way out. */
+export type ThroughElement = Extract<CircuitElement, { readonly from: string }>;
+
+/** What can be put into a run: everything that has a way in and out, ends still open. */
+export type InsertedElement = ThroughElement extends infer Kind
+  ? Kind extends ThroughElement
+    ? Omit<Kind, 'from' | 'to'>
+    : never
+  : never;
+
+/** A joint of a fuel circuit at a place on the vehicle. */
+export interface CircuitNode {
+  readonly id: string;
+  readonly placementId: string;
+}
+/** One fuel circuit: nodes and the elements between them, in order. */
+export interface FuelCircuit extends Omit<StoredCircuit, 'order' | 'nodes' | 'elements'> {
+  readonly id: string;
+  readonly nodes: readonly CircuitNode[];
+  readonly elements: readonly CircuitElement[];
+}
+export interface InjectorRow extends Omit<StoredInjectorRow, 'order' | 'measuredFlows'> {
+  readonly id: string;
+  readonly measuredFlows: readonly Quantity[];
+}
+export interface Brief extends Omit<StoredBrief, 'volumetricEfficiencyCurve' | 'boostCurve'> {
+  readonly volumetricEfficiencyCurve: readonly CurvePoint[];
+  readonly boostCurve: readonly CurvePoint[];
+}
+export interface PowerDesign extends Omit<StoredPower, 'pumpFeeds' | 'wireDecisions'> {
+  readonly pumpFeeds: readonly PumpFeed[];
+  readonly wireDecisions: readonly WireDecision[];
+}
+/** A value that an alternative puts in its place. */
+export interface PathValue {
+  readonly path: readonly string[];
+  readonly value: unknown;
+}
+export interface Alternative {
+  readonly id: string;
+  readonly name: string;
+  readonly reason: string;
+  readonly values: readonly PathValue[];
+}
+export interface DecisionOption extends Omit<StoredOption, 'order' | 'alternatives'> {
+  readonly id: string;
+  readonly alternatives: readonly Alternative[];
+}
+
+type Collections =
+  | 'brief'
+  | 'fuels'
+  | 'fuelCircuits'
+  | 'injectorRows'
+  | 'placements'
+  | 'power'
+  | 'options'
+  | 'acceptances'
+  | 'shelf';
+
+/**
+ * A build as computation and screens read it: the document with each collection as a list of
+ * entries that know their id, in order. Made by `readBuild`; never stored.
+ */
+export interface Build extends Omit<BuildDocument, Collections> {
+  readonly brief: Brief;
+  readonly fuels: readonly Fuel[];
+  readonly fuelCircuits: readonly FuelCircuit[];
+  readonly injectorRows: readonly InjectorRow[];
+  readonly placements: readonly Placement[];
+  readonly power: PowerDesign;
+  readonly options: readonly DecisionOption[];
+  readonly acceptances: readonly Acceptance[];
+  readonly shelf: readonly BuildDocument['shelf'][string][];
+}
+
+/** Makes a reading once for each stored object and gives the same one again. */
+function remembered<Stored extends object, Read>(
+  read: (stored: Stored) => Read,
+): (stored: Stored) => Read {
+  const known = new WeakMap<Stored, Read>();
+  return (stored) => {
+    let value = known.get(stored);
+    if (value === undefined) {
+      value = read(stored);
+      known.set(stored, value);
+    }
+    return value;
+  };
+}
+
+type Ordered = { readonly order?: number };
+
+const byOrder = (
+  [idA, a]: readonly [string, Ordered],
+  [idB, b]: readonly [string, Ordered],
+): number => (a.order ?? 0) - (b.order ?? 0) || (idA < idB ? -1 : 1);
+
+/** Entries of a record in their order, each made once for its stored object. */
+function listOf<Stored extends object, Read>(entry: (stored: Stored, id: string) => Read) {
+  const known = new WeakMap<Stored, { readonly id: string; readonly read: Read }>();
+  const one = (stored: Stored, id: string): Read => {
+    const last = known.get(stored);
+    if (last?.id === id) return last.read;
+    const read = entry(stored, id);
+    known.set(stored, { id, read });
+    return read;
+  };
+  return remembered((stored: Readonly<Record<string, Stored>>): readonly Read[] =>
+    Object.entries(stored)
+      .sort(byOrder)
+      .map(([id, value]) => one(value, id)),
+  );
+}
+
+const identified = <Stored extends object>(stored: Stored, id: string) => {
+  const { order: _, ...rest } = stored as Stored & Ordered;
+  return { ...rest, id } as unknown as Identified<Stored>;
+};
+
+const { compare: byNumber } = new Intl.Collator('en', { numeric: true });
+const inKeyOrder = <T>(stored: Readonly<Record<string, T>>): T[] =>
+  Object.keys(stored)
+    .sort(byNumber)
+    .map((key) => stored[key] as T);
+
+const elements = listOf((stored: StoredElement, id): CircuitElement => {
+  const entry = identified(stored, id);
+  return stored.kind === 'line'
+    ? ({ ...entry, fittings: inKeyOrder(stored.fittings) } as unknown as CircuitElement)
+    : (entry as CircuitElement);
+});
+const nodes = listOf((stored: StoredCircuit['nodes'][string], id): CircuitNode => ({
+  ...stored,
+  id,
+}));
+/** A circuit as computation reads it. */
+export function readCircuit(stored: StoredCircuit, id: string): FuelCircuit {
+  const { order: _, ...rest } = stored;
+  return { ...rest, id, nodes: nodes(stored.nodes), elements: elements(stored.elements) };
+}
+const circuits = listOf(readCircuit);
+const rows = listOf((stored: StoredInjectorRow, id): InjectorRow => {
+  const { order: _, ...rest } = stored;
+  return { ...rest, id, measuredFlows: inKeyOrder(stored.measuredFlows) };
+});
+const fuels = listOf((stored: StoredFuel, id) => identified(stored, id) as Fuel);
+const placements = listOf((stored: StoredPlacement, id) => identified(stored, id) as Placement);
+const pumpFeeds = listOf((stored: StoredPumpFeed, id) => identified(stored, id) as PumpFeed);
+const wireDecisions = listOf((stored: StoredWireDecision, wireId): WireDecision => ({
+  ...stored,
+  wireId,
+}));
+const acceptances = listOf((stored: StoredAcceptance, findingId): Acceptance => ({
+  ...stored,
+  findingId,
+}));
+const alternatives = listOf((stored: StoredOption['alternatives'][string], id): Alternative => ({
+  id,
+  name: stored.name,
+  reason: stored.reason,
+  values: inKeyOrder(stored.values),
+}));
+const options = listOf((stored: StoredOption, id): DecisionOption => {
+  const { order: _, ...rest } = stored;
+  return { ...rest, id, alternatives: alternatives(stored.alternatives) };
+});
+const shelf = remembered((stored: BuildDocument['shelf']) => inKeyOrder(stored));
+const curve = remembered(pointsInOrder);
+const brief = remembered((stored: StoredBrief): Brief => ({
+  ...stored,
+  volumetricEfficiencyCurve: curve(stored.volumetricEfficiencyCurve),
+  boostCurve: curve(stored.boostCurve),
+}));
+const power = remembered((stored: StoredPower): PowerDesign => ({
+  ...stored,
+  pumpFeeds: pumpFeeds(stored.pumpFeeds),
+  wireDecisions: wireDecisions(stored.wireDecisions),
+}));
+
+/**
+ * Reads a document. What did not change since it was read before is the same object again, down
+ * to the single entry.
+ */
+export const readBuild = remembered((document: BuildDocument): Build => ({
+  ...document,
+  brief: brief(document.brief),
+  fuels: fuels(document.fuels),
+  fuelCircuits: circuits(document.fuelCircuits),
+  injectorRows: rows(document.injectorRows),
+  placements: placements(document.placements),
+  power: power(document.power),
+  options: options(document.options),
+  acceptances: acceptances(document.acceptances),
+  shelf: shelf(document.shelf),
+}));

@@ -1,0 +1,7 @@
+import type { Finding, Rule } from '../results/index.ts';
+import type { BuildCommand } from './command.ts';
+
+/** A finding whose cures are edits of a build. */
+export type BuildFinding = Finding<BuildCommand>;
+/** A check of one domain on what that domain knows. */
+export type BuildRule<Context> = Rule<Context, BuildCommand>;

@@ -1,0 +1,86 @@
+import { electricsLimits, powerSpec } from '../electrics/model.ts';
+import { briefSpec, demandSpec, engineLimits, fuelsSpec } from '../engine/model.ts';
+import { circuitsSpec, fuelLimits, injectorRowsSpec } from '../fuel/model.ts';
+import { unitSystems } from '../quantities/index.ts';
+import { placementsSpec } from '../vehicle/model.ts';
+import {
+  type Of,
+  anything,
+  choiceOrNone,
+  constant,
+  idOf,
+  itemRef,
+  measuredValue,
+  moment,
+  object,
+  orderField,
+  pathField,
+  record,
+  text,
+} from './spec.ts';
+
+const order = orderField;
+
+/** One way to settle a decision: the values it puts in their places. */
+export const alternativeSpec = object({
+  order,
+  name: text({ min: 1, max: 80 }),
+  reason: text({ min: 0, max: 500 }),
+  values: record(object({ path: pathField(), value: anything() }), { max: 40, key: 200 }),
+});
+
+/** A decision with its alternatives, of which one is chosen. */
+export const optionSpec = object({
+  order,
+  title: text({ min: 1, max: 80 }),
+  chosen: idOf('alternatives', 'alternative'),
+  alternatives: record(alternativeSpec, { min: 1, max: 10 }),
+});
+export type StoredOption = Of<typeof optionSpec>;
+
+/**
+ * A warning that a person accepted, with the reason; the key is the finding's id. `measured` (SI)
+ * is what was accepted: once the finding gets worse than that it is open again.
+ */
+export const acceptanceSpec = object({
+  title: text({ min: 1, max: 200 }),
+  reason: text({ min: 3, max: 500, message: 'say why it is accepted (at least 3 letters)' }),
+  author: text({ min: 1, max: 60 }),
+  time: moment(),
+  measured: measuredValue(),
+});
+export type StoredAcceptance = Of<typeof acceptanceSpec>;
+
+/** Margins and limits the technician may set; defaults come from the trade. */
+export const limitsSpec = object({ ...engineLimits, ...fuelLimits, ...electricsLimits });
+export type Limits = Of<typeof limitsSpec>;
+
+/** A whole build as it is stored: what was decided. */
+export const documentSpec = object({
+  format: constant('brookrain-build'),
+  version: constant(4),
+  name: text({
+    label: 'Name of the build',
+    min: 1,
+    max: 80,
+    message: 'a build needs a name of 1 to 80 letters',
+  }),
+  description: text({ label: 'In a few words', min: 0, max: 2000 }),
+  brief: briefSpec,
+  demand: demandSpec,
+  fuels: fuelsSpec,
+  fuelCircuits: circuitsSpec,
+  injectorRows: injectorRowsSpec,
+  placements: placementsSpec,
+  power: powerSpec,
+  limits: limitsSpec,
+  options: record(optionSpec, { max: 40 }),
+  acceptances: record(acceptanceSpec, { max: 400, key: 160 }),
+  /** parts at hand that this build may use, by item */
+  shelf: record(itemRef('*'), { max: 1000 }),
+  /** units in which this build is usually read; null: the reader's own */
+  displayUnits: choiceOrNone(unitSystems),
+});
+
+/** One build: plain data, versioned, every collection a record by id. */
+export type BuildDocument = Of<typeof documentSpec>;

@@ -1,0 +1,147 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
+import { referenceProblems } from '../evaluation/index.ts';
+import { CURRENT_VERSION, migrateDocument, storedDocument } from './migrateDocument.ts';
+import { pathById } from './migrations/recordsById.ts';
+import { pathOf, withValueAt } from './path.ts';
+import { placeInWords } from './placeInWords.ts';
+import { hashOf } from './stableJson.ts';
+
+type Plain = Record<string, unknown>;
+interface VersionThree extends Plain {
+  readonly brief: Plain;
+  readonly fuels: readonly Plain[];
+  readonly fuelCircuits: readonly (Plain & { readonly elements: readonly Plain[] })[];
+  readonly injectorRows: readonly Plain[];
+  readonly power: Plain;
+}
+
+/** A build as version 3 wrote it. */
+const versionThree = (name: 'lantern' | 'kittiwake'): VersionThree => {
+  const file = new URL(`../tests/versionThree/${name}.json`, import.meta.url);
+  return JSON.parse(readFileSync(file, 'utf8')) as VersionThree;
+};
+
+const without = (entry: Plain, ...keys: readonly string[]): Plain =>
+  Object.fromEntries(Object.entries(entry).filter(([key]) => !keys.includes(key)));
+
+/** Lantern as version 2 wrote it. */
+const versionTwo = (): Plain => {
+  const three = versionThree('lantern');
+  return {
+    ...without(three, 'shelf'),
+    version: 2,
+    brief: without(three.brief, 'cruisePower', 'cruiseRoadSpeed'),
+    fuels: three.fuels.map((fuel) => without(fuel, 'ethanolLowest')),
+    fuelCircuits: three.fuelCircuits.map((circuit) => ({
+      ...circuit,
+      elements: circuit.elements.map((element) => without(element, 'usableVolume', 'control')),
+    })),
+    injectorRows: three.injectorRows.map((row) =>
+      without(row, 'staging', 'ballast', 'measuredFlows'),
+    ),
+  };
+};
+
+/** Lantern as version 1 wrote it. */
+const versionOne = (): Plain => ({
+  ...without(versionTwo(), 'acceptances', 'displayUnits'),
+  version: 1,
+});
+
+/** What no older version knew: the name of Lantern's tank tells 85 L, its cruise is not known. */
+const asLifted = withValueAt(
+  { ...lantern, brief: { ...lantern.brief, cruisePower: null } },
+  'fuelCircuits.main.elements.tank.usableVolume',
+  { value: 0.085, unit: 'L' },
+);
+
+describe('documents of older versions', () => {
+  test.each([
+    [1, versionOne()],
+    [2, versionTwo()],
+  ])('version %i becomes the current version and means the same', (_version, old) => {
+    const lifted = storedDocument(old);
+    expect(lifted.version).toBe(CURRENT_VERSION);
+    expect(hashOf(lifted)).toBe(hashOf(asLifted));
+    expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+  });
+
+  test('version 3 becomes the current version: the same builds, by id', () => {
+    expect(hashOf(storedDocument(versionThree('lantern')))).toBe(hashOf(lantern));
+    const lifted = storedDocument(versionThree('kittiwake'));
+    expect(Object.keys(lifted.fuelCircuits)).toEqual(Object.keys(kittiwake.fuelCircuits));
+    expect(lifted.fuelCircuits).toEqual(kittiwake.fuelCircuits);
+    expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+  });
+
+  test('what was accepted, decided about wires and laid on the shelf is kept by its own key', () => {
+    const three = versionThree('lantern');
+    const accepted = { title: 't', reason: 'in the hills', author: 'M', time: 'x', measured: 1 };
+    const size = { id: 'W10', revision: 1 };
+    const length = { typed: null, measured: { value: 2, unit: 'm' } };
+    const lifted = storedDocument({
+      ...three,
+      acceptances: [{ findingId: 'suction.head:pump', ...accepted }],
+      power: { ...three.power, wireDecisions: [{ wireId: 'a~b', size, length }] },
+      shelf: [{ id: 'F10A', revision: 1 }],
+    });
+    expect(lifted.acceptances).toEqual({ 'suction.head:pump': accepted });
+    expect(lifted.power.wireDecisions).toEqual({ 'a~b': { size, length } });
+    expect(lifted.shelf).toEqual({ F10A: { id: 'F10A', revision: 1 } });
+  });
+
+  test('a path by positions becomes the path by ids of what stood there', () => {
+    const three = versionThree('lantern');
+    expect(pathById(three, 'fuelCircuits.0.elements.1.item')).toEqual([
+      'fuelCircuits',
+      'main',
+      'elements',
+      'tank-bung',
+      'item',
+    ]);
+    expect(pathById(three, 'placements.3.x')).toEqual(['placements', 'pump', 'x']);
+    expect(pathById(three, 'fuels.7.name')).toBeNull();
+  });
+
+  test('the current version is left as it is, the same object', () => {
+    expect(migrateDocument(lantern)).toBe(lantern);
+  });
+
+  test.each([
+    [null],
+    [7],
+    ['x'],
+    [[1]],
+    [{ version: 0 }],
+    [{ version: 'one' }],
+    [{ version: 1.5 }],
+  ])('%j is not touched, for the checks to refuse', (value) => {
+    expect(migrateDocument(value)).toBe(value);
+  });
+
+  test('a version of the future is not touched', () => {
+    const later = { ...lantern, version: 99 };
+    expect(migrateDocument(later)).toBe(later);
+  });
+});
+
+describe('places in words', () => {
+  test.each([
+    ['brief.boost.value', 'boost'],
+    ['brief.power.value', 'power'],
+    ['power.mainFuse', 'main fuse'],
+    ['fuelCircuits.main.elements.tank-bung.item', 'Tank outlet, part'],
+    ['options.tank-outlet.chosen', 'Tank outlet, chosen'],
+    ['injectorRows.primary.count', 'Primary injectors, count'],
+    ['limits.pumpMargin', 'pump margin'],
+    ['name', 'name'],
+  ])('%s reads %s', (path, words) => {
+    expect(placeInWords(lantern, pathOf(path))).toBe(words);
+  });
+
+  test('a place that is not there is named by its fields', () => {
+    expect(placeInWords(lantern, ['brief', 'notThere', 'deeper'])).toBe('not there, deeper');
+  });
+});

@@ -1,0 +1,29 @@
+import type { BuildDocument } from './document.ts';
+import { recordsById } from './migrations/recordsById.ts';
+import { type Plain, fuelSystem } from './migrations/fuelSystem.ts';
+
+/** Each step lifts a document by one version: entry 0 makes version 2 of version 1. */
+const steps: readonly ((document: Plain) => Plain)[] = [
+  // 2: accepted findings and the build's own display units.
+  (document) => ({ ...document, version: 2, acceptances: [], displayUnits: null }),
+  fuelSystem,
+  recordsById,
+];
+
+/** The version of documents that this program writes. */
+export const CURRENT_VERSION: BuildDocument['version'] = 4;
+
+/**
+ * Brings a document of an older version up to the current one, step by step. What is not a
+ * document of a known version is returned as it is, for the checks to refuse.
+ */
+export function migrateDocument(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  const { version } = value as Plain;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return value;
+  return steps.slice(version - 1).reduce<Plain>((document, step) => step(document), value as Plain);
+}
+
+/** A document that this program stored itself, brought up to date. */
+export const storedDocument = (value: unknown): BuildDocument =>
+  migrateDocument(value) as BuildDocument;

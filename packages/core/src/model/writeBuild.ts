@@ -1,0 +1,139 @@
+import type { StoredPumpFeed } from '../electrics/model.ts';
+import type { StoredFuel } from '../engine/model.ts';
+import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
+import type { StoredPlacement } from '../vehicle/model.ts';
+import type {
+  Build,
+  CircuitElement,
+  DecisionOption,
+  Fuel,
+  FuelCircuit,
+  InjectorRow,
+  PathValue,
+  Placement,
+  PumpFeed,
+} from './build.ts';
+import type { CurvePoint } from './curve.ts';
+import type { BuildDocument, StoredOption } from './document.ts';
+
+/** Between two neighbours there is room for others. */
+export const ORDER_STEP = 1000;
+
+const byId = <Entry extends { readonly id: string }, Stored>(
+  entries: readonly Entry[],
+  store: (entry: Omit<Entry, 'id'>) => Stored,
+): Record<string, Stored> =>
+  Object.fromEntries(
+    entries.map((entry) => {
+      const { id, ...rest } = entry;
+      return [id, store(rest)];
+    }),
+  );
+
+/** Entries of a list by id, each with its place in it. */
+const ordered = <Entry extends { readonly id: string }, Stored>(
+  entries: readonly Entry[],
+  store: (entry: Omit<Entry, 'id'>) => Stored = (entry) => entry as unknown as Stored,
+) => {
+  let order = 0;
+  return byId(entries, (entry) => ({ ...store(entry), order: ORDER_STEP * ++order }));
+};
+
+/** Points of a curve by id: the first is p1. */
+export const writeCurve = (points: readonly CurvePoint[]): Record<string, CurvePoint> =>
+  Object.fromEntries(points.map((point, i) => [`p${i + 1}`, point]));
+
+/** Fittings of a line by the part they are. */
+const writeFittings = (element: CircuitElement): StoredElement => {
+  if (element.kind !== 'line') return element as unknown as StoredElement;
+  const fittings = Object.fromEntries(element.fittings.map((use) => [use.item.id, use]));
+  return { ...element, fittings } as unknown as StoredElement;
+};
+
+/** An element as it is stored, without its id. */
+export function writeElement(element: CircuitElement, order: number): StoredElement {
+  const { id: _, ...rest } = writeFittings(element) as StoredElement & { id: string };
+  return { ...rest, order } as StoredElement;
+}
+
+/** A fuel as it is stored, without its id. */
+export function writeFuel(fuel: Fuel, order: number): StoredFuel {
+  const { id: _, ...rest } = fuel;
+  return { ...rest, order };
+}
+
+/** A circuit as it is stored, without its id. */
+export function writeCircuit(circuit: FuelCircuit, order: number): StoredCircuit {
+  const { id: _, ...rest } = circuit;
+  return {
+    ...rest,
+    order,
+    nodes: byId(circuit.nodes, (node) => node),
+    elements: Object.fromEntries(
+      circuit.elements.map((e, i) => [e.id, writeElement(e, ORDER_STEP * (i + 1))]),
+    ),
+  };
+}
+
+/** A row as it is stored, without its id; flows by the number of the injector. */
+export function writeRow(row: InjectorRow, order: number): StoredInjectorRow {
+  const { id: _, ...rest } = row;
+  const measuredFlows = Object.fromEntries(row.measuredFlows.map((flow, i) => [`${i + 1}`, flow]));
+  return { ...rest, order, measuredFlows };
+}
+
+/** A pump feed as it is stored, without its id. */
+export function writeFeed(feed: PumpFeed, order: number): StoredPumpFeed {
+  const { id: _, ...rest } = feed;
+  return { ...rest, order };
+}
+
+/** A place as it is stored, without its id. */
+export function writePlacement(place: Placement): StoredPlacement {
+  const { id: _, ...rest } = place;
+  return rest;
+}
+
+/** The key of a value in an alternative: where it goes. */
+export const valueKey = (path: readonly string[]): string => path.join('/');
+
+const writeValues = (values: readonly PathValue[]) =>
+  Object.fromEntries(values.map((v) => [valueKey(v.path), v]));
+
+const writeOption = (option: Omit<DecisionOption, 'id'>): Omit<StoredOption, 'order'> => ({
+  ...option,
+  alternatives: ordered(option.alternatives, ({ values, ...rest }) => ({
+    ...rest,
+    values: writeValues(values),
+  })),
+});
+
+/** The document of a build: the inverse of `readBuild`. */
+export function writeBuild(build: Build): BuildDocument {
+  const circuits = build.fuelCircuits.map((c, i) => [c.id, writeCircuit(c, ORDER_STEP * (i + 1))]);
+  const rows = build.injectorRows.map((r, i) => [r.id, writeRow(r, ORDER_STEP * (i + 1))]);
+  return {
+    ...build,
+    brief: {
+      ...build.brief,
+      volumetricEfficiencyCurve: writeCurve(build.brief.volumetricEfficiencyCurve),
+      boostCurve: writeCurve(build.brief.boostCurve),
+    },
+    fuels: ordered(build.fuels),
+    fuelCircuits: Object.fromEntries(circuits),
+    injectorRows: Object.fromEntries(rows),
+    placements: byId(build.placements, (place) => place),
+    power: {
+      ...build.power,
+      pumpFeeds: ordered(build.power.pumpFeeds),
+      wireDecisions: Object.fromEntries(
+        build.power.wireDecisions.map(({ wireId, ...decided }) => [wireId, decided]),
+      ),
+    },
+    options: ordered(build.options, writeOption),
+    acceptances: Object.fromEntries(
+      build.acceptances.map(({ findingId, ...accepted }) => [findingId, accepted]),
+    ),
+    shelf: Object.fromEntries(build.shelf.map((ref) => [ref.id, ref])),
+  } as BuildDocument;
+}

@@ -1,0 +1,41 @@
+/** What a finding concerns, under the stage of the work where it is dealt with. */
+export type FindingPlace =
+  | { readonly stage: 'demand'; readonly fuel?: string }
+  | { readonly stage: 'injectors'; readonly row?: string }
+  | { readonly stage: 'circuit' | 'pump'; readonly circuit: string; readonly element: string }
+  | ({ readonly stage: 'wiring' } & WiringPlace);
+
+type WiringPlace =
+  | { readonly wire: string }
+  | { readonly pump: string }
+  | { readonly feed: string; readonly part: 'fuse' | 'relay' }
+  | { readonly part: 'main-fuse' };
+
+const wiringThing = (place: WiringPlace): string => {
+  if ('wire' in place) return place.wire;
+  if ('pump' in place) return place.pump;
+  return 'feed' in place ? `${place.feed}/${place.part}` : place.part;
+};
+
+/** A place in one word, for files: `circuit:main/feed`. */
+export function placeText(place: FindingPlace): string {
+  switch (place.stage) {
+    case 'demand':
+      return place.fuel === undefined ? 'demand' : `demand:${place.fuel}`;
+    case 'injectors':
+      return place.row === undefined ? 'injectors' : `injectors:${place.row}`;
+    case 'circuit':
+    case 'pump':
+      return `circuit:${place.circuit}/${place.element}`;
+    case 'wiring':
+      return `wiring:${wiringThing(place)}`;
+  }
+}
+
+/** The circuit that a finding concerns, if it is one. */
+export const circuitOf = (place: FindingPlace): string | undefined =>
+  place.stage === 'circuit' || place.stage === 'pump' ? place.circuit : undefined;
+
+/** The element that a finding concerns, if it is one. */
+export const elementOf = (place: FindingPlace): string | undefined =>
+  place.stage === 'circuit' || place.stage === 'pump' ? place.element : undefined;

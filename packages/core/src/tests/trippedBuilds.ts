@@ -1,0 +1,203 @@
+import type { Catalogue } from '../catalogue/index.ts';
+import { type BuildDocument, withValueAt } from '../model/index.ts';
+import { lantern, sampleCatalogue } from '../exchange/index.ts';
+
+/** A build that trips a finding, beside one that does not. */
+export interface TrippedBuild {
+  readonly rule: string;
+  readonly finding: string;
+  readonly build: BuildDocument;
+  readonly soundBuild: BuildDocument;
+  /** where the finding comes from a part that no one would sell */
+  readonly catalogue?: Catalogue;
+  /** at least one cure can be applied with one click */
+  readonly curable: boolean;
+}
+
+type Change = readonly [path: string, value: unknown];
+const changed = (...changes: readonly Change[]): BuildDocument =>
+  changes.reduce((doc, [path, value]) => withValueAt(doc, path, value), lantern);
+
+const ref = (id: string) => ({ id, revision: 1 });
+const element = (id: string, field: string): string => `fuelCircuits.main.elements.${id}.${field}`;
+const share = (value: number) => ({ value, unit: '%' });
+const metres = (value: number) => ({ typed: { value, unit: 'm' }, measured: null });
+
+/** Cool fuel: takes the boiling inlet out of the way of other checks. */
+const cool: Change = ['brief.fuelTemperatureHot', { value: 303.15, unit: '°C' }];
+const sound = changed(cool);
+const decision = (wireId: string, size: string): Change => [
+  'power.wireDecisions',
+  { [wireId]: { size: ref(size), length: { typed: null, measured: null } } },
+];
+const e85: Change = ['fuels.pump-fuel.ethanol', share(0.85)];
+
+const trip = (
+  rule: string,
+  finding: string,
+  changes: readonly Change[],
+  curable = true,
+): TrippedBuild => ({
+  rule,
+  finding,
+  build: changed(cool, ...changes),
+  soundBuild: sound,
+  curable,
+});
+
+/** The catalogue with some data of one part replaced. */
+const withPart = (id: string, data: object): Catalogue => ({
+  items: sampleCatalogue.items.map((i) => (i.id === id ? ({ ...i, ...data } as typeof i) : i)),
+});
+
+/** One build for every finding that can be tripped on the demo. */
+export const tripped: readonly TrippedBuild[] = [
+  trip('demand.disagreement', 'demand.disagreement', [
+    ['brief.power', { value: 260e3, unit: 'kW' }],
+    ['injectorRows.primary.item', ref('I1050')],
+    [element('pump', 'item'), ref('P520X')],
+  ]),
+  trip('injector.duty', 'injector.duty:primary', [['injectorRows.primary.item', ref('I360')]]),
+  trip('injector.idle-pulse', 'injector.idle-pulse:primary', [
+    ['injectorRows.primary.item', ref('I2200')],
+    ['brief.idleManifoldAbsolute', { value: 24e3, unit: 'kPa' }],
+  ]),
+  trip('injector.driver', 'injector.driver:primary', [['injectorRows.primary.item', ref('I650L')]]),
+  trip('injector.outputs', 'injector.outputs', [
+    ['brief.cylinders', 6],
+    ['injectorRows.primary.count', 6],
+  ]),
+  trip('injector.outputs', 'injector.count:primary', [['injectorRows.primary.count', 3]]),
+  trip('injector.air-share', 'injector.air-share', [
+    ['injectorRows.primary.airShare', share(0.98)],
+    ['brief.boost', { value: 83e3, unit: 'kPa' }],
+  ]),
+  trip('hose.rating', 'hose.service:return', [[element('return', 'item'), ref('HHY-6')]]),
+  trip('hose.rating', 'hose.service:feed', [[element('feed', 'item'), ref('HVT-6')]]),
+  trip('rail.sag', 'rail.sag:primary', [
+    [element('feed', 'item'), ref('HBP-4')],
+    [element('feed', 'length'), metres(30)],
+    ['brief.power', { value: 190e3, unit: 'kW' }],
+    ['injectorRows.primary.item', ref('I850')],
+  ]),
+  trip('prime.reach', 'prime.reach:main', [[element('pump', 'item'), ref('P120')]]),
+  trip(
+    'flow.transitional',
+    'flow.transitional:feed',
+    [[element('feed', 'item'), ref('HBR-16')]],
+    false,
+  ),
+  trip('pump.margin', 'pump.margin:main', [
+    ['fuelCircuits.main.elements.pump.wear', share(0.42)],
+    ['limits.pumpMargin', share(0.1)],
+  ]),
+  trip('pump.mounting', 'pump.mounting:pump', [[element('pump', 'item'), ref('P340')]]),
+  trip(
+    'pump.outside-data',
+    'pump.outside-data:pump/crankingCold',
+    [['limits.voltageCranking', { value: 7, unit: 'V' }]],
+    false,
+  ),
+  trip(
+    'suction.head',
+    'suction.head:pump',
+    [['brief.fuelTemperatureHot', { value: 323.15, unit: '°C' }]],
+    false,
+  ),
+  trip('suction.velocity', 'suction.velocity:suction', [
+    [element('suction', 'item'), ref('HBR-4')],
+  ]),
+  trip('feed.velocity', 'feed.velocity:feed', [
+    [element('feed', 'item'), ref('HBP-4')],
+    [element('feed', 'length'), metres(0.5)],
+    [element('pump', 'item'), ref('P900T')],
+    ['brief.boost', { value: 0, unit: 'bar' }],
+    ['brief.power', { value: 100e3, unit: 'kW' }],
+  ]),
+  trip(
+    'vapour.run',
+    'vapour.run:main',
+    [['brief.fuelTemperatureHot', { value: 321, unit: '°C' }]],
+    false,
+  ),
+  trip(
+    'vapour.return',
+    'vapour.return:main',
+    [['brief.fuelTemperatureHot', { value: 330, unit: '°C' }]],
+    false,
+  ),
+  trip('return.hotIdle', 'return.hotIdle:main', [
+    [element('return', 'item'), ref('HBR-4')],
+    [element('return', 'length'), metres(24)],
+    [element('return', 'fittings'), {}],
+    [element('pump', 'item'), ref('P520X')],
+  ]),
+  trip('return.overrun', 'return.overrun:main', [
+    [element('return', 'item'), ref('HBR-4')],
+    [element('return', 'length'), metres(24)],
+    [element('return', 'fittings'), {}],
+    [element('pump', 'item'), ref('P520X')],
+  ]),
+  trip('regulator.range', 'regulator.range:regulator', [
+    [element('regulator', 'setPressure'), { value: 220e3, unit: 'kPa' }],
+  ]),
+  trip(
+    'regulator.range',
+    'regulator.bypass:regulator',
+    [[element('regulator', 'item'), ref('RR-S')]],
+    false,
+  ),
+  trip(
+    'filter.choice',
+    'filter.drop:fine',
+    [
+      [element('fine', 'item'), ref('F10A')],
+      [element('pump', 'item'), ref('P900T')],
+      ['fuels.pump-fuel.ethanol', share(1)],
+      ['brief.fuelTemperatureHot', { value: 253.15, unit: '°C' }],
+      ['brief.boost', { value: 0, unit: 'bar' }],
+    ],
+    false,
+  ),
+  trip('filter.choice', 'filter.before-pump:coarse', [[element('coarse', 'item'), ref('F10')]]),
+  trip('filter.choice', 'filter.media:fine', [e85, ['injectorRows.primary.item', ref('I850')]]),
+  trip('hose.rating', 'hose.fuel:feed', [e85, ['injectorRows.primary.item', ref('I850')]]),
+  trip('hose.rating', 'rating.pressure:feed', [[element('feed', 'item'), ref('HLP-6')]]),
+  trip('wire.size', 'wire.current:pump-feed-relay-87~pump-+', [
+    decision('pump-feed-relay-87~pump-+', 'W0_5'),
+  ]),
+  trip('wire.size', 'wire.voltage-drop:pump-feed-fuse~pump-feed-relay-30', [
+    decision('pump-feed-relay-87~pump-+', 'W2_5'),
+  ]),
+  trip('wire.size', 'wire.mechanical-minimum:pump-feed-relay-87~pump-+', [
+    decision('pump-feed-relay-87~pump-+', 'W0_5'),
+  ]),
+  trip('wire.size', 'wire.terminal-fit:pump-feed-relay-87~pump-+', [
+    decision('pump-feed-relay-87~pump-+', 'W16'),
+  ]),
+  trip('fuse.load', 'fuse.load:pump-feed', [['power.pumpFeeds.pump-feed.fuse', ref('FB10')]]),
+  trip('fuse.load', 'fuse.inrush:pump-feed', [['power.pumpFeeds.pump-feed.fuse', ref('FB75')]]),
+  trip('main-fuse', 'main-fuse.distance:battery-+~main-fuse', [
+    ['placements.main-fuse.x', { value: 3, unit: 'mm' }],
+  ]),
+  trip('main-fuse', 'main-fuse.load', [[element('pump', 'item'), ref('P900T')]]),
+  trip('pump.trigger', 'pump.trigger-side:pump-feed', [
+    ['power.pumpFeeds.pump-feed.trigger', 'high-side'],
+  ]),
+  trip('pump.trigger', 'relay.contact:pump-feed', [
+    [element('pump', 'item'), ref('P900T')],
+    ['power.pumpFeeds.pump-feed.relay', ref('RL30')],
+    ['power.mainFuse', ref('FM60')],
+  ]),
+  {
+    ...trip('injector.impedance', 'injector.impedance:primary', [], false),
+    catalogue: withPart('I650', { resistance: 5 }),
+  },
+  {
+    ...trip('circuit.unsolved', 'circuit.unsolved:main/keyOnPrime', [], false),
+    catalogue: withPart('HBR-6', { bore: 1e-5 }),
+  },
+  trip('pump.inertia-switch', 'pump.inertia-switch:pump-feed', [
+    ['power.pumpFeeds.pump-feed.inertiaSwitch', false],
+  ]),
+];
