@@ -27,8 +27,7 @@ const item = (category: 'pump' | 'injector' | 'hose' | 'filter' | 'regulator') =
   fc.constantFrom(
     ...newestOf(sampleCatalogue, category).map((i) => ({ id: i.id, revision: i.revision })),
   );
-const at = (id: string): string =>
-  `fuelCircuits.0.elements.${lantern.fuelCircuits[0]!.elements.findIndex((e) => e.id === id)}`;
+const at = (id: string): string => `fuelCircuits.main.elements.${id}`;
 
 /** Anything a technician may enter, by the place it is entered. */
 const entries: Record<string, fc.Arbitrary<unknown>> = {
@@ -45,11 +44,11 @@ const entries: Record<string, fc.Arbitrary<unknown>> = {
   'brief.aspiration': fc.constantFrom('natural', 'supercharged', 'turbo'),
   'brief.cycle': fc.constantFrom('four-stroke', 'two-stroke', 'rotary'),
   'brief.use': fc.constantFrom('road', 'off-road', 'competition', 'two-or-three-wheeler'),
-  'fuels.0.ethanol': quantity(0, 1, '%'),
-  'fuels.0.reidVapourPressure': quantity(20e3, 120e3, 'kPa'),
-  'injectorRows.0.count': fc.integer({ min: 1, max: 12 }),
-  'injectorRows.0.shotsPerCycle': fc.integer({ min: 1, max: 2 }),
-  'injectorRows.0.item': item('injector'),
+  'fuels.pump-fuel.ethanol': quantity(0, 1, '%'),
+  'fuels.pump-fuel.reidVapourPressure': quantity(20e3, 120e3, 'kPa'),
+  'injectorRows.primary.count': fc.integer({ min: 1, max: 12 }),
+  'injectorRows.primary.shotsPerCycle': fc.integer({ min: 1, max: 2 }),
+  'injectorRows.primary.item': item('injector'),
   [`${at('pump')}.item`]: item('pump'),
   [`${at('pump')}.wear`]: quantity(0, 0.6, '%'),
   [`${at('feed')}.item`]: item('hose'),
@@ -66,8 +65,8 @@ const entries: Record<string, fc.Arbitrary<unknown>> = {
   'limits.designFactor': quantity(1, 2, '%'),
   'limits.injectorDuty': quantity(0.5, 0.95, '%'),
   'power.wireSystem': fc.constantFrom('metric', 'awg'),
-  'power.pumpFeeds.0.trigger': fc.constantFrom('low-side', 'high-side'),
-  'power.pumpFeeds.0.loadedTogether': fc.integer({ min: 1, max: 30 }),
+  'power.pumpFeeds.pump-feed.trigger': fc.constantFrom('low-side', 'high-side'),
+  'power.pumpFeeds.pump-feed.loadedTogether': fc.integer({ min: 1, max: 30 }),
 };
 
 const anyBuild = fc

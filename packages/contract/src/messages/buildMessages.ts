@@ -1,27 +1,12 @@
 import {
   type Aspiration,
-  type Fuel,
-  type PumpElement,
   type Quantity,
   type StartAnswers,
   type VehicleUse,
-  aspirations,
-  vehicleUses,
+  startSpec,
 } from '@brookrain/core';
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
-import { briefRules } from '../document/briefModel.ts';
-import { SpeedAbove } from '../document/speedRules.ts';
-import { QuantityOf } from '../quantityOf.ts';
+import { IsBoolean, IsInt, IsOptional, IsString, Length, Min } from 'class-validator';
+import { FieldOf } from '../fields/fieldOf.ts';
 import { AuthoredMessage } from './editMessages.ts';
 
 /** Copies a build, or branches off from one of its revisions. */
@@ -48,75 +33,62 @@ export class ArchiveMessage {
 /** Answers of the guided start of a new build. */
 export class StartMessage extends AuthoredMessage implements StartAnswers {
   /** name of the new build */
-  @IsString()
-  @Length(1, 80, { message: 'a build needs a name of 1 to 80 letters' })
+  @FieldOf(startSpec, 'name')
   name: string;
 
   /** the vehicle in words */
-  @IsString()
-  @MaxLength(200)
+  @FieldOf(startSpec, 'vehicle')
   vehicle: string;
 
   /** the engine in words */
-  @IsString()
-  @MaxLength(200)
+  @FieldOf(startSpec, 'engine')
   engine: string;
 
   /** what the vehicle is used for */
-  @IsIn(vehicleUses)
+  @FieldOf(startSpec, 'use')
   use: VehicleUse;
 
   /** engine displacement */
-  @QuantityOf('volume', briefRules.displacement)
+  @FieldOf(startSpec, 'displacement')
   displacement: Quantity;
 
   /** number of cylinders */
-  @IsInt({ message: 'the number of cylinders must be a whole number' })
-  @Min(1)
-  @Max(16)
+  @FieldOf(startSpec, 'cylinders')
   cylinders: number;
 
   /** how the engine breathes */
-  @IsIn(aspirations)
+  @FieldOf(startSpec, 'aspiration')
   aspiration: Aspiration;
 
   /** boost, gauge; 0 for a natural engine */
-  @QuantityOf('pressure', briefRules.boost)
+  @FieldOf(startSpec, 'boost')
   boost: Quantity;
 
   /** power target */
-  @QuantityOf('power', briefRules.power)
+  @FieldOf(startSpec, 'power')
   power: Quantity;
 
   /** engine speed of the power target */
-  @QuantityOf('rotation', briefRules.speed)
+  @FieldOf(startSpec, 'powerSpeed')
   powerSpeed: Quantity;
 
   /** highest engine speed */
-  @QuantityOf('rotation', briefRules.speed)
-  @SpeedAbove('powerSpeed', {
-    orEqual: true,
-    message: 'the limiter must not be below the power speed',
-  })
+  @FieldOf(startSpec, 'limiterSpeed')
   limiterSpeed: Quantity;
 
   /** fuel of the first circuit */
-  @IsIn(['petrol-ethanol', 'methanol'])
-  fuelKind: Fuel['kind'];
+  @FieldOf(startSpec, 'fuelKind')
+  fuelKind: 'petrol-ethanol' | 'methanol';
 
   /** ethanol by volume; of no account for methanol */
-  @QuantityOf('ratio', { min: 0, max: 1, message: 'ethanol must be between 0 and 100 %' })
+  @FieldOf(startSpec, 'ethanol')
   ethanol: Quantity;
 
   /** where the pump goes */
-  @IsIn(['in-tank', 'external'])
-  pumpMounting: PumpElement['mounting'];
+  @FieldOf(startSpec, 'pumpMounting')
+  pumpMounting: 'in-tank' | 'external';
 
   /** length of the fuel run from tank to engine */
-  @QuantityOf('length', {
-    min: 0.2,
-    max: 20,
-    message: 'the run from tank to engine must be from 0.2 to 20 m',
-  })
+  @FieldOf(startSpec, 'runLength')
   runLength: Quantity;
 }

@@ -1,4 +1,10 @@
-import type { BuildDocument, BuildCommand, Catalogue, CatalogueItem, Patch } from '@brookrain/core';
+import type {
+  BuildCommand,
+  BuildDocument,
+  Catalogue,
+  CatalogueItem,
+  DocumentDifference,
+} from '@brookrain/core';
 import type { Issue } from '../issue.ts';
 
 /** A build in the list. */
@@ -28,7 +34,7 @@ export interface BuildReply {
 /** One accepted change of a build. */
 export interface RevisionReply {
   readonly number: number;
-  readonly kind: 'create' | 'edit' | 'undo' | 'redo';
+  readonly kind: 'create' | 'edit' | 'undo' | 'redo' | 'migrate';
   readonly author: string;
   readonly time: string;
   readonly words: string;
@@ -48,7 +54,8 @@ export interface ConflictReply {
   readonly since: readonly {
     readonly words: string;
     readonly author: string;
-    readonly patch: Patch;
+    /** what it changed, by place */
+    readonly changes: readonly DocumentDifference[];
   }[];
 }
 
@@ -64,11 +71,7 @@ export interface ImportPreview {
   readonly name: string;
   /** new catalogue items the file brings */
   readonly newItems: readonly string[];
-  readonly changes: readonly {
-    readonly path: string;
-    readonly before: unknown;
-    readonly after: unknown;
-  }[];
+  readonly changes: readonly DocumentDifference[];
 }
 
 /** The whole catalogue, every revision. */

@@ -1,4 +1,4 @@
-import { type UnitKind, findUnit, unitKinds } from '@brookrain/core';
+import { type UnitKind, entryAt, findUnit, unitKinds } from '@brookrain/core';
 
 /** A header cell split into its name and the unit in brackets, or after a comma. */
 export interface HeaderCell {
@@ -11,7 +11,7 @@ export function readHeader(cell: string): HeaderCell {
   const match =
     /^(.*?)\s*(?:\[(.*?)\]|\((.*?)\))\s*$/.exec(cell) ?? /^(.*\S)\s*,\s*(\D[^,]*)$/.exec(cell);
   if (!match) return { name: cell.trim(), unit: undefined };
-  return { name: match[1]!.trim(), unit: (match[2] ?? match[3] ?? '').trim() };
+  return { name: entryAt(match, 1).trim(), unit: (match[2] ?? match[3] ?? '').trim() };
 }
 
 /** Names compared without regard to case, spaces and marks. */

@@ -5,14 +5,17 @@ import {
   type TableColumn,
   type TableRow,
   allItemFields,
+  entryAt,
+  valueUnder,
+  firstOf,
   fromSI,
-  itemTables,
+  itemTableOf,
   parseNumber,
   parseQuantity,
   tableFields,
   tableRowsOf,
 } from '@brookrain/core';
-import { itemIssues } from '../validateDocument.ts';
+import { itemIssues } from '../itemIssues.ts';
 import { headerUnit, readHeader, sameName } from './headerCell.ts';
 import {
   type CellProblem,
@@ -45,7 +48,7 @@ function written(value: number, kind: TableColumn['kind'], unit: string): string
 
 function cellOf(field: ItemField, value: unknown): string {
   if (value === undefined) return '';
-  if (field.type === 'quantity') return written(value as number, field.kind, field.unit);
+  if (field.type === 'figure') return written(value as number, field.kind, field.unit);
   if (field.type === 'yes-no') return value === true ? 'yes' : 'no';
   return quotedCell(String(value));
 }
@@ -59,16 +62,16 @@ export function writeItemsSheet(
   items: readonly CatalogueItem[],
 ): string {
   const fields = allItemFields(category);
-  const columns = itemTables[category]?.columns ?? [];
+  const columns = itemTableOf(category)?.columns ?? [];
   const header = [
     'id',
-    ...fields.map((f) => titled(f.key, f.type === 'quantity' ? f.unit : '')),
+    ...fields.map((f) => titled(f.key, f.type === 'figure' ? f.unit : '')),
     ...columns.map((c) => titled(`table.${c.key}`, c.unit)),
   ];
   const lines = items.flatMap((item) => {
     const rows = tableRowsOf(item);
     const tableCells = (row: TableRow | undefined): string[] =>
-      columns.map((c) => (row ? written(row[c.key]!, c.kind, c.unit) : ''));
+      columns.map((c) => (row ? written(valueUnder(row, c.key), c.kind, c.unit) : ''));
     const record = item as unknown as Record<string, unknown>;
     const id = quotedCell(item.id);
     const first = [id, ...fields.map((f) => cellOf(f, record[f.key])), ...tableCells(rows[0])];
@@ -86,7 +89,7 @@ function readField(
   unit: string,
 ): { value?: unknown; wrong?: string } {
   switch (field.type) {
-    case 'quantity': {
+    case 'figure': {
       const parsed = parseQuantity({ text: cell, kind: field.kind, defaultUnit: unit });
       return parsed.ok ? { value: parsed.quantity.value } : { wrong: parsed.message };
     }
@@ -116,28 +119,30 @@ interface Place {
 }
 
 function placesOf(category: CatalogueCategory, grid: SheetGrid, told: Told) {
-  const headers = grid[0]!.map(readHeader);
+  const headers = firstOf(grid).map(readHeader);
   const find = (
     names: readonly string[],
     measured?: { kind: TableColumn['kind']; unit: string },
   ) => {
     const at = headers.findIndex((h) => names.some((name) => sameName(h.name, name)));
     if (at < 0) return undefined;
-    const unit = measured ? headerUnit(headers[at]!, measured.kind, measured.unit) : undefined;
+    const unit = measured
+      ? headerUnit(entryAt(headers, at), measured.kind, measured.unit)
+      : undefined;
     if (unit && !unit.ok) told(0, at, unit.message);
     return { at, unit: unit?.ok ? unit.unit : '' };
   };
   const id = find(['id']);
   const fields = new Map<string, Place>();
   for (const field of allItemFields(category)) {
-    const place = find([field.key, field.label], field.type === 'quantity' ? field : undefined);
+    const place = find([field.key, field.label], field.type === 'figure' ? field : undefined);
     if (place) fields.set(field.key, place);
     else if (!(field.type === 'choice' && field.optional)) {
       told(0, 0, `there is no column "${field.key}" (${field.label})`);
     }
   }
   const columns = new Map<string, Place>();
-  for (const column of itemTables[category]?.columns ?? []) {
+  for (const column of itemTableOf(category)?.columns ?? []) {
     const place = find([`table.${column.key}`], column);
     if (place) columns.set(column.key, place);
     else told(0, 0, `there is no column "table.${column.key}" (${column.label})`);
@@ -168,12 +173,12 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
   const told: Told = (row, column, message) => void problems.push({ row, column, message });
   const places = placesOf(category, grid, told);
   if (problems.length > 0 || !places.id) return { grid, problems, items: [] };
-  const columns = itemTables[category]?.columns ?? [];
+  const columns = itemTableOf(category)?.columns ?? [];
   const items: CatalogueItem[] = [];
   const starts: { row: number; id: string }[] = [];
   const seen = new Set<string>();
   for (let row = 1; row < grid.length; row++) {
-    const id = plainCell(grid[row]![places.id.at]!);
+    const id = plainCell(entryAt(entryAt(grid, row), places.id.at));
     if (id === '' && starts.length > 0) continue;
     if (id === '') told(row, places.id.at, 'an item needs an id');
     else if (starts.at(-1)?.id !== id) {
@@ -188,7 +193,7 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
     const item: Record<string, unknown> = { category, id, revision: 1 };
     for (const field of allItemFields(category)) {
       const place = places.fields.get(field.key);
-      const cell = place ? plainCell(grid[first]![place.at]!) : '';
+      const cell = place ? plainCell(entryAt(entryAt(grid, first), place.at)) : '';
       if (cell === '') {
         if (field.type === 'choice' && field.optional) continue;
         told(first, place?.at ?? 0, `${field.label} is missing`);
@@ -200,12 +205,16 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
     }
     const rows: TableRow[] = [];
     for (let row = first; columns.length > 0 && row <= last; row++) {
-      const cells = columns.map((c) => grid[row]![places.columns.get(c.key)!.at]!);
+      const cells = columns.map((c) => entryAt(entryAt(grid, row), places.columns.get(c.key)!.at));
       if (cells.every((cell) => cell === '')) continue;
       const entry: Record<string, number> = {};
       columns.forEach((column, c) => {
         const { at, unit } = places.columns.get(column.key)!;
-        const parsed = parseQuantity({ text: cells[c]!, kind: column.kind, defaultUnit: unit });
+        const parsed = parseQuantity({
+          text: entryAt(cells, c),
+          kind: column.kind,
+          defaultUnit: unit,
+        });
         if (!parsed.ok) {
           told(row, at, cells[c] === '' ? `${column.label} is missing here` : parsed.message);
         } else entry[column.key] = parsed.quantity.value;

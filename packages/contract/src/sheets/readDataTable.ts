@@ -4,8 +4,10 @@ import {
   type TableColumn,
   type TableRow,
   type UnitKind,
+  entryAt,
   findUnit,
-  itemTables,
+  firstOf,
+  itemTableOf,
   parseNumber,
   parseQuantity,
   tableFields,
@@ -36,7 +38,7 @@ function cellValue(
   kind: UnitKind,
   unit: string,
 ): number | undefined {
-  const text = reader.grid[row]![column] ?? '';
+  const text = entryAt(reader.grid, row)[column] ?? '';
   if (text === '' || /^(-|–|—|n\/?a|\.\.\.)$/i.test(text)) return undefined;
   const parsed = parseQuantity({ text, kind, defaultUnit: unit });
   if (!parsed.ok) {
@@ -56,8 +58,8 @@ function fillGaps(at: readonly number[], values: readonly (number | undefined)[]
     const above = known.find((k) => k > i);
     if (below === undefined || above === undefined) return undefined;
     filled += 1;
-    const share = (at[i]! - at[below]!) / (at[above]! - at[below]!);
-    return values[below]! + share * (values[above]! - values[below]!);
+    const share = (entryAt(at, i) - entryAt(at, below)) / (entryAt(at, above) - entryAt(at, below));
+    return entryAt(values, below) + share * (entryAt(values, above) - entryAt(values, below));
   });
   return { values: complete, filled };
 }
@@ -69,7 +71,7 @@ function readLong(reader: Reader, table: ItemTable, headers: readonly HeaderCell
       (h) => sameName(h.name, column.label) || sameName(h.name, column.key),
     );
     if (at < 0) reader.problem(0, 0, `there is no column "${column.label}"`);
-    const unit = at < 0 ? undefined : headerUnit(headers[at]!, column.kind, column.unit);
+    const unit = at < 0 ? undefined : headerUnit(entryAt(headers, at), column.kind, column.unit);
     if (unit && !unit.ok) reader.problem(0, at, unit.message);
     return { column, at, unit: unit?.ok ? unit.unit : undefined };
   });
@@ -79,7 +81,7 @@ function readLong(reader: Reader, table: ItemTable, headers: readonly HeaderCell
     for (const { column, at, unit } of places) {
       const value = cellValue(reader, i + 1, at, column.kind, unit!);
       if (value === undefined) {
-        if ((reader.grid[i + 1]![at] ?? '') === '') {
+        if ((entryAt(reader.grid, i + 1)[at] ?? '') === '') {
           reader.problem(i + 1, at, `${column.label} is missing here`);
         }
         return [];
@@ -99,7 +101,7 @@ function readPumpSheet(reader: Reader, headers: readonly HeaderCell[]): TableRow
     reader.problem(0, 0, 'there is no column "Pressure"');
     return [];
   }
-  const pressureUnit = headerUnit(headers[pressureAt]!, 'pressure', 'kPa');
+  const pressureUnit = headerUnit(entryAt(headers, pressureAt), 'pressure', 'kPa');
   if (!pressureUnit.ok) reader.problem(0, pressureAt, pressureUnit.message);
   const columns = headers.flatMap((header, at) => {
     if (at === pressureAt) return [];
@@ -126,7 +128,7 @@ function readPumpSheet(reader: Reader, headers: readonly HeaderCell[]): TableRow
     cellValue(reader, row, pressureAt, 'pressure', pressureUnit.unit),
   );
   lines.forEach((row, i) => {
-    if (pressures[i] === undefined && (reader.grid[row]![pressureAt] ?? '') === '') {
+    if (pressures[i] === undefined && (entryAt(reader.grid, row)[pressureAt] ?? '') === '') {
       reader.problem(row, pressureAt, 'the pressure of this row is missing');
     }
   });
@@ -166,7 +168,7 @@ function readPumpSheet(reader: Reader, headers: readonly HeaderCell[]): TableRow
         }
         return [];
       }
-      return [{ voltage, pressure: pressures[row - 1]!, flow: flows[i]!, current }];
+      return [{ voltage, pressure: entryAt(pressures, row - 1), flow: entryAt(flows, i), current }];
     });
   });
 }
@@ -186,7 +188,8 @@ function readDeadTimeSheet(reader: Reader, headers: readonly HeaderCell[]): Tabl
     const row = i + 1;
     const voltage = cellValue(reader, row, 0, 'voltage', 'V');
     if (voltage === undefined) {
-      if (reader.grid[row]![0] === '') reader.problem(row, 0, 'the voltage of this row is missing');
+      if (entryAt(reader.grid, row)[0] === '')
+        reader.problem(row, 0, 'the voltage of this row is missing');
       return [];
     }
     const given = pressures.map((_p, c) => cellValue(reader, row, c + 1, 'time', 'ms'));
@@ -200,7 +203,7 @@ function readDeadTimeSheet(reader: Reader, headers: readonly HeaderCell[]): Tabl
       const pressure = pressures[c];
       if (pressure === undefined) return [];
       if (deadTime === undefined) {
-        if (given[c] === undefined && reader.grid[row]![c + 1] === '') {
+        if (given[c] === undefined && entryAt(reader.grid, row)[c + 1] === '') {
           reader.problem(row, c + 1, 'a dead time at the edge cannot be guessed');
         }
         return [];
@@ -233,7 +236,7 @@ function tellDoubleFlows(reader: Reader, rows: readonly TableRow[], column: Tabl
  * voltage, an injector sheet of dead times by voltage with columns per pressure.
  */
 export function readDataTable(category: CatalogueCategory, text: string): DataTable {
-  const table = itemTables[category];
+  const table = itemTableOf(category);
   const read = readGrid(text);
   if (!table || !read.ok) {
     const message = read.ok ? 'items of this kind have no table' : read.message;
@@ -251,7 +254,7 @@ export function readDataTable(category: CatalogueCategory, text: string): DataTa
     },
     note: (note) => void notes.push(note),
   };
-  const headers = grid[0]!.map(readHeader);
+  const headers = firstOf(grid).map(readHeader);
   if (grid.length < 2) reader.problem(0, 0, 'there are no rows under the header');
   const rows =
     category === 'pump' && headers.some((h) => volts.test(h.name))
@@ -259,7 +262,7 @@ export function readDataTable(category: CatalogueCategory, text: string): DataTa
       : category === 'injector' && headers.slice(1).some((h) => isNumberOf(h, 'pressure'))
         ? readDeadTimeSheet(reader, headers)
         : readLong(reader, table, headers);
-  if (category === 'pump') tellDoubleFlows(reader, rows, table.columns[2]!);
+  if (category === 'pump') tellDoubleFlows(reader, rows, entryAt(table.columns, 2));
   if (problems.length === 0 && tableFields(category, rows) === undefined) {
     reader.problem(0, 0, 'every voltage needs a dead time at every pressure');
   }

@@ -1,8 +1,8 @@
 import {
   type CatalogueCategory,
   type CatalogueItem,
-  categoryNames,
-  itemTables,
+  categories,
+  itemTableOf,
   sampleCatalogue,
   tableRowsOf,
 } from '@brookrain/core';
@@ -14,7 +14,6 @@ import { readDataTable } from './readDataTable.ts';
 import { sameItem } from './sameItem.ts';
 import { plainCell, quotedCell, readGrid, writeGrid } from './sheetGrid.ts';
 
-const categories = Object.keys(categoryNames) as CatalogueCategory[];
 const itemsOf = (category: CatalogueCategory): CatalogueItem[] =>
   sampleCatalogue.items.filter((item) => item.category === category);
 
@@ -160,7 +159,7 @@ describe('items as CSV', () => {
   test.each([
     ['two', 'Enter a number'],
     ['', 'Bore is missing'],
-    ['-3', 'must not be less than'],
+    ['-3', 'must be from 1 mm to 100 mm'],
     ['12 bar', 'is not a unit used here'],
   ])('%s as a bore is told at its cell', (cell, message) => {
     const { problems, items } = readItemsSheet('hose', withCell(2, column, cell));
@@ -281,11 +280,11 @@ describe('tables of a data sheet', () => {
     expect(problems).toContainEqual(expect.objectContaining({ row: 1, column: 2 }));
   });
 
-  test.each(categories.filter((c) => itemTables[c]))(
+  test.each(categories.filter((c) => itemTableOf(c)))(
     '%s: one column per field, in any order',
     (c) => {
       const [item] = itemsOf(c);
-      const { columns } = itemTables[c]!;
+      const { columns } = itemTableOf(c)!;
       const order = [...columns].reverse();
       const rows = tableRowsOf(item!);
       const text = [

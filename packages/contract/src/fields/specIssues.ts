@@ -1,0 +1,93 @@
+import { type ObjectSpec, type Spec, entryAt, valueUnder, isKey, kindOf } from '@brookrain/core';
+import type { Issue } from '../issue.ts';
+import { fieldProblem, isLeaf } from './fieldProblem.ts';
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+const under = (path: string, key: string): string => (path === '' ? key : `${path}.${key}`);
+
+/** Whether a field may be missing. */
+const mayBeLeftOut = (spec: Spec): boolean => spec.type === 'choice' && spec.optional;
+
+/** What must hold between the fields of an object that are each sound. */
+export function ruleIssues(spec: ObjectSpec, value: object, path: string): Issue[] {
+  return spec.rules
+    .filter((rule) => !rule.holds(value as never))
+    .map(({ field, message }) => ({ path: under(path, field), message }));
+}
+
+function objectIssues(spec: ObjectSpec, value: unknown, path: string): Issue[] {
+  if (!isRecord(value)) return [{ path, message: 'must be an object' }];
+  const issues: Issue[] = [];
+  for (const key of Object.keys(value)) {
+    if (!Object.hasOwn(spec.fields, key)) {
+      issues.push({ path: under(path, key), message: `there is no field "${key}" here` });
+    }
+  }
+  for (const [key, field] of Object.entries(spec.fields)) {
+    const at = under(path, key);
+    if (isLeaf(field)) {
+      if (!Object.hasOwn(value, key) && mayBeLeftOut(field)) continue;
+      const message = fieldProblem(field, value[key], value);
+      if (message !== undefined) issues.push({ path: at, message });
+    } else if (!Object.hasOwn(value, key)) issues.push({ path: at, message: 'must be given' });
+    else issues.push(...specIssues(field, value[key], at));
+  }
+  return issues.length > 0 ? issues : ruleIssues(spec, value, path);
+}
+
+const countProblem = (count: number, { min, max }: { min: number; max: number }) =>
+  count < min || count > max ? `must have ${min} to ${max} entries` : undefined;
+
+/**
+ * Everything wrong with a value against its declaration, unknown fields too. Empty when it holds.
+ * References to other parts of a document are not followed here.
+ */
+export function specIssues(spec: Spec, value: unknown, path = ''): Issue[] {
+  if (isLeaf(spec)) {
+    const message = fieldProblem(spec, value);
+    return message === undefined ? [] : [{ path, message }];
+  }
+  switch (spec.type) {
+    case 'object':
+      return objectIssues(spec, value, path);
+    case 'nullable': {
+      if (value === null) return [];
+      if (!isRecord(value)) return [{ path, message: 'must be an object or null' }];
+      return specIssues(spec.of, value, path);
+    }
+    case 'kinds': {
+      if (!isRecord(value)) return [{ path, message: 'must be an object' }];
+      const kind = kindOf(spec, value);
+      if (kind) return objectIssues(kind, value, path);
+      const message = `must be one of ${Object.keys(spec.kinds).join(', ')}`;
+      return [{ path: under(path, spec.by), message }];
+    }
+    case 'record': {
+      if (!isRecord(value)) return [{ path, message: 'must be an object of entries by id' }];
+      const count = countProblem(Object.keys(value).length, spec);
+      const issues: Issue[] = count ? [{ path, message: count }] : [];
+      for (const [key, entry] of Object.entries(value)) {
+        const at = under(path, key);
+        if (!isKey(key) || key.length > spec.key) {
+          issues.push({ path: at, message: `an id has 1 to ${spec.key} letters` });
+        } else issues.push(...specIssues(spec.of, entry, at));
+      }
+      return issues;
+    }
+    case 'list': {
+      if (!Array.isArray(value)) return [{ path, message: 'must be a list' }];
+      const count = countProblem(value.length, spec);
+      if (count) return [{ path, message: count }];
+      const issues = value.flatMap((entry, i) => specIssues(spec.of, entry, `${path}.${i}`));
+      const { rising } = spec;
+      if (issues.length > 0 || rising === undefined) return issues;
+      const rises = (value as Record<string, number>[]).every(
+        (entry, i, all) =>
+          i === 0 || valueUnder(entry, rising) > valueUnder(entryAt(all, i - 1), rising),
+      );
+      return rises ? [] : [{ path, message: `must rise by ${rising}` }];
+    }
+  }
+}
