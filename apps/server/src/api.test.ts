@@ -3,7 +3,7 @@ import { documentIssues } from '@brookrain/contract';
 import { hashOf, lantern, sampleCatalogue, toBuildFile, withValueAt } from '@brookrain/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, afterEach, describe, expect, test } from 'vitest';
-import { type TestServer, startTestServer } from './testing/testServer.ts';
+import { type TestServer, startTestServer } from './tests/testServer.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -13,7 +13,7 @@ afterEach(() => server.close());
 
 const boost = (kPa: number) => ({
   name: 'set',
-  path: 'brief.boost',
+  path: ['brief', 'boost'],
   value: { value: kPa * 1e3, unit: 'kPa' },
 });
 
@@ -34,6 +34,31 @@ describe('reading', () => {
   test('the catalogue holds every shipped item', async () => {
     const { body } = await server.http().get('/api/catalogue').expect(200);
     expect(body.items).toHaveLength(sampleCatalogue.items.length);
+  });
+
+  test('a build that did not change is not sent again, a changed one is', async () => {
+    const first = await server.http().get('/api/builds/lantern').expect(200);
+    expect(first.headers['content-type']).toMatch(/^application\/json/);
+    const known = String(first.headers['etag']);
+    await server.http().get('/api/builds/lantern').set('If-None-Match', known).expect(304);
+    await server.edit(1, boost(70)).expect(200);
+    const { body } = await server
+      .http()
+      .get('/api/builds/lantern')
+      .set('If-None-Match', known)
+      .expect(200);
+    expect(body.revision).toBe(2);
+    expect(body.document.brief.boost.value).toBe(70e3);
+  });
+
+  test('the history tells words and hash, newest first, without the patches', async () => {
+    await server.edit(1, boost(70)).expect(200);
+    const { body } = await server.http().get('/api/builds/lantern/revisions').expect(200);
+    expect(body.map((r: { number: number }) => r.number)).toEqual([2, 1]);
+    expect(Object.keys(body[0]).sort()).toEqual(
+      ['author', 'hash', 'kind', 'number', 'time', 'words'].sort(),
+    );
+    expect(body[0].hash).toBe(hashOf((await server.read()).document));
   });
 
   test.each(['/api/builds/none', '/api/builds/none/parts.csv', '/api/nothing'])(
@@ -58,7 +83,7 @@ describe('editing', () => {
   });
 
   test('an edit that changes nothing makes no revision', async () => {
-    const same = { name: 'set', path: 'brief.cylinders', value: 4 };
+    const same = { name: 'set', path: ['brief', 'cylinders'], value: 4 };
     const { body } = await server.edit(1, same).expect(200);
     expect(body.revision).toBe(1);
   });
@@ -66,7 +91,7 @@ describe('editing', () => {
   test('an impossible value is refused with the message of the field, and nothing changes', async () => {
     const command = {
       name: 'set',
-      path: 'brief.displacement',
+      path: ['brief', 'displacement'],
       value: { value: -0.0024, unit: 'L' },
     };
     const { body } = await server.edit(1, command).expect(400);
@@ -83,9 +108,9 @@ describe('editing', () => {
     [{ command: boost(70) }],
     [{ baseRevision: 'one', command: boost(70) }],
     [{ baseRevision: 1, command: boost(70), sneaky: true }],
-    [{ baseRevision: 1, command: { name: 'set', path: 'brief.__proto__.x', value: 1 } }],
-    [{ baseRevision: 1, command: { name: 'set', path: 'format', value: 'other' } }],
-    [{ baseRevision: 1, command: { name: 'set', path: 'brief', value: null } }],
+    [{ baseRevision: 1, command: { name: 'set', path: ['brief', '__proto__', 'x'], value: 1 } }],
+    [{ baseRevision: 1, command: { name: 'set', path: ['format'], value: 'other' } }],
+    [{ baseRevision: 1, command: { name: 'set', path: ['brief'], value: null } }],
     [
       {
         baseRevision: 1,
@@ -156,7 +181,7 @@ describe('undo and redo', () => {
 describe('stale edits', () => {
   test('get 409 with both versions and what changed since', async () => {
     await server.edit(1, boost(70)).expect(200);
-    const command = { name: 'set', path: 'brief.power', value: { value: 150e3, unit: 'kW' } };
+    const command = { name: 'set', path: ['brief', 'power'], value: { value: 150e3, unit: 'kW' } };
     const { body } = await server.edit(1, command).expect(409);
     const conflict = body as ConflictReply;
     expect(conflict.code).toBe('conflict');
@@ -170,7 +195,7 @@ describe('stale edits', () => {
 
   test('re-applied on the newest revision both edits stand', async () => {
     await server.edit(1, boost(70)).expect(200);
-    const command = { name: 'set', path: 'brief.cylinders', value: 5 };
+    const command = { name: 'set', path: ['brief', 'cylinders'], value: 5 };
     const { body } = await server.edit(1, command).expect(409);
     const conflict = body as ConflictReply;
     await server.edit(conflict.current.revision, conflict.command!).expect(200);
@@ -208,8 +233,11 @@ describe('files', () => {
       JSON.stringify(changed),
     ).expect(200);
     expect((body as ImportPreview).changes).toEqual([
-      { path: 'brief.boost.value', before: 85e3, after: 50e3 },
-      { path: 'brief.boost.unit', before: 'bar', after: 'kPa' },
+      {
+        path: ['brief', 'boost'],
+        before: { value: 85e3, unit: 'bar' },
+        after: { value: 50e3, unit: 'kPa' },
+      },
     ]);
     expect((await server.read()).revision).toBe(1);
   });
@@ -328,7 +356,11 @@ describe('papers', () => {
       string,
       unknown
     >;
-    const named = withValueAt(own, 'fuelCircuits.0.elements.5.name', '=HYPERLINK("http://x")');
+    const named = withValueAt(
+      own,
+      'fuelCircuits.main.elements.pump.name',
+      '=HYPERLINK("http://x")',
+    );
     const { body } = await server
       .http()
       .post('/api/builds/import')
@@ -352,14 +384,16 @@ describe('hostile input', () => {
     const anything = fc.oneof(
       fc.jsonValue({ maxDepth: 6 }),
       fc.record({
-        name: fc.constantFrom('set', 'set-several', 'choose-part', 'decide', 'replace-document'),
+        name: fc.constantFrom('set', 'remove', 'set-several', 'decide', 'replace-document'),
         path: fc.constantFrom(
-          'brief',
+          ['brief'],
+          ['brief', 'boost'],
+          ['fuels', 'pump-fuel'],
+          ['power'],
+          ['__proto__'],
+          ['options', 'tank-outlet', 'alternatives'],
+          [],
           'brief.boost',
-          'fuels.0',
-          'power',
-          '__proto__',
-          'options.0.alternatives',
         ),
         value: fc.jsonValue({ maxDepth: 3 }),
       }),

@@ -1,5 +1,6 @@
 import { type DynamicModule, Module } from '@nestjs/common';
 import { BuildEditor } from './builds/buildEditor.ts';
+import { BuildHistory } from './builds/buildHistory.ts';
 import { BuildStore } from './builds/buildStore.ts';
 import { BuildsController } from './builds/builds.controller.ts';
 import { CatalogueController } from './catalogue/catalogue.controller.ts';
@@ -36,6 +37,7 @@ export class AppModule {
         { provide: Snapshots, useValue: new Snapshots(open.sqlite, dataFolder) },
         LiveEvents,
         CatalogueStore,
+        BuildHistory,
         BuildStore,
         BuildEditor,
         BuildStarter,

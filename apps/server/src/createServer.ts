@@ -71,6 +71,7 @@ export async function createServer(
   serveOpenApi(app);
   serveWeb(app, config.webFolder);
   await app.init();
+  app.get(BuildStore).bringUpToDate();
   seedDemo(app.get(BuildStore), app.get(CatalogueStore));
   app.get(Snapshots).start();
   return {

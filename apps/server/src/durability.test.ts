@@ -8,7 +8,7 @@ import { afterEach, beforeEach, expect, test } from 'vitest';
 import { freePort } from './freePort.ts';
 
 const main = fileURLToPath(new URL('../dist/main.js', import.meta.url));
-const ROUNDS = 50;
+const ROUNDS = 20;
 let folder: string;
 let child: ChildProcess | undefined;
 
@@ -48,7 +48,7 @@ const post = (url: string, baseRevision: number, n: number): Promise<Response> =
     body: JSON.stringify({
       baseRevision,
       editId: `edit-${String(n).padStart(8, '0')}`,
-      command: { name: 'set', path: 'description', value: `edit ${n}` },
+      command: { name: 'set', path: ['description'], value: `edit ${n}` },
     }),
   });
 

@@ -2,7 +2,7 @@ import { demoBuilds, sampleCatalogue, toBuildFile } from '@brookrain/core';
 import { writeItemsSheet } from '@brookrain/contract';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { type TestServer, startTestServer } from './testing/testServer.ts';
+import { type TestServer, startTestServer } from './tests/testServer.ts';
 
 const RUNS = 1000;
 let server: TestServer;

@@ -1,4 +1,4 @@
-import { issuesAgainst } from '@brookrain/contract';
+import { messageIssues } from '@brookrain/contract';
 import { Injectable, type PipeTransform } from '@nestjs/common';
 import { badInput } from './errors.ts';
 
@@ -8,7 +8,7 @@ export class ModelPipe<Model extends object> implements PipeTransform<unknown, M
   constructor(private readonly model: new () => Model) {}
 
   transform(value: unknown): Model {
-    const issues = issuesAgainst(this.model, value);
+    const issues = messageIssues(this.model, value);
     if (issues.length > 0) throw badInput(issues);
     return value as Model;
   }

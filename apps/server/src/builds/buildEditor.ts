@@ -7,21 +7,28 @@ import {
   applyPatch,
   describeCommand,
   diffDocuments,
-  invertPatch,
 } from '@brookrain/core';
 import {
   type BuildReply,
   type ConflictReply,
   type ImportPreview,
+  type Issue,
   commandIssues,
   documentIssues,
+  editIssues,
   readBuildFile,
 } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { RefusedRequest, badInput, notFound } from '../errors.ts';
 import { LiveEvents } from '../live/liveEvents.ts';
+import { BuildHistory } from './buildHistory.ts';
 import { BuildStore, type NewRevision } from './buildStore.ts';
+
+/** Refuses a request for what is wrong with it. */
+function refuse(issues: readonly Issue[]): void {
+  if (issues.length > 0) throw badInput(issues);
+}
 
 /** Who changes a build, from which revision, and how the history calls it. */
 export interface Change {
@@ -36,6 +43,7 @@ export interface Change {
 export class BuildEditor {
   constructor(
     @Inject(BuildStore) private readonly store: BuildStore,
+    @Inject(BuildHistory) private readonly history: BuildHistory,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(LiveEvents) private readonly live: LiveEvents,
   ) {}
@@ -43,7 +51,7 @@ export class BuildEditor {
   /** Runs a command on the revision it started from. 400 when refused, 409 when stale. */
   edit(id: string, change: Change, command: unknown): BuildReply {
     const issues = commandIssues(command);
-    if (issues.length > 0) throw badInput(issues);
+    refuse(issues);
     const current = this.store.read(id);
     if (this.isDone(id, change)) return current;
     const known = command as BuildCommand;
@@ -60,13 +68,9 @@ export class BuildEditor {
     items: readonly CatalogueItem[],
   ): BuildReply {
     const catalogue = { items: [...items, ...this.catalogue.all().items] };
-    if (command.name === 'replace-document') {
-      const wrong = documentIssues(command.document, catalogue);
-      if (wrong.length > 0) throw badInput(wrong);
-    }
     const applied = applyCommand(current.document, command);
     if (applied.patch.length === 0 && items.length === 0) return current;
-    this.refuseWrong(applied.document, catalogue);
+    refuse(editIssues(applied.document, applied.patch, catalogue));
     return this.append(current, applied.document, items, {
       kind: 'edit',
       target: null,
@@ -74,6 +78,7 @@ export class BuildEditor {
       words: change.words ?? describeCommand(command),
       command,
       patch: applied.patch,
+      inverse: applied.inverse,
       editId: change.editId,
     });
   }
@@ -85,25 +90,32 @@ export class BuildEditor {
     if (current.revision !== change.baseRevision) {
       throw this.conflict(current, change.baseRevision, null);
     }
-    const target = this.store.nextStep(id, direction);
-    if (target === undefined) {
+    const next = this.history.nextSteps(id);
+    const target = next[direction];
+    if (!target) {
+      const ends =
+        direction === 'undo' && next.migratedAt !== undefined
+          ? `: the format of builds changed at revision ${next.migratedAt}; go back to an earlier one in the history instead`
+          : '';
       throw new RefusedRequest(400, {
         code: 'bad-input',
-        message: `there is nothing to ${direction}`,
+        message: `there is nothing to ${direction}${ends}`,
       });
     }
-    const revision = this.store.revision(id, target);
+    const revision = this.history.row(id, target.number);
     const forward = JSON.parse(revision.patch) as Patch;
-    const patch = direction === 'undo' ? invertPatch(forward) : forward;
+    const backward = JSON.parse(revision.inverse ?? '[]') as Patch;
+    const [patch, inverse] = direction === 'undo' ? [backward, forward] : [forward, backward];
     const document = applyPatch(current.document, patch);
-    this.refuseWrong(document, this.catalogue.all());
+    refuse(editIssues(document, patch, this.catalogue.all()));
     return this.append(current, document, [], {
       kind: direction,
-      target,
+      target: target.number,
       author: change.author,
       words: `${direction === 'undo' ? 'Undo' : 'Redo'}: ${revision.words}`,
       command: null,
       patch,
+      inverse,
       editId: change.editId,
     });
   }
@@ -122,7 +134,7 @@ export class BuildEditor {
   }
 
   private isDone(id: string, change: Change): boolean {
-    return change.editId !== undefined && this.store.knows(id, change.editId);
+    return change.editId !== undefined && this.history.knows(id, change.editId);
   }
 
   /** What importing a file over a build would change; nothing is written. */
@@ -160,7 +172,8 @@ export class BuildEditor {
 
   /** Keeps a new build and tells other windows. */
   create(input: Parameters<BuildStore['create']>[0]): BuildReply {
-    this.refuseWrong(input.document, { items: [...input.items, ...this.catalogue.all().items] });
+    const catalogue = { items: [...input.items, ...this.catalogue.all().items] };
+    refuse(documentIssues(input.document, catalogue));
     const created = this.store.create(input);
     this.live.tell({ type: 'builds' });
     return created;
@@ -170,11 +183,6 @@ export class BuildEditor {
     const read = readBuildFile(text, this.catalogue.all());
     if (!read.ok) throw badInput(read.issues);
     return { document: read.document, newItems: this.catalogue.missing(read.items) };
-  }
-
-  private refuseWrong(document: BuildDocument, catalogue: { items: readonly CatalogueItem[] }) {
-    const issues = documentIssues(document, catalogue);
-    if (issues.length > 0) throw badInput(issues);
   }
 
   private append(
@@ -204,21 +212,30 @@ export class BuildEditor {
     baseRevision: number,
     command: BuildCommand | null,
   ): RefusedRequest {
+    const base = this.store.documentAt(current.id, baseRevision);
     const reply: ConflictReply = {
       code: 'conflict',
       message: 'someone else changed this build meanwhile; your edit was not made',
       current,
-      base: {
-        revision: baseRevision,
-        document: this.store.documentAt(current.id, baseRevision),
-      },
+      base: { revision: baseRevision, document: base },
       command,
-      since: this.store.since(current.id, baseRevision).map((r) => ({
-        words: r.words,
-        author: r.author,
-        patch: JSON.parse(r.patch) as Patch,
-      })),
+      since: this.changesSince(current.id, baseRevision, base),
     };
     return new RefusedRequest(409, reply);
+  }
+
+  /** What each later revision changed, by place. */
+  private changesSince(
+    id: string,
+    baseRevision: number,
+    base: BuildDocument | null,
+  ): ConflictReply['since'] {
+    let before = base;
+    return this.history.since(id, baseRevision).map(({ number, words, author }) => {
+      const after = this.store.documentAt(id, number);
+      const changes = before && after ? diffDocuments(before, after) : [];
+      before = after;
+      return { words, author, changes };
+    });
   }
 }

@@ -5,7 +5,7 @@ import { BuildEditor } from './buildEditor.ts';
 import { BuildStore } from './buildStore.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { RefusedRequest } from '../errors.ts';
-import { type TestServer, startTestServer } from '../testing/testServer.ts';
+import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
 let server: TestServer;
 let store: BuildStore;
@@ -20,10 +20,10 @@ afterEach(() => server.close());
 const edits = [
   (n: number) => ({
     name: 'set',
-    path: 'brief.boost',
+    path: ['brief', 'boost'],
     value: { value: 10e3 + 1e3 * n, unit: 'kPa' },
   }),
-  (n: number) => ({ name: 'set', path: 'brief.cylinders', value: 3 + (n % 6) }),
+  (n: number) => ({ name: 'set', path: ['brief', 'cylinders'], value: 3 + (n % 6) }),
   (n: number) => ({
     name: 'choose-injector',
     rowId: 'primary',
@@ -90,7 +90,15 @@ describe('revisions', () => {
       id: 'lantern',
       baseRevision: 7,
       document: { ...lantern, name: 'Never' },
-      revision: { kind: 'edit', target: null, author: 'x', words: 'x', command: null, patch: [] },
+      revision: {
+        kind: 'edit',
+        target: null,
+        author: 'x',
+        words: 'x',
+        command: null,
+        patch: [],
+        inverse: [],
+      },
     });
     expect(written).toBeUndefined();
     expect(store.read('lantern').document.name).toBe('Lantern');

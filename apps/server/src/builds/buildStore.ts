@@ -3,24 +3,22 @@ import {
   type BuildCommand,
   type BuildDocument,
   type CatalogueItem,
+  CURRENT_VERSION,
   type Patch,
-  applyPatch,
-  hashOf,
-  invertPatch,
   storedDocument,
 } from '@brookrain/core';
 import type { BuildReply, BuildSummary, RevisionReply } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
+import { asc, count, eq } from 'drizzle-orm';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { notFound } from '../errors.ts';
 import type { Database } from '../storage/database.ts';
-import { buildRevisions, builds } from '../storage/schema.ts';
+import { documentHash } from '../storage/documentHash.ts';
+import { buildCheckpoints, buildRevisions, builds } from '../storage/schema.ts';
 import { DATABASE } from '../storage/token.ts';
-import { undoStacks } from './undoHistory.ts';
+import { BuildHistory, CHECKPOINT_EVERY, type RevisionRow } from './buildHistory.ts';
 
 type BuildRow = typeof builds.$inferSelect;
-type RevisionRow = typeof buildRevisions.$inferSelect;
 
 /** One revision to be appended. */
 export interface NewRevision {
@@ -30,18 +28,22 @@ export interface NewRevision {
   readonly words: string;
   readonly command: BuildCommand | null;
   readonly patch: Patch;
+  readonly inverse: Patch;
   readonly editId?: string | undefined;
 }
 
 /** Builds and their revisions in SQLite. */
 @Injectable()
 export class BuildStore {
+  /** replies as they are sent */
+  private readonly texts = new WeakMap<BuildReply, string>();
   /** newest replies by build; a revision never changes */
   private readonly known = new Map<string, BuildReply>();
 
   constructor(
     @Inject(DATABASE) private readonly database: Database,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
+    @Inject(BuildHistory) private readonly history: BuildHistory,
   ) {}
 
   count(): number {
@@ -84,57 +86,42 @@ export class BuildStore {
     return reply;
   }
 
+  /** A build as it stands, as it is sent; written once for each revision. */
+  readText(id: string): { readonly text: string; readonly version: string } {
+    const reply = this.read(id);
+    let text = this.texts.get(reply);
+    if (text === undefined) {
+      text = JSON.stringify(reply);
+      this.texts.set(reply, text);
+    }
+    return { text, version: `${reply.revision}-${reply.updatedAt}` };
+  }
+
   private readAnew(id: string): BuildReply {
     const row = this.row(id);
-    const history = this.database
-      .select({
-        number: buildRevisions.number,
-        kind: buildRevisions.kind,
-        target: buildRevisions.target,
-        words: buildRevisions.words,
-      })
-      .from(buildRevisions)
-      .where(eq(buildRevisions.buildId, id))
-      .orderBy(asc(buildRevisions.number))
-      .all();
-    const { undo, redo } = undoStacks(history);
-    const wordsOf = (number: number | undefined) =>
-      history.find((step) => step.number === number)?.words ?? null;
+    return this.reply(id, row.revision, row.updatedAt, JSON.parse(row.document) as BuildDocument);
+  }
+
+  private reply(
+    id: string,
+    revision: number,
+    updatedAt: string,
+    document: BuildDocument,
+  ): BuildReply {
+    const { undo, redo } = this.history.nextSteps(id);
     return {
       id,
-      revision: row.revision,
-      document: storedDocument(JSON.parse(row.document)),
-      undo: wordsOf(undo.at(-1)),
-      redo: wordsOf(redo.at(-1)),
-      updatedAt: row.updatedAt,
+      revision,
+      document,
+      undo: undo?.words ?? null,
+      redo: redo?.words ?? null,
+      updatedAt,
     };
   }
 
   revisions(id: string): RevisionReply[] {
     this.row(id);
-    return this.database
-      .select({
-        number: buildRevisions.number,
-        kind: buildRevisions.kind,
-        author: buildRevisions.author,
-        time: buildRevisions.time,
-        words: buildRevisions.words,
-        hash: buildRevisions.hash,
-      })
-      .from(buildRevisions)
-      .where(eq(buildRevisions.buildId, id))
-      .orderBy(desc(buildRevisions.number))
-      .all();
-  }
-
-  /** True when an edit with this id was already made on a build. */
-  knows(id: string, editId: string): boolean {
-    const known = this.database
-      .select({ number: buildRevisions.number })
-      .from(buildRevisions)
-      .where(and(eq(buildRevisions.buildId, id), eq(buildRevisions.editId, editId)))
-      .get();
-    return known !== undefined;
+    return this.history.told(id);
   }
 
   has(id: string): boolean {
@@ -160,54 +147,53 @@ export class BuildStore {
         id,
         name,
         archived,
-        document: storedDocument(JSON.parse(document)),
+        document: JSON.parse(document) as BuildDocument,
       }));
   }
 
-  /** Revisions after one, oldest first. */
-  since(id: string, number: number): RevisionRow[] {
-    return this.database
-      .select()
-      .from(buildRevisions)
-      .where(and(eq(buildRevisions.buildId, id), gt(buildRevisions.number, number)))
-      .orderBy(asc(buildRevisions.number))
-      .all();
-  }
-
-  /** One revision; throws when there is none. */
-  revision(id: string, number: number): RevisionRow {
-    const row = this.database
-      .select()
-      .from(buildRevisions)
-      .where(and(eq(buildRevisions.buildId, id), eq(buildRevisions.number, number)))
-      .get();
-    if (!row) throw notFound(`there is no revision ${number}`);
-    return row;
-  }
-
-  /** The newest revision that undo would take back or redo would put back. */
-  nextStep(id: string, direction: 'undo' | 'redo'): number | undefined {
-    const history = this.database
-      .select({
-        number: buildRevisions.number,
-        kind: buildRevisions.kind,
-        target: buildRevisions.target,
-      })
-      .from(buildRevisions)
-      .where(eq(buildRevisions.buildId, id))
-      .orderBy(asc(buildRevisions.number))
-      .all();
-    return undoStacks(history)[direction].at(-1);
-  }
-
-  /** The document as it was at a revision: later patches are taken back. */
+  /** The document as it was at a revision; null when there is none. */
   documentAt(id: string, number: number): BuildDocument | null {
-    const row = this.row(id);
-    if (number < 1 || number > row.revision) return null;
-    const now = storedDocument(JSON.parse(row.document));
-    return this.since(id, number)
-      .reverse()
-      .reduce((doc, r) => applyPatch(doc, invertPatch(JSON.parse(r.patch) as Patch)), now);
+    this.row(id);
+    return this.history.documentAt(id, number);
+  }
+
+  /**
+   * Brings documents of older formats up to this one: each as a revision of its own, with the
+   * document as it was before and as it is now kept whole.
+   */
+  bringUpToDate(): void {
+    for (const row of this.database.select().from(builds).all()) {
+      const stored = JSON.parse(row.document) as { version: number };
+      if (stored.version === CURRENT_VERSION) continue;
+      const document = storedDocument(stored);
+      const number = row.revision + 1;
+      const time = new Date().toISOString();
+      this.database.transaction(
+        (transaction) => {
+          transaction
+            .insert(buildCheckpoints)
+            .values({
+              buildId: row.id,
+              number: row.revision,
+              formatVersion: stored.version,
+              document: row.document,
+            })
+            .run();
+          this.write(transaction, row.id, number, document, {
+            kind: 'migrate',
+            target: null,
+            author: 'Brookrain',
+            words: `Brought up to format ${CURRENT_VERSION}; undo ends here`,
+            command: null,
+            patch: [],
+            inverse: [],
+            time,
+          });
+        },
+        { behavior: 'immediate' },
+      );
+      this.known.delete(row.id);
+    }
   }
 
   create(input: {
@@ -235,21 +221,16 @@ export class BuildStore {
             updatedAt: time,
           })
           .run();
-        transaction
-          .insert(buildRevisions)
-          .values({
-            buildId: id,
-            number: 1,
-            kind: 'create',
-            target: null,
-            author: input.author,
-            time,
-            words: input.words,
-            command: null,
-            patch: '[]',
-            hash: hashOf(input.document),
-          })
-          .run();
+        this.write(transaction, id, 1, input.document, {
+          kind: 'create',
+          target: null,
+          author: input.author,
+          words: input.words,
+          command: null,
+          patch: [],
+          inverse: [],
+          time,
+        });
       },
       { behavior: 'immediate' },
     );
@@ -279,37 +260,62 @@ export class BuildStore {
         if (head?.revision !== input.baseRevision) return false;
         const number = input.baseRevision + 1;
         this.catalogue.add(transaction, input.items ?? []);
-        transaction
-          .insert(buildRevisions)
-          .values({
-            buildId: id,
-            number,
-            kind: revision.kind,
-            target: revision.target,
-            author: revision.author,
-            time,
-            words: revision.words,
-            command: revision.command ? JSON.stringify(revision.command) : null,
-            patch: JSON.stringify(revision.patch),
-            hash: hashOf(document),
-            editId: revision.editId ?? null,
-          })
-          .run();
-        transaction
-          .update(builds)
-          .set({
-            name: document.name,
-            description: document.description,
-            revision: number,
-            document: JSON.stringify(document),
-            updatedAt: time,
-          })
-          .where(eq(builds.id, id))
-          .run();
+        this.write(transaction, id, number, document, { ...revision, time });
         return true;
       },
       { behavior: 'immediate' },
     );
-    return written ? this.read(id) : undefined;
+    if (!written) return undefined;
+    const reply = this.reply(id, input.baseRevision + 1, time, document);
+    this.known.set(id, reply);
+    return reply;
+  }
+
+  /** Writes a revision, the document it leads to and, where one is due, a checkpoint. */
+  private write(
+    transaction: Pick<Database, 'insert' | 'update'>,
+    id: string,
+    number: number,
+    document: BuildDocument,
+    revision: NewRevision & { readonly time: string },
+  ): void {
+    const stored = JSON.stringify(document);
+    const { kind, target, author, words, time, editId } = revision;
+    transaction
+      .insert(buildRevisions)
+      .values({
+        buildId: id,
+        number,
+        kind,
+        target,
+        author,
+        time,
+        words,
+        command: revision.command ? JSON.stringify(revision.command) : null,
+        patch: JSON.stringify(revision.patch),
+        inverse: JSON.stringify(revision.inverse),
+        formatVersion: document.version,
+        hash: documentHash(document),
+        editId: editId ?? null,
+      })
+      .run();
+    const whole = kind === 'create' || kind === 'migrate' || number % CHECKPOINT_EVERY === 0;
+    if (whole) {
+      transaction
+        .insert(buildCheckpoints)
+        .values({ buildId: id, number, formatVersion: document.version, document: stored })
+        .run();
+    }
+    transaction
+      .update(builds)
+      .set({
+        name: document.name,
+        description: document.description,
+        revision: number,
+        document: stored,
+        updatedAt: time,
+      })
+      .where(eq(builds.id, id))
+      .run();
   }
 }

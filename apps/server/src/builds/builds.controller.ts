@@ -24,8 +24,10 @@ import {
   Param,
   Post,
   Query,
+  Res,
 } from '@nestjs/common';
 import { ApiConsumes, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
+import type { Response } from 'express';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { NOBODY, textBody, wholeNumber } from '../requests.ts';
 import { ModelPipe } from '../modelPipe.ts';
@@ -79,8 +81,11 @@ export class BuildsController {
   @ApiOperation({ summary: 'One build as it stands' })
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
-  read(@Param('id') id: string): BuildReply {
-    return this.store.read(id);
+  @Header('content-type', 'application/json; charset=utf-8')
+  read(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
+    const { text, version } = this.store.readText(id);
+    response.setHeader('etag', `"${version}"`);
+    return text;
   }
 
   @Post(':id/copy')

@@ -1,7 +1,7 @@
 import { hashOf, kittiwake, lantern, quantity as q } from '@brookrain/core';
 import type { BuildReply, BuildSummary, StartReply } from '@brookrain/contract';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { type TestServer, startTestServer } from '../testing/testServer.ts';
+import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
 let server: TestServer;
 beforeEach(async () => {
@@ -14,7 +14,7 @@ const list = async (): Promise<BuildSummary[]> =>
   (await server.http().get('/api/builds').expect(200)).body as BuildSummary[];
 const setPower = (kW: number) => ({
   name: 'set',
-  path: 'brief.power',
+  path: ['brief', 'power'],
   value: { value: kW * 1e3, unit: 'kW' },
 });
 

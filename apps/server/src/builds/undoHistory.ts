@@ -1,27 +1,41 @@
 /** What undo needs to know of a revision. */
 export interface HistoryStep {
   readonly number: number;
-  readonly kind: 'create' | 'edit' | 'undo' | 'redo';
+  readonly kind: 'create' | 'edit' | 'undo' | 'redo' | 'migrate';
   readonly target: number | null;
+  readonly words: string;
 }
 
-/** Revisions that undo would take back and redo would put back, newest last. */
-export function undoStacks(history: readonly HistoryStep[]): {
+/**
+ * Revisions that undo would take back and redo would put back, newest last. Nothing is taken back
+ * across a change of the document's format.
+ */
+export function undoStacks(history: readonly Omit<HistoryStep, 'words'>[]): {
   undo: number[];
   redo: number[];
 } {
-  const undo: number[] = [];
+  let undo: number[] = [];
   let redo: number[] = [];
   for (const step of history) {
-    if (step.kind === 'edit') {
-      undo.push(step.number);
-      redo = [];
-    } else if (step.kind === 'undo' && step.target !== null) {
-      undo.pop();
-      redo.push(step.target);
-    } else if (step.kind === 'redo' && step.target !== null) {
-      redo.pop();
-      undo.push(step.target);
+    switch (step.kind) {
+      case 'create':
+        break;
+      case 'migrate':
+        undo = [];
+        redo = [];
+        break;
+      case 'edit':
+        undo.push(step.number);
+        redo = [];
+        break;
+      case 'undo':
+        undo.pop();
+        if (step.target !== null) redo.push(step.target);
+        break;
+      case 'redo':
+        redo.pop();
+        if (step.target !== null) undo.push(step.target);
+        break;
     }
   }
   return { undo, redo };

@@ -1,7 +1,7 @@
 import { type CatalogueItem, sampleCatalogue } from '@brookrain/core';
 import type { CatalogueReply } from '@brookrain/contract';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { type TestServer, startTestServer } from '../testing/testServer.ts';
+import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
 let server: TestServer;
 beforeEach(async () => {

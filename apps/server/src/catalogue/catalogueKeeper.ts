@@ -10,7 +10,7 @@ import {
   sameItem,
   structureIssue,
 } from '@brookrain/contract';
-import { referencesOf } from '@brookrain/core';
+import { migrateItem, referencesOf } from '@brookrain/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { BuildStore } from '../builds/buildStore.ts';
 import { badInput, notFound } from '../errors.ts';
@@ -59,7 +59,7 @@ export class CatalogueKeeper {
       throw badInput([{ path: 'items', message: 'must be a list of items' }]);
     if (list.length === 0) throw badInput([{ path: 'items', message: 'there are no items here' }]);
     if (list.length > 2000) throw badInput([{ path: 'items', message: 'at most 2 000 items' }]);
-    return this.importReply(this.keepAll(list, (i) => `items.${i}`));
+    return this.importReply(this.keepAll(list.map(migrateItem), (i) => `items.${i}`));
   }
 
   private importReply(kept: readonly KeptItemReply[]): ImportItemsReply {

@@ -1,6 +1,5 @@
-import { type Catalogue, type CatalogueItem, hashOf } from '@brookrain/core';
+import { type Catalogue, type CatalogueItem, hashOf, migrateItem } from '@brookrain/core';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, eq } from 'drizzle-orm';
 import type { Database } from '../storage/database.ts';
 import { DATABASE } from '../storage/token.ts';
 import { catalogueItems } from '../storage/schema.ts';
@@ -21,7 +20,7 @@ export class CatalogueStore {
         .from(catalogueItems)
         .orderBy(catalogueItems.category, catalogueItems.id, catalogueItems.revision)
         .all()
-        .map((row) => JSON.parse(row.item) as CatalogueItem),
+        .map((row) => migrateItem(JSON.parse(row.item)) as CatalogueItem),
     };
     return this.known;
   }
@@ -29,12 +28,8 @@ export class CatalogueStore {
   /** Items of a list that are not in the catalogue yet. Refuses a known revision that differs. */
   missing(items: readonly CatalogueItem[]): CatalogueItem[] {
     return items.filter((item, i) => {
-      const row = this.database
-        .select({ hash: catalogueItems.hash })
-        .from(catalogueItems)
-        .where(and(eq(catalogueItems.id, item.id), eq(catalogueItems.revision, item.revision)))
-        .get();
-      if (row && row.hash !== hashOf(item)) {
+      const known = this.all().items.find((k) => k.id === item.id && k.revision === item.revision);
+      if (known && hashOf(known) !== hashOf(item)) {
         throw badInput([
           {
             path: `catalogue.${i}`,
@@ -42,7 +37,7 @@ export class CatalogueStore {
           },
         ]);
       }
-      return !row;
+      return !known;
     });
   }
 

@@ -32,6 +32,22 @@ const write = (name: string, value: unknown): string => {
 };
 
 describe('evaluate on the command line', () => {
+  test('prints findings with their place in one word and their cures', () => {
+    const starved = withValueAt(lantern, 'injectorRows.primary.item', { id: 'I360', revision: 1 });
+    const result = evaluateFile(write('starved.json', toBuildFile(starved, sampleCatalogue)));
+    expect(result.status).toBe(1);
+    const { evaluation } = JSON.parse(result.stdout) as {
+      evaluation: { findings: { id: string; where: string; cures: { text: string }[] }[] };
+    };
+    const duty = evaluation.findings.find((f) => f.id === 'injector.duty:primary')!;
+    expect(duty.where).toBe('injectors:primary');
+    expect(duty.cures[0]!.text).toMatch(/^Fit /);
+    for (const finding of evaluation.findings) {
+      expect(finding.where).toMatch(/^\w+(:[\w/~.-]+)?$/);
+      expect(finding.cures.length).toBeGreaterThan(0);
+    }
+  });
+
   test('prints every documented figure in SI and nothing else, exit 0', () => {
     const result = evaluateFile(join(root, 'examples/lantern.build.json'));
     expect(result.status).toBe(0);
@@ -47,7 +63,7 @@ describe('evaluate on the command line', () => {
 
   test('exit 1 when there is a stop', () => {
     const file = toBuildFile(
-      withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' }),
+      withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' }),
       sampleCatalogue,
     );
     expect(evaluateFile(write('e85.json', file)).status).toBe(1);
@@ -58,7 +74,7 @@ describe('evaluate on the command line', () => {
     ['other.json', '{"format":"x"}', 'format'],
     [
       'wrong.json',
-      JSON.stringify({ ...toBuildFile(lantern, sampleCatalogue), version: 4 }),
+      JSON.stringify({ ...toBuildFile(lantern, sampleCatalogue), version: 9 }),
       'version',
     ],
   ])('%s: exit 2, reason and place on standard error, nothing printed', (name, text, reason) => {

@@ -1,5 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { createEvaluator, figuresOf, limitLadder, sampleCatalogue } from '@brookrain/core';
+import {
+  createEvaluator,
+  figuresOf,
+  limitLadder,
+  placeText,
+  sampleCatalogue,
+} from '@brookrain/core';
 import { readBuildFile } from '@brookrain/contract';
 
 /**
@@ -37,7 +43,13 @@ export function runEvaluate(path: string | undefined): number {
   const evaluator = createEvaluator();
   const evaluation = evaluator.evaluate(read.document, catalogue);
   const ladder = limitLadder(evaluator.check(read.document, catalogue));
-  const output = { figures: figuresOf(evaluation, ladder), ladder, evaluation };
+  const findings = evaluation.findings.map((finding) => ({
+    ...finding,
+    where: placeText(finding.where),
+    cures: finding.cures(),
+  }));
+  const figures = figuresOf(evaluation, ladder);
+  const output = { figures, ladder, evaluation: { ...evaluation, findings } };
   process.stdout.write(`${JSON.stringify(output, null, 2)}\n`);
   return evaluation.findings.some((finding) => finding.severity === 'stop') ? 1 : 0;
 }

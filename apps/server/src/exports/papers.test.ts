@@ -3,6 +3,7 @@ import {
   evaluate,
   generalNotice,
   lantern,
+  readBuild,
   sampleCatalogue,
   withValueAt,
 } from '@brookrain/core';
@@ -82,7 +83,7 @@ describe('work sheet', () => {
 
   test('lists every element of the run and every wire', () => {
     const names = sheet.tables.flatMap((t) => t.rows.map((r) => r[0]));
-    for (const element of lantern.fuelCircuits[0]!.elements) {
+    for (const element of readBuild(lantern).fuelCircuits[0]!.elements) {
       if (element.kind !== 'tank' && element.kind !== 'injectors')
         expect(names).toContain(element.name);
     }
@@ -104,7 +105,9 @@ describe('work sheet', () => {
   });
 
   test('states every finding with its numbers, none left as a placeholder', () => {
-    const e85 = sheetOf(withValueAt(lantern, 'fuels.0.ethanol', { value: 0.85, unit: '%' }));
+    const e85 = sheetOf(
+      withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' }),
+    );
     const text = e85.said.join('\n');
     expect(text).toContain('STOP  Injector duty is above the limit');
     expect(text).not.toMatch(/\{\w+\}/);
@@ -117,8 +120,16 @@ describe('work sheet', () => {
       name: 'set-several',
       label: 'cool',
       changes: [
-        { path: 'brief.fuelTemperatureHot', value: { value: 300, unit: '°C' } },
-        { path: 'fuelCircuits.0.elements.0.usableVolume', value: { value: 0.9, unit: 'L' } },
+        { path: ['brief', 'fuelTemperatureHot'], value: { value: 300, unit: '°C' } },
+        {
+          path: ['fuelCircuits', 'main', 'elements', 'tank', 'usableVolume'],
+          value: { value: 0.9, unit: 'L' },
+        },
+        // Wide enough to be laminar throughout.
+        {
+          path: ['fuelCircuits', 'main', 'elements', 'return', 'item'],
+          value: { id: 'HBR-10', revision: 1 },
+        },
       ],
     }).document;
     expect(sheetOf(cool).said).toContain('None.');

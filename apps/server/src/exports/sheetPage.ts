@@ -1,3 +1,4 @@
+import { entryAt } from '@brookrain/core';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import PdfDocument from 'pdfkit';
@@ -106,14 +107,14 @@ export class SheetPage {
     const draw = (cells: readonly string[], font: 'bold' | 'plain', colour: string): void => {
       this.pdf.font(font).fontSize(8);
       const heights = cells.map((cell, i) =>
-        this.pdf.heightOfString(cell === '' ? ' ' : cell, { width: columns[i]!.width - 6 }),
+        this.pdf.heightOfString(cell === '' ? ' ' : cell, { width: entryAt(columns, i).width - 6 }),
       );
       const height = Math.max(...heights) + 5;
       this.need(height);
       const y = this.pdf.y;
       let x = MARGIN;
       cells.forEach((cell, i) => {
-        const column = columns[i]!;
+        const column = entryAt(columns, i);
         this.pdf.fillColor(colour).text(cell, x + 3, y + 3, {
           width: column.width - 6,
           align: column.align ?? 'left',

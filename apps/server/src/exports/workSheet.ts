@@ -1,17 +1,19 @@
 import {
-  isThrough,
-  type CircuitElement,
-  type FuelCircuit,
-  waysThrough,
   type BuildDocument,
+  type CircuitElement,
   type Evaluation,
+  type FuelCircuit,
   type Measure,
   type UnitSystem,
   cautionFacts,
   cautionsAt,
   formatMeasure,
   generalNotice,
+  isThrough,
+  readBuild,
   readsAs,
+  stateOf,
+  waysThrough,
   wireList,
 } from '@brookrain/core';
 import type { SheetPage } from './sheetPage.ts';
@@ -79,7 +81,7 @@ function gaugeTable(sheet: SheetPage, evaluation: Evaluation, units: UnitSystem)
         formatMeasure(m(point.systemVoltage, 'voltage'), units),
         formatMeasure(m(point.manifoldGauge, 'pressure'), units),
         solution.state === 'converged' && rail
-          ? formatMeasure(m(solution.elements[rail.id]!.inletPressure, 'pressure'), units)
+          ? formatMeasure(m(stateOf(solution, rail.id).inletPressure, 'pressure'), units)
           : 'not solved',
         BLANK,
       ]),
@@ -131,7 +133,7 @@ export function writeWorkSheet(input: {
   );
   sheet.heading('Cautions');
   sheet.text(generalNotice);
-  for (const caution of cautionsAt('take-away', cautionFacts(document))) {
+  for (const caution of cautionsAt('take-away', cautionFacts(readBuild(document)))) {
     sheet.caution(caution.when, caution.text);
   }
   circuitTable(sheet, evaluation, units);

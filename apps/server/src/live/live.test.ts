@@ -1,7 +1,7 @@
 import type { AddressInfo } from 'node:net';
 import type { LiveEvent } from '@brookrain/contract';
 import { afterEach, beforeEach, expect, test } from 'vitest';
-import { type TestServer, startTestServer } from '../testing/testServer.ts';
+import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
 let server: TestServer;
 const streams: AbortController[] = [];
@@ -49,7 +49,7 @@ test('every window hears of every change, in order', async () => {
       .send({
         baseRevision,
         author: 'Mika',
-        command: { name: 'set', path: 'brief.cylinders', value: cylinders },
+        command: { name: 'set', path: ['brief', 'cylinders'], value: cylinders },
       })
       .expect(200);
   await edit(1, 5);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
-import { type TestServer, startTestServer } from '../testing/testServer.ts';
+import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
 interface Schema {
   readonly description?: string;

@@ -27,14 +27,19 @@ export const buildRevisions = sqliteTable(
       .notNull()
       .references(() => builds.id),
     number: integer('number').notNull(),
-    kind: text('kind', { enum: ['create', 'edit', 'undo', 'redo'] }).notNull(),
+    kind: text('kind', { enum: ['create', 'edit', 'undo', 'redo', 'migrate'] }).notNull(),
     /** revision that an undo takes back or a redo puts back */
     target: integer('target'),
     author: text('author').notNull(),
     time: text('time').notNull(),
     words: text('words').notNull(),
     command: text('command'),
+    /** what it changed; in format 3 and before as { path, before, after } */
     patch: text('patch').notNull(),
+    /** what takes it back; null before format 4, whose patches can be turned round */
+    inverse: text('inverse'),
+    /** version of the document format in which it was made */
+    formatVersion: integer('format_version').notNull().default(3),
     hash: text('hash').notNull(),
     /** given by the sender, so that an edit sent twice is made once */
     editId: text('edit_id'),
@@ -43,6 +48,20 @@ export const buildRevisions = sqliteTable(
     primaryKey({ columns: [table.buildId, table.number] }),
     uniqueIndex('build_revisions_edit').on(table.buildId, table.editId),
   ],
+);
+
+/** Whole documents at some revisions, so that any revision is read with few patches. */
+export const buildCheckpoints = sqliteTable(
+  'build_checkpoints',
+  {
+    buildId: text('build_id')
+      .notNull()
+      .references(() => builds.id),
+    number: integer('number').notNull(),
+    formatVersion: integer('format_version').notNull(),
+    document: text('document').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.buildId, table.number] })],
 );
 
 /** Immutable revisions of catalogue items. */

@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url';
 import Sqlite from 'better-sqlite3';
 import type { SnapshotsReply } from '@brookrain/contract';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { type TestServer, startTestServer } from '../testing/testServer.ts';
+import { type TestServer, startTestServer } from '../tests/testServer.ts';
 import { storageTrouble } from './storageTrouble.ts';
 
 let server: TestServer;
@@ -16,7 +16,7 @@ afterEach(() => server.close());
 
 const setPower = (kW: number) => ({
   name: 'set',
-  path: 'brief.power',
+  path: ['brief', 'power'],
   value: { value: kW * 1e3, unit: 'kW' },
 });
 const power = async (): Promise<number> => (await server.read()).document.brief.power.value;
@@ -116,13 +116,13 @@ describe('a data folder that cannot be written', () => {
     sqlite.pragma(`max_page_count = ${pages}`);
     let answer = await server.edit(1, {
       name: 'set',
-      path: 'description',
+      path: ['description'],
       value: 'x'.repeat(2000),
     });
     for (let revision = 2; answer.status === 200 && revision < 60; revision++) {
       answer = await server.edit(revision, {
         name: 'set',
-        path: 'description',
+        path: ['description'],
         value: `${revision}${'x'.repeat(1900)}`,
       });
     }

@@ -1,0 +1,134 @@
+import { type BuildDocument, CURRENT_VERSION, type Patch, applyPatch } from '@brookrain/core';
+import type { RevisionReply } from '@brookrain/contract';
+import { Inject, Injectable } from '@nestjs/common';
+import { and, asc, desc, eq, gt, gte, lte } from 'drizzle-orm';
+import { notFound } from '../errors.ts';
+import type { Database } from '../storage/database.ts';
+import { buildCheckpoints, buildRevisions } from '../storage/schema.ts';
+import { DATABASE } from '../storage/token.ts';
+import { legacyDocument } from './legacyHistory.ts';
+import { type HistoryStep, undoStacks } from './undoHistory.ts';
+
+export type RevisionRow = typeof buildRevisions.$inferSelect;
+
+/** A document is kept whole every so many revisions. */
+export const CHECKPOINT_EVERY = 50;
+
+/** What was: revisions of builds and the documents as they were then. */
+@Injectable()
+export class BuildHistory {
+  constructor(@Inject(DATABASE) private readonly database: Database) {}
+
+  /** What is told of the revisions of a build, newest first. */
+  told(id: string): RevisionReply[] {
+    const { number, kind, author, time, words, hash } = buildRevisions;
+    return this.database
+      .select({ number, kind, author, time, words, hash })
+      .from(buildRevisions)
+      .where(eq(buildRevisions.buildId, id))
+      .orderBy(desc(buildRevisions.number))
+      .all();
+  }
+
+  /** Revisions after one, oldest first. */
+  since(id: string, number: number): RevisionRow[] {
+    return this.database
+      .select()
+      .from(buildRevisions)
+      .where(and(eq(buildRevisions.buildId, id), gt(buildRevisions.number, number)))
+      .orderBy(asc(buildRevisions.number))
+      .all();
+  }
+
+  /** One revision; throws when there is none. */
+  row(id: string, number: number): RevisionRow {
+    const row = this.database
+      .select()
+      .from(buildRevisions)
+      .where(and(eq(buildRevisions.buildId, id), eq(buildRevisions.number, number)))
+      .get();
+    if (!row) throw notFound(`there is no revision ${number}`);
+    return row;
+  }
+
+  /** True when an edit with this id was already made on a build. */
+  knows(id: string, editId: string): boolean {
+    const known = this.database
+      .select({ number: buildRevisions.number })
+      .from(buildRevisions)
+      .where(and(eq(buildRevisions.buildId, id), eq(buildRevisions.editId, editId)))
+      .get();
+    return known !== undefined;
+  }
+
+  /** Revisions that undo takes back and redo puts back next, with the words of their edits. */
+  nextSteps(id: string): {
+    undo: HistoryStep | undefined;
+    redo: HistoryStep | undefined;
+    /** the revision that brought the document up to this format, if there is one */
+    migratedAt: number | undefined;
+  } {
+    const steps = this.database
+      .select({
+        number: buildRevisions.number,
+        kind: buildRevisions.kind,
+        target: buildRevisions.target,
+        words: buildRevisions.words,
+      })
+      .from(buildRevisions)
+      .where(eq(buildRevisions.buildId, id))
+      .orderBy(asc(buildRevisions.number))
+      .all();
+    const { undo, redo } = undoStacks(steps);
+    const at = (number: number | undefined) => steps.find((step) => step.number === number);
+    return {
+      undo: at(undo.at(-1)),
+      redo: at(redo.at(-1)),
+      migratedAt: steps.findLast((step) => step.kind === 'migrate')?.number,
+    };
+  }
+
+  /** The document as it was at a revision, from the nearest checkpoint; null when there is none. */
+  documentAt(id: string, number: number): BuildDocument | null {
+    const row = this.database
+      .select({ formatVersion: buildRevisions.formatVersion })
+      .from(buildRevisions)
+      .where(and(eq(buildRevisions.buildId, id), eq(buildRevisions.number, number)))
+      .get();
+    if (!row) return null;
+    return row.formatVersion < CURRENT_VERSION
+      ? this.olderDocumentAt(id, number)
+      : this.currentDocumentAt(id, number);
+  }
+
+  private currentDocumentAt(id: string, number: number): BuildDocument | null {
+    const checkpoint = this.database
+      .select()
+      .from(buildCheckpoints)
+      .where(and(eq(buildCheckpoints.buildId, id), lte(buildCheckpoints.number, number)))
+      .orderBy(desc(buildCheckpoints.number))
+      .limit(1)
+      .get();
+    if (!checkpoint) return null;
+    return this.since(id, checkpoint.number)
+      .filter((row) => row.number <= number)
+      .reduce(
+        (document, row) => applyPatch(document, JSON.parse(row.patch) as Patch),
+        JSON.parse(checkpoint.document) as BuildDocument,
+      );
+  }
+
+  /** Before format 4 there was one document, the newest: later patches are taken back from it. */
+  private olderDocumentAt(id: string, number: number): BuildDocument | null {
+    const checkpoint = this.database
+      .select()
+      .from(buildCheckpoints)
+      .where(and(eq(buildCheckpoints.buildId, id), gte(buildCheckpoints.number, number)))
+      .orderBy(asc(buildCheckpoints.number))
+      .limit(1)
+      .get();
+    if (!checkpoint) return null;
+    const later = this.since(id, number).filter((row) => row.number <= checkpoint.number);
+    return legacyDocument(checkpoint.document, later.map((row) => row.patch).reverse());
+  }
+}
