@@ -22,12 +22,12 @@ describe('talking to the server', () => {
   test('an edit carries the revision it started from', async () => {
     answer(200, { id: 'x', revision: 4 });
     const head = { baseRevision: 3, editId: 'e-0000001', author: 'Mika' };
-    await api.edit('a build', head, { name: 'set', path: 'brief.cylinders', value: 6 });
+    await api.edit('a build', head, { name: 'set', path: ['brief', 'cylinders'], value: 6 });
     const [url, init] = vi.mocked(fetch).mock.calls[0]!;
     expect(url).toBe('/api/builds/a%20build/commands');
     expect(JSON.parse(init!.body as string)).toEqual({
       ...head,
-      command: { name: 'set', path: 'brief.cylinders', value: 6 },
+      command: { name: 'set', path: ['brief', 'cylinders'], value: 6 },
     });
   });
 

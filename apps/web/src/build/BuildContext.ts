@@ -1,27 +1,44 @@
 import type { BuildReply, ConflictReply, Issue } from '@brookrain/contract';
-import type {
-  BuildCommand,
-  BuildDocument,
-  Catalogue,
-  Evaluation,
-  Ladder,
-  Result,
-  RippleEntry,
+import {
+  type Build,
+  type BuildCommand,
+  type BuildDocument,
+  type Catalogue,
+  type Ladder,
+  type RippleEntry,
+  type ToldEvaluation,
+  type ToldFigure,
+  type FigureRef,
 } from '@brookrain/core';
 import { createContext, useContext } from 'react';
 
 export type EditOutcome =
   { readonly ok: true } | { readonly ok: false; readonly issues: readonly Issue[] };
 
+/** A figure as it is shown; its working is asked for. */
+export type ShownFigure = ToldFigure & { readonly key: string };
+
+/** The figures of the open build, by reference or by documented key. */
+export interface ShownFigures {
+  /** a figure that the build may not have */
+  find(ref: FigureRef): ShownFigure | undefined;
+  /** a figure that every build has */
+  at(ref: FigureRef): ShownFigure;
+  keyed(key: string): ShownFigure | undefined;
+}
+
 /** The build that is open, its evaluation, and how to change it. */
 export interface OpenBuild {
   readonly id: string;
   readonly revision: number;
-  readonly document: BuildDocument;
+  /** the build as screens read it */
+  readonly document: Build;
+  /** the document as it is stored: where edits go, and what the worker is asked about */
+  readonly stored: BuildDocument;
   readonly catalogue: Catalogue;
-  readonly evaluation: Evaluation;
+  readonly evaluation: ToldEvaluation;
   readonly ladder: Ladder;
-  readonly results: ReadonlyMap<string, Result>;
+  readonly results: ShownFigures;
   /** where the limit of each rule comes from, by rule id */
   readonly sources: Readonly<Record<string, string>>;
   /** the newest edit is still being evaluated */

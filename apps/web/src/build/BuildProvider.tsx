@@ -1,9 +1,11 @@
 import type { BuildReply } from '@brookrain/contract';
+import { readBuild } from '@brookrain/core';
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { api } from '../api/client.ts';
 import { useEvaluation } from '../evaluation/useEvaluation.ts';
 import { BuildContext, type OpenBuild } from './BuildContext.ts';
+import { noLadder, shownFigures } from './shownEvaluation.ts';
 import type { KeptQueue } from './editQueue.ts';
 import { takeKeptQueue } from './keptQueue.ts';
 import { useEditedBuild } from './useEditedBuild.ts';
@@ -66,7 +68,7 @@ function Opened({
   const [rippleHidden, setRippleHidden] = useState(true);
   const { evaluated, failed } = useEvaluation(reply.id, document, catalogue);
   const evaluation = evaluated?.evaluation;
-  const results = useMemo(() => new Map(evaluation?.results.map((r) => [r.key, r])), [evaluation]);
+  const results = useMemo(() => shownFigures(evaluation), [evaluation]);
   if (failed) {
     return (
       <main className="p-8">
@@ -75,15 +77,16 @@ function Opened({
       </main>
     );
   }
-  if (!evaluated) return <Loading />;
+  if (!evaluated || !evaluation) return <Loading />;
 
   const open: OpenBuild = {
     id: reply.id,
     revision: reply.revision,
-    document,
+    document: readBuild(document),
+    stored: document,
     catalogue,
-    evaluation: evaluated.evaluation,
-    ladder: evaluated.ladder,
+    evaluation,
+    ladder: evaluated.ladder ?? noLadder(document),
     results,
     sources: evaluated.sources,
     settling: evaluated.document !== document,

@@ -6,7 +6,7 @@ import { EditQueue, type KeptQueue, type QueuedEdit } from './editQueue.ts';
 
 const edit = (n: number): QueuedEdit => ({
   editId: `edit-${n}`,
-  action: { type: 'command', command: { name: 'set', path: 'name', value: `n${n}` } },
+  action: { type: 'command', command: { name: 'set', path: ['name'], value: `n${n}` } },
 });
 const lost = (): ApiError => new ApiError(0, { code: 'internal', message: 'lost' });
 const reply = (revision: number): BuildReply => ({ revision }) as BuildReply;

@@ -1,5 +1,5 @@
 import type { BuildReply, ConflictReply } from '@brookrain/contract';
-import type { BuildCommand } from '@brookrain/core';
+import { type BuildCommand, entryAt, firstOf } from '@brookrain/core';
 import { ApiError } from '../api/client.ts';
 
 /** An edit on its way: kept on this device until the server has taken it. */
@@ -100,7 +100,7 @@ export class EditQueue {
     this.running = true;
     try {
       while (this.edits.length > 0 && !this.held) {
-        if (!(await this.sendFirst(this.edits[0]!))) break;
+        if (!(await this.sendFirst(firstOf(this.edits)))) break;
       }
     } finally {
       this.running = false;
@@ -119,7 +119,7 @@ export class EditQueue {
       return true;
     } catch (error) {
       if (error instanceof ApiError && error.canBeSentAgain) {
-        const wait = WAITS[Math.min(this.failures, WAITS.length - 1)]!;
+        const wait = entryAt(WAITS, Math.min(this.failures, WAITS.length - 1));
         this.failures += 1;
         this.events.changed();
         this.port.later(wait, () => this.retry());

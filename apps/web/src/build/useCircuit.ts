@@ -1,4 +1,11 @@
-import type { FluidResult, FuelCircuit } from '@brookrain/core';
+import {
+  type CircuitScope,
+  type FuelCircuit,
+  type ToldFluid,
+  circuitScope,
+  entryAt,
+  firstOf,
+} from '@brookrain/core';
 import { useSearchParams } from 'react-router';
 import { useBuild } from './BuildContext.ts';
 
@@ -6,11 +13,9 @@ import { useBuild } from './BuildContext.ts';
 export interface OpenCircuit {
   readonly circuit: FuelCircuit;
   readonly index: number;
-  readonly fluid: FluidResult;
-  /** what figures of this circuit carry behind their name: "" for the first */
-  readonly suffix: string;
-  /** key of an element's figures */
-  elementKey(elementId: string): string;
+  readonly fluid: ToldFluid;
+  /** names the circuit in its figures */
+  readonly scope: CircuitScope;
   choose(circuitId: string): void;
 }
 
@@ -23,16 +28,15 @@ export function useCircuit(): OpenCircuit {
   const holds = build.fuelCircuits.findIndex((c) => c.elements.some((e) => e.id === asElement));
   const named = build.fuelCircuits.findIndex((c) => c.id === asked);
   const index = Math.max(0, named >= 0 ? named : holds);
-  const circuit = build.fuelCircuits[index]!;
-  const suffix = index === 0 ? '' : `.${circuit.id}`;
+  const circuit = entryAt(build.fuelCircuits, index);
   return {
     circuit,
     index,
     // While an edit that adds a circuit is worked out, the last answer has one less.
     fluid:
-      evaluation.fluids.find((f) => f.design.circuit.id === circuit.id) ?? evaluation.fluids[0]!,
-    suffix,
-    elementKey: (elementId) => `circuit${suffix}.${elementId}`,
+      evaluation.fluids.find((f) => f.design.circuit.id === circuit.id) ??
+      firstOf(evaluation.fluids),
+    scope: circuitScope(index, circuit.id),
     choose: (circuitId) => setQuery({ circuit: circuitId }, { replace: true }),
   };
 }

@@ -1,5 +1,5 @@
 import type { BuildReply, ConflictReply, LiveEvent } from '@brookrain/contract';
-import { documentIssues } from '@brookrain/contract';
+import { editIssues } from '@brookrain/contract';
 import {
   BadInput,
   type BuildCommand,
@@ -40,7 +40,8 @@ const send = (id: string, edit: QueuedEdit, baseRevision: number): Promise<Build
       return api.edit(id, head, action.command);
     case 'go-back':
       return api.goBack(id, head, action.revision);
-    default:
+    case 'undo':
+    case 'redo':
       return api.step(id, head, action.type);
   }
 };
@@ -153,17 +154,18 @@ export function useEditedBuild(
 
   const edit = useCallback(
     (command: BuildCommand): EditOutcome => {
-      let next: BuildDocument;
+      let applied;
       try {
-        next = applyCommand(latest.current, command).document;
+        applied = applyCommand(latest.current, command);
       } catch (error) {
         if (error instanceof BadInput || error instanceof NotFound) {
           return { ok: false, issues: [{ path: error.where, message: error.message }] };
         }
         throw error;
       }
+      const { document: next, patch } = applied;
       if (next === latest.current) return { ok: true };
-      const issues = documentIssues(next, catalogue);
+      const issues = editIssues(next, patch, catalogue);
       if (issues.length > 0) return { ok: false, issues };
       // Shown at once; the server's answer replaces it.
       latest.current = next;

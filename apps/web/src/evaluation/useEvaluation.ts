@@ -1,24 +1,27 @@
-import type {
-  BuildDocument,
-  Catalogue,
-  MapPoint,
-  OperatingMap,
-  OperatingPoint,
-  RippleEntry,
-  SetAnswer,
-  SetWish,
-  Uncertainty,
-  UncertaintyOptions,
+import {
+  type BuildDocument,
+  type Catalogue,
+  type Ladder,
+  type MapPoint,
+  type OperatingMap,
+  type OperatingPoint,
+  type RippleEntry,
+  type SetAnswer,
+  type SetWish,
+  type ToldEvaluation,
+  type Uncertainty,
+  type UncertaintyOptions,
+  withDelta,
 } from '@brookrain/core';
 import { type Remote, proxy, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { EvaluationWorker, WorkerAnswer } from './evaluationWorker.ts';
+import type { EvaluationWork } from './evaluationWork.ts';
 
-let remote: Remote<EvaluationWorker> | undefined;
+let remote: Remote<EvaluationWork> | undefined;
 let toldCatalogue: Catalogue | undefined;
 
-function theWorker(): Remote<EvaluationWorker> {
-  remote ??= wrap<EvaluationWorker>(
+function theWorker(): Remote<EvaluationWork> {
+  remote ??= wrap<EvaluationWork>(
     new Worker(new URL('./evaluationWorker.ts', import.meta.url), { type: 'module' }),
   );
   return remote;
@@ -27,7 +30,7 @@ function theWorker(): Remote<EvaluationWorker> {
 // Started with the page, so that it has read its code when the build arrives.
 if (typeof Worker !== 'undefined') theWorker();
 
-async function withCatalogue(catalogue: Catalogue): Promise<Remote<EvaluationWorker>> {
+async function withCatalogue(catalogue: Catalogue): Promise<Remote<EvaluationWork>> {
   const worker = theWorker();
   if (toldCatalogue !== catalogue) {
     toldCatalogue = catalogue;
@@ -90,14 +93,42 @@ export async function findCheapestSet(
   return (await withCatalogue(catalogue)).cheapestSet(document, wish, proxy(onProgress));
 }
 
-export interface Evaluated extends WorkerAnswer {
+/** What the worker has told last; what it tells next leads on from there. */
+let received: ToldEvaluation | undefined;
+/** Evaluations follow one another, so that each delta meets what it leads on from. */
+let turn: Promise<unknown> = Promise.resolve();
+
+interface Told {
+  readonly evaluation: ToldEvaluation;
+  readonly ripple: readonly RippleEntry[];
+}
+
+function evaluateNext(build: string, document: BuildDocument, catalogue: Catalogue): Promise<Told> {
+  const next = turn
+    .catch(() => undefined)
+    .then(async (): Promise<Told> => {
+      const worker = await withCatalogue(catalogue);
+      const { told, ripple } = await worker.evaluate(build, document);
+      received = withDelta(received, told) as ToldEvaluation;
+      return { evaluation: received, ripple };
+    });
+  turn = next;
+  return next;
+}
+
+export interface Evaluated extends Told {
   /** the document that this belongs to */
   readonly document: BuildDocument;
+  /** undefined until the first one has been climbed; kept while the next is */
+  readonly ladder: Ladder | undefined;
+  /** where the limit of each rule comes from, by rule id */
+  readonly sources: Readonly<Record<string, string>>;
 }
 
 /**
- * Evaluates a document in the worker whenever it changes; keeps the last answer meanwhile.
- * Edits that arrive while one is being computed are answered by the newest only.
+ * Evaluates a document in the worker whenever it changes; keeps the last answer meanwhile. Of
+ * edits that arrive while one is being worked out only the newest is taken up; the ladder follows
+ * once the evaluation is shown.
  */
 export function useEvaluation(
   build: string,
@@ -106,20 +137,31 @@ export function useEvaluation(
 ): { evaluated: Evaluated | undefined; failed: string | undefined } {
   const [evaluated, setEvaluated] = useState<Evaluated>();
   const [failed, setFailed] = useState<string>();
-  const newest = useRef<BuildDocument>(document);
+  const newest = useRef({ build, document, catalogue });
+  const busy = useRef(false);
   useEffect(() => {
-    newest.current = document;
-    const run = async (): Promise<void> => {
-      const worker = await withCatalogue(catalogue);
-      const answer = await worker.evaluate(build, document);
-      if (newest.current === document) {
-        setEvaluated({ ...answer, document });
+    newest.current = { build, document, catalogue };
+    const work = async (): Promise<void> => {
+      for (let taken; taken !== newest.current;) {
+        taken = newest.current;
+        const { document: of } = taken;
+        const told = await evaluateNext(taken.build, of, taken.catalogue);
+        const worker = theWorker();
+        const sources = await worker.sources();
+        setEvaluated((last) => ({ ...told, document: of, sources, ladder: last?.ladder }));
         setFailed(undefined);
+        if (taken !== newest.current) continue;
+        const ladder = await worker.ladder(of);
+        if (taken === newest.current) setEvaluated((last) => last && { ...last, ladder });
       }
     };
-    run().catch((error: unknown) =>
-      setFailed(error instanceof Error ? error.message : String(error)),
-    );
+    if (busy.current) return;
+    busy.current = true;
+    work()
+      .catch((error: unknown) => setFailed(error instanceof Error ? error.message : String(error)))
+      .finally(() => {
+        busy.current = false;
+      });
   }, [build, document, catalogue]);
   return { evaluated, failed };
 }

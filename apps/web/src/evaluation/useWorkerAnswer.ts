@@ -2,12 +2,12 @@ import type { BuildDocument } from '@brookrain/core';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { useBuild } from '../build/BuildContext.ts';
-import type { EvaluationWorker } from './evaluationWorker.ts';
+import type { EvaluationWork } from './evaluationWork.ts';
 import { askWorker } from './useEvaluation.ts';
 
 /** A question to the worker: a function that stays the same, and what it is about. */
 export type Question<About, Answer> = (
-  worker: Remote<EvaluationWorker>,
+  worker: Remote<EvaluationWork>,
   document: BuildDocument,
   about: About,
 ) => Promise<Answer>;
@@ -26,7 +26,7 @@ export function useWorkerAnswer<About, Answer>(
   ask: Question<About, Answer>,
   about: About,
 ): WorkerAnswerState<Answer> {
-  const { document: build, catalogue } = useBuild();
+  const { stored: build, catalogue } = useBuild();
   const [state, setState] = useState<WorkerAnswerState<Answer>>({
     answer: undefined,
     failed: undefined,

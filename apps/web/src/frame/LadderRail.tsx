@@ -1,4 +1,4 @@
-import { formatMeasure } from '@brookrain/core';
+import { entryAt, formatMeasure, reachedRungs } from '@brookrain/core';
 import { Link } from 'react-router';
 import { useBuild } from '../build/BuildContext.ts';
 import { useUnits } from '../ui/preferences.ts';
@@ -11,7 +11,7 @@ function spread(tops: readonly number[], gap: number): number[] {
   let last = -Infinity;
   for (const { top, i } of order) {
     placed[i] = Math.max(top, last + gap);
-    last = placed[i]!;
+    last = entryAt(placed, i);
   }
   return placed;
 }
@@ -22,9 +22,9 @@ export function LadderRail() {
   const [units] = useUnits();
   const top = scaleTop(ladder);
   const at = (power: number): number => 4 + 90 * (1 - power / top);
-  const rungs = ladder.rungs.filter((rung) => rung.power !== null && rung.power <= top);
+  const rungs = reachedRungs(ladder).filter((rung) => rung.power <= top);
   const labels = spread(
-    rungs.map((rung) => at(rung.power!)),
+    rungs.map((rung) => at(rung.power)),
     3.4,
   );
   const power = (value: number): string => formatMeasure({ value, kind: 'power' }, units);
@@ -40,15 +40,15 @@ export function LadderRail() {
             <line
               x1="4"
               x2="16"
-              y1={`${at(rung.power!)}%`}
-              y2={`${at(rung.power!)}%`}
-              stroke={rung.power! < ladder.targetPower ? 'var(--signal)' : 'var(--ink)'}
+              y1={`${at(rung.power)}%`}
+              y2={`${at(rung.power)}%`}
+              stroke={rung.power < ladder.targetPower ? 'var(--signal)' : 'var(--ink)'}
               strokeWidth="1.5"
             />
             <line
               x1="16"
               x2="21"
-              y1={`${at(rung.power!)}%`}
+              y1={`${at(rung.power)}%`}
               y2={`${labels[i]}%`}
               stroke="var(--edge)"
               strokeWidth="0.75"
@@ -77,13 +77,13 @@ export function LadderRail() {
         <Link
           key={rung.label}
           to={`/builds/${id}/margins?rung=${rung.check}`}
-          className={`group absolute left-[22px] -translate-y-1/2 font-narrow text-[12px] leading-4 ${rung.power! < ladder.targetPower ? 'text-signal' : 'text-ink'}`}
+          className={`group absolute left-[22px] -translate-y-1/2 font-narrow text-[12px] leading-4 ${rung.power < ladder.targetPower ? 'text-signal' : 'text-ink'}`}
           style={{ top: `${labels[i]}%` }}
-          aria-label={`${rung.label} fails ${rung.always ? 'at any power' : `at ${power(rung.power!)}`}`}
+          aria-label={`${rung.label} fails ${rung.always ? 'at any power' : `at ${power(rung.power)}`}`}
         >
-          {shortName[rung.check] ?? rung.check}
+          {shortName[rung.check]}
           <span className="pointer-events-none absolute right-full top-1/2 z-20 mr-7 hidden -translate-y-1/2 whitespace-nowrap border border-ink bg-paper px-2 py-1 font-sans text-[13px] text-ink group-hover:block group-focus-visible:block">
-            {rung.label}: {rung.always ? 'fails at any power' : power(rung.power!)}
+            {rung.label}: {rung.always ? 'fails at any power' : power(rung.power)}
           </span>
         </Link>
       ))}

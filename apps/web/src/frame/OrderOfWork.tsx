@@ -1,6 +1,6 @@
 import { NavLink } from 'react-router';
 import { useBuild } from '../build/BuildContext.ts';
-import { openFindings, pageList, stageList, stageOf, stateInWords } from './stages.ts';
+import { openFindings, pageList, stageList, stateInWords } from './stages.ts';
 
 const linkClass = ({ isActive }: { isActive: boolean }): string =>
   `block border-l-[3px] px-3 py-1.5 max-[900px]:shrink-0 max-[900px]:border-b-[3px] max-[900px]:border-l-0 max-[900px]:py-3 ${isActive ? 'border-moss bg-panel font-medium' : 'border-transparent hover:bg-panel'}`;
@@ -18,7 +18,7 @@ export function OrderOfWork() {
         const findings =
           stage.id === 'margins'
             ? evaluation.findings
-            : evaluation.findings.filter((f) => stageOf(f) === stage.id);
+            : evaluation.findings.filter((f) => f.where.stage === stage.id);
         const words = stage.id === 'take-away' ? 'sheet, lists, file' : stateInWords(findings);
         const bad =
           openFindings(findings).some((f) => f.severity !== 'note') && stage.id !== 'take-away';

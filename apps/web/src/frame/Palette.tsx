@@ -1,5 +1,5 @@
 import { type BuildReply, type BuildSummary, type CatalogueReply } from '@brookrain/contract';
-import { categoryNames } from '@brookrain/core';
+import { categoryNames, readBuild } from '@brookrain/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Command } from 'cmdk';
 import { Dialog } from 'radix-ui';
@@ -19,7 +19,7 @@ interface Entry {
 }
 
 const elementNames = (build: BuildReply | undefined): readonly { id: string; name: string }[] =>
-  build?.document.fuelCircuits.flatMap((c) => c.elements) ?? [];
+  build ? readBuild(build.document).fuelCircuits.flatMap((c) => c.elements) : [];
 
 /** Finds pages, parts, builds, words and actions by a few letters. */
 export function Palette({ close }: { close: () => void }) {

@@ -1,4 +1,4 @@
-import type { Ladder } from '@brookrain/core';
+import type { Ladder, RungCheck } from '@brookrain/core';
 
 /** Top of the ladder's scale, W: a little over the highest rung within twice the target. */
 export function scaleTop(ladder: Ladder): number {
@@ -9,7 +9,7 @@ export function scaleTop(ladder: Ladder): number {
 }
 
 /** Names of rungs in few letters, for the narrow ladder. */
-export const shortName: Record<string, string> = {
+export const shortName: Readonly<Record<RungCheck, string>> = {
   'injector-duty': 'Inj',
   'pump-flow': 'Pump',
   sag: 'Sag',
@@ -18,4 +18,6 @@ export const shortName: Record<string, string> = {
   return: 'Ret',
   wire: 'Wire',
   fuse: 'Fuse',
+  lift: 'Lift',
+  regulator: 'Reg',
 };

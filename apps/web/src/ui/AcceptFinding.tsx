@@ -1,10 +1,10 @@
-import type { BuildFinding } from '@brookrain/core';
+import type { ToldFinding } from '@brookrain/core';
 import { useId, useState } from 'react';
 import { useBuild } from '../build/BuildContext.ts';
 import { authorName } from './preferences.ts';
 
 /** Records why a warning is accepted as it is; worse numbers open it again. */
-export function AcceptFinding({ finding, close }: { finding: BuildFinding; close: () => void }) {
+export function AcceptFinding({ finding, close }: { finding: ToldFinding; close: () => void }) {
   const { edit } = useBuild();
   const id = useId();
   const [reason, setReason] = useState('');
@@ -16,8 +16,8 @@ export function AcceptFinding({ finding, close }: { finding: BuildFinding; close
         event.preventDefault();
         const outcome = edit({
           name: 'accept-finding',
+          findingId: finding.id,
           acceptance: {
-            findingId: finding.id,
             title: finding.title,
             reason: reason.trim(),
             author: authorName(),

@@ -1,21 +1,27 @@
-import { type Reading, type Result, formatMeasure, shownKind } from '@brookrain/core';
+import {
+  type FigureRef,
+  NOTHING_FLOWS,
+  type Reading,
+  formatMeasure,
+  shownKind,
+} from '@brookrain/core';
 import { Popover } from 'radix-ui';
-import { useBuild } from '../build/BuildContext.ts';
+import { type ShownFigure, useBuild } from '../build/BuildContext.ts';
 import { Working } from './Working.tsx';
 import { useUnits } from './preferences.ts';
 
 /** A computed figure; opens its working on click or Enter. */
-export function Figure({ of, digits = 3 }: { of: string; digits?: number }) {
+export function Figure({ of, digits = 3 }: { of: FigureRef; digits?: number }) {
   const { results, settling } = useBuild();
   const [units] = useUnits();
-  const result = results.get(of);
+  const result = results.find(of);
   if (!result) return <span className="text-second">not solved</span>;
   return (
     <Popover.Root>
       <Popover.Trigger
         className={`figure-button ${settling ? 'text-second' : ''}`}
         aria-label={`${result.label}: ${show(result, units, digits)}. Show the working`}
-        data-figure={of}
+        data-figure={of.key}
       >
         {split(show(result, units, digits))}
       </Popover.Trigger>
@@ -25,15 +31,17 @@ export function Figure({ of, digits = 3 }: { of: string; digits?: number }) {
           sideOffset={4}
           collisionPadding={8}
         >
-          <Working result={result} />
+          <Working figure={of.key} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 }
 
-function show(result: Result, units: Reading, digits: number): string {
+function show(result: ShownFigure, units: Reading, digits: number): string {
   const kind = shownKind(result.key, result.kind);
+  const isFlow = kind === 'volumeFlow' || kind === 'massFlow';
+  if (isFlow && Math.abs(result.value) < NOTHING_FLOWS) return 'nothing flows';
   return formatMeasure({ value: result.value, kind }, units, digits);
 }
 

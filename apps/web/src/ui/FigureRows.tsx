@@ -1,7 +1,8 @@
+import type { FigureRef } from '@brookrain/core';
 import { useBuild } from '../build/BuildContext.ts';
 import { Figure } from './Figure.tsx';
 
-export type NamedFigure = readonly [name: string, key: string];
+export type NamedFigure = readonly [name: string, figure: FigureRef];
 
 /** Names with their computed figures, one a line; figures that do not exist here are left out. */
 export function FigureRows({ title, rows }: { title?: string; rows: readonly NamedFigure[] }) {
@@ -11,12 +12,12 @@ export function FigureRows({ title, rows }: { title?: string; rows: readonly Nam
       {title && <h3>{title}</h3>}
       <dl className="space-y-1">
         {rows
-          .filter(([, key]) => results.has(key))
-          .map(([name, key]) => (
-            <div key={key} className="flex justify-between gap-2">
+          .filter(([, figure]) => results.find(figure))
+          .map(([name, figure]) => (
+            <div key={figure.key} className="flex justify-between gap-2">
               <dt>{name}</dt>
               <dd>
-                <Figure of={key} />
+                <Figure of={figure} />
               </dd>
             </div>
           ))}

@@ -1,7 +1,8 @@
-import { type BuildFinding, fillSentence, formatMeasure } from '@brookrain/core';
+import { type ToldFinding, fillSentence, formatMeasure } from '@brookrain/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useBuild } from '../build/BuildContext.ts';
+import { useCures } from '../evaluation/useCures.ts';
 import { AcceptFinding } from './AcceptFinding.tsx';
 import { SeverityMark } from './SeverityMark.tsx';
 import { Worded } from './Worded.tsx';
@@ -13,7 +14,7 @@ export function FindingNote({
   finding,
   explained = false,
 }: {
-  finding: BuildFinding;
+  finding: ToldFinding;
   /** with its numbers and where its limit comes from */
   explained?: boolean;
 }) {
@@ -21,6 +22,7 @@ export function FindingNote({
   const [units] = useUnits();
   const [accepting, setAccepting] = useState(false);
   const { accepted, reopened } = finding;
+  const cures = useCures(finding.id);
   return (
     <article className="rule py-2" data-finding={finding.id}>
       <div className="flex gap-2">
@@ -44,7 +46,7 @@ export function FindingNote({
             </p>
           )}
           <div className="mt-1 flex flex-wrap gap-1.5">
-            {finding.cures.map((cure) => {
+            {cures.map((cure) => {
               const { command } = cure;
               return command ? (
                 <button
@@ -87,7 +89,7 @@ export function FindingNote({
 }
 
 /** What was measured against what, and where the limit comes from. */
-function Explanation({ finding }: { finding: BuildFinding }) {
+function Explanation({ finding }: { finding: ToldFinding }) {
   const { sources } = useBuild();
   const [units] = useUnits();
   const { measured, limit } = finding;
@@ -109,9 +111,9 @@ const sentence = (text: string): string =>
   `${text.charAt(0).toUpperCase()}${text.slice(1)}${/[.]$/.test(text) ? '' : '.'}`;
 
 /** The findings of one screen, worst first; says so when there are none. */
-export function FindingList({ where }: { where: string }) {
+export function FindingList({ where }: { where: ToldFinding['where']['stage'] }) {
   const { evaluation } = useBuild();
-  const findings = evaluation.findings.filter((f) => f.where.split(':')[0] === where);
+  const findings = evaluation.findings.filter((f) => f.where.stage === where);
   if (findings.length === 0) {
     return <p className="rule py-2 text-second">Nothing stands against it.</p>;
   }

@@ -1,28 +1,41 @@
 import {
+  type Path,
   type Quantity,
-  type UnitKind,
+  type QuantitySpec,
+  documentSpec,
   echoQuantity,
   parseQuantity,
+  pathText,
+  specAt,
   usualUnit,
+  valueAt,
 } from '@brookrain/core';
 import { useEffect, useId, useState } from 'react';
 import { useBuild } from '../build/BuildContext.ts';
 import { useUnits } from './preferences.ts';
 
 type Props = {
-  label: string;
-  path: string;
-  kind: UnitKind;
-  value: Quantity | null;
-  /** unit taken for a bare number when nothing was typed before */
-  unit: string;
-  /** what applies while the field is empty; makes the field optional */
+  /** where it stands in the build; what it is called and measured in is declared there */
+  path: Path;
+  /** another name than the declared one */
+  label?: string | undefined;
+  /** what applies while the field is empty */
   whenEmpty?: string | undefined;
 };
 
+/** The declaration and the value of a quantity of the open build. */
+function useQuantity(path: Path): { spec: QuantitySpec; value: Quantity | null } {
+  const { stored } = useBuild();
+  const spec = specAt(documentSpec, path, stored);
+  if (spec?.type !== 'quantity') throw new RangeError(`${pathText(path)} is no quantity`);
+  return { spec, value: (valueAt(stored, path) ?? null) as Quantity | null };
+}
+
 /** A quantity typed freely with its unit, echoed as typed; refused input stays with its reason. */
-export function QuantityField({ label, path, kind, value, unit, whenEmpty }: Props) {
+export function QuantityField({ path, label, whenEmpty }: Props) {
   const { edit } = useBuild();
+  const { spec, value } = useQuantity(path);
+  const { kind } = spec;
   const id = useId();
   const [reading] = useUnits();
   const kept = value ? echoQuantity(value, kind, reading.numbers) : '';
@@ -39,14 +52,14 @@ export function QuantityField({ label, path, kind, value, unit, whenEmpty }: Pro
       setMessage(undefined);
       return;
     }
-    if (text.trim() === '' && whenEmpty !== undefined) {
+    if (text.trim() === '' && spec.optional) {
       edit({ name: 'set', path, value: null });
       return;
     }
     const parsed = parseQuantity({
       text,
       kind,
-      defaultUnit: value?.unit ?? usualUnit(reading, kind, unit),
+      defaultUnit: value?.unit ?? usualUnit(reading, kind, spec.unit),
     });
     if (!parsed.ok) {
       setMessage(parsed.message);
@@ -61,8 +74,12 @@ export function QuantityField({ label, path, kind, value, unit, whenEmpty }: Pro
 
   return (
     <div>
-      <label htmlFor={id} className="grid grid-cols-[1fr_128px] items-center gap-2">
-        <span className="leading-[18px]">{label}</span>
+      <label
+        htmlFor={id}
+        title={spec.help}
+        className="grid grid-cols-[1fr_128px] items-center gap-2"
+      >
+        <span className="leading-[18px]">{label ?? spec.label}</span>
         <input
           id={id}
           className="field text-right"

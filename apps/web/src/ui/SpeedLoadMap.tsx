@@ -1,3 +1,4 @@
+import { firstOf, lastOf } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 
 const W = 740;
@@ -34,7 +35,7 @@ export function SpeedLoadMap(props: Props) {
   const left = (s: number): number => box.left + s * wide;
   const topOf = (l: number): number => H - box.bottom - (l + 1) * high;
   const rpm = scaleLinear(
-    [speeds[0]! * 60, speeds[speeds.length - 1]! * 60],
+    [firstOf(speeds) * 60, lastOf(speeds) * 60],
     [left(0) + wide / 2, left(speeds.length - 1) + wide / 2],
   );
   const within = (value: number, most: number): number => Math.min(most, Math.max(0, value));

@@ -1,13 +1,17 @@
+import { type Path, documentSpec, pathText, specAt, valueAt } from '@brookrain/core';
 import { useEffect, useId, useState } from 'react';
 import { useBuild } from '../build/BuildContext.ts';
 
-type Props = { label: string; path: string; value: string | number; number?: boolean };
-
-/** A short text or whole number of the document, committed on leaving the field. */
-export function TextField({ label, path, value, number = false }: Props) {
-  const { edit } = useBuild();
+/** A short text or whole number of the build, as it is declared; committed on leaving the field. */
+export function TextField({ path }: { path: Path }) {
+  const { edit, stored } = useBuild();
+  const spec = specAt(documentSpec, path, stored);
+  if (spec?.type !== 'text' && spec?.type !== 'whole') {
+    throw new RangeError(`${pathText(path)} is neither text nor a whole number`);
+  }
+  const number = spec.type === 'whole';
   const id = useId();
-  const kept = String(value);
+  const kept = String(valueAt(stored, path));
   const [text, setText] = useState(kept);
   const [message, setMessage] = useState<string>();
   useEffect(() => {
@@ -24,9 +28,10 @@ export function TextField({ label, path, value, number = false }: Props) {
     <div>
       <label
         htmlFor={id}
+        title={spec.help}
         className={number ? 'grid grid-cols-[1fr_128px] items-center gap-2' : 'block'}
       >
-        <span className={number ? '' : 'text-[13px] text-second'}>{label}</span>
+        <span className={number ? '' : 'text-[13px] text-second'}>{spec.label}</span>
         <input
           id={id}
           className={`field ${number ? 'text-right' : ''}`}

@@ -1,13 +1,20 @@
 import {
+  type FigureRef,
   type Fuel,
+  type Result,
   aspirations,
   cycles,
   defaultCurves,
+  engineFigure,
+  valueUnder,
   formatMeasure,
   fromSI,
   vehicleUses,
+  writeCurve,
+  writeFuel,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useWorking } from '../../evaluation/useWorking.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { Figure } from '../../ui/Figure.tsx';
@@ -23,10 +30,10 @@ const named = <Value extends string>(
 ) => values.map((value) => ({ value, label: names[value] ?? value }));
 
 /** One fuel of the build: what it is, and what a blend holds. */
-function FuelFields({ fuel, index, named }: { fuel: Fuel; index: number; named: boolean }) {
-  const { edit } = useBuild();
-  const path = `fuels.${index}`;
+function FuelFields({ fuel, named }: { fuel: Fuel; named: boolean }) {
+  const { edit, stored } = useBuild();
   const { id } = fuel;
+  const path = ['fuels', id];
   return (
     <div className="space-y-1.5">
       <ChoiceField
@@ -51,26 +58,14 @@ function FuelFields({ fuel, index, named }: { fuel: Fuel; index: number; named: 
           edit({
             name: 'set-several',
             label: `Change fuel to ${kind}`,
-            changes: [{ path, value }],
+            changes: [{ path, value: writeFuel(value, valueUnder(stored.fuels, id).order) }],
           });
         }}
       />
       {fuel.kind === 'petrol-ethanol' && (
         <>
-          <QuantityField
-            label="Ethanol by volume"
-            path={`${path}.ethanol`}
-            kind="ratio"
-            value={fuel.ethanol}
-            unit="%"
-          />
-          <QuantityField
-            label="Vapour pressure (Reid)"
-            path={`${path}.reidVapourPressure`}
-            kind="pressure"
-            value={fuel.reidVapourPressure}
-            unit="kPa"
-          />
+          <QuantityField path={[...path, 'ethanol']} />
+          <QuantityField path={[...path, 'reidVapourPressure']} />
         </>
       )}
     </div>
@@ -82,15 +77,18 @@ export function BriefScreen() {
   const { document: build, results, edit } = useBuild();
   const [units] = useUnits();
   const { brief } = build;
-  const whenEmpty = (key: string): string | undefined => {
-    const result = results.get(key);
+  const whenEmpty = (ref: FigureRef): string | undefined => {
+    const result = results.find(ref);
     return result ? formatMeasure({ value: result.value, kind: result.kind }, units) : 'default';
   };
   // What applies while a field is empty is read from the working that used it.
-  const usual = (key: string, name: string): string => {
-    const input = results.get(key)?.working.inputs.find((i) => i.name === name);
+  const byAir = useWorking(engineFigure('demand.byAir.massFlow', { at: 'peak' }).key);
+  const byPower = useWorking(engineFigure('demand.byPower.peak.massFlow').key);
+  const charge = useWorking(engineFigure('engine.chargeTemperature').key);
+  const usual = (working: Result | undefined, name: string): string => {
+    const input = working?.working.inputs.find((i) => i.name === name);
     if (typeof input?.value !== 'number') return 'usual';
-    const kind = input.kind === 'ratio' ? 'count' : input.kind;
+    const kind = input.kind === 'ratio' && name === 'lambda' ? 'count' : input.kind;
     return formatMeasure({ value: input.value, kind }, units);
   };
   const maxSpeed = Math.ceil((brief.limiterSpeed.value * 60) / 500 + 0.5) * (500 / 60);
@@ -102,8 +100,7 @@ export function BriefScreen() {
       <div className="grid grid-cols-2 gap-x-8 gap-y-4 max-[900px]:grid-cols-1">
         <CurveEditor
           title="Volumetric efficiency"
-          path="brief.volumetricEfficiencyCurve"
-          points={brief.volumetricEfficiencyCurve}
+          path={['brief', 'volumetricEfficiencyCurve']}
           top={1.2}
           range={{ low: 0.2, high: 1.4 }}
           axis={{ full: 100, unit: '%' }}
@@ -112,8 +109,7 @@ export function BriefScreen() {
         {brief.boost.value > 0 ? (
           <CurveEditor
             title="Boost"
-            path="brief.boostCurve"
-            points={brief.boostCurve}
+            path={['brief', 'boostCurve']}
             top={1.2}
             range={{ low: 0, high: 1.5 }}
             axis={{
@@ -139,10 +135,10 @@ export function BriefScreen() {
               label: 'Take the usual curves of this engine type',
               changes: [
                 {
-                  path: 'brief.volumetricEfficiencyCurve',
-                  value: curves.volumetricEfficiencyCurve,
+                  path: ['brief', 'volumetricEfficiencyCurve'],
+                  value: writeCurve(curves.volumetricEfficiencyCurve),
                 },
-                { path: 'brief.boostCurve', value: curves.boostCurve },
+                { path: ['brief', 'boostCurve'], value: writeCurve(curves.boostCurve) },
               ],
             });
           }}
@@ -153,128 +149,62 @@ export function BriefScreen() {
       <div className="rule mt-4 grid grid-cols-3 gap-x-6 gap-y-1.5 pt-3 max-[900px]:grid-cols-1">
         <section className="space-y-1.5">
           <h3>Engine</h3>
-          <QuantityField
-            label="Displacement"
-            path="brief.displacement"
-            kind="volume"
-            value={brief.displacement}
-            unit="L"
-          />
-          <TextField label="Cylinders" path="brief.cylinders" value={brief.cylinders} number />
+          <QuantityField path={['brief', 'displacement']} />
+          <TextField path={['brief', 'cylinders']} />
           <ChoiceField
             label="Cycle"
             value={brief.cycle}
             choices={named(cycles)}
-            onChoose={(value) => edit({ name: 'set', path: 'brief.cycle', value })}
+            onChoose={(value) => edit({ name: 'set', path: ['brief', 'cycle'], value })}
           />
           <ChoiceField
             label="Induction"
             value={brief.aspiration}
             choices={named(aspirations, { natural: 'natural', turbo: 'turbocharged' })}
-            onChoose={(value) => edit({ name: 'set', path: 'brief.aspiration', value })}
+            onChoose={(value) => edit({ name: 'set', path: ['brief', 'aspiration'], value })}
           />
-          <QuantityField
-            label="Boost, gauge"
-            path="brief.boost"
-            kind="pressure"
-            value={brief.boost}
-            unit="bar"
-          />
-          <QuantityField
-            label="Manifold at idle, absolute"
-            path="brief.idleManifoldAbsolute"
-            kind="pressure"
-            value={brief.idleManifoldAbsolute}
-            unit="kPa"
-          />
+          <QuantityField path={['brief', 'boost']} />
+          <QuantityField path={['brief', 'idleManifoldAbsolute']} />
         </section>
         <section className="space-y-1.5">
           <h3>Target</h3>
+          <QuantityField path={['brief', 'power']} />
+          <QuantityField path={['brief', 'powerSpeed']} />
+          <QuantityField path={['brief', 'limiterSpeed']} />
+          <QuantityField path={['brief', 'idleSpeed']} />
+          <QuantityField path={['brief', 'lambdaFullLoad']} whenEmpty={usual(byAir, 'lambda')} />
           <QuantityField
-            label="Power"
-            path="brief.power"
-            kind="power"
-            value={brief.power}
-            unit="kW"
-          />
-          <QuantityField
-            label="at engine speed"
-            path="brief.powerSpeed"
-            kind="rotation"
-            value={brief.powerSpeed}
-            unit="rpm"
-          />
-          <QuantityField
-            label="Limiter"
-            path="brief.limiterSpeed"
-            kind="rotation"
-            value={brief.limiterSpeed}
-            unit="rpm"
-          />
-          <QuantityField
-            label="Idle"
-            path="brief.idleSpeed"
-            kind="rotation"
-            value={brief.idleSpeed}
-            unit="rpm"
-          />
-          <QuantityField
-            label="λ at full load"
-            path="brief.lambdaFullLoad"
-            kind="ratio"
-            value={brief.lambdaFullLoad}
-            unit=""
-            whenEmpty={usual('demand.byAir.peak.massFlow', 'lambda')}
-          />
-          <QuantityField
-            label="Consumption on petrol"
-            path="brief.specificConsumption"
-            kind="specificConsumption"
-            value={brief.specificConsumption}
-            unit="g/kWh"
-            whenEmpty={usual('demand.byPower.peak.massFlow', 'specificConsumption')}
+            path={['brief', 'specificConsumption']}
+            whenEmpty={usual(byPower, 'specificConsumption')}
           />
         </section>
         <section className="space-y-1.5">
           <h3>Fuel and climate</h3>
-          {build.fuels.map((fuel, i) => (
-            <FuelFields key={fuel.id} fuel={fuel} index={i} named={build.fuels.length > 1} />
+          {build.fuels.map((fuel) => (
+            <FuelFields key={fuel.id} fuel={fuel} named={build.fuels.length > 1} />
           ))}
+          <QuantityField path={['brief', 'altitude']} />
+          <QuantityField path={['brief', 'ambientHot']} />
+          <QuantityField path={['brief', 'ambientCold']} />
           <QuantityField
-            label="Altitude"
-            path="brief.altitude"
-            kind="length"
-            value={brief.altitude}
-            unit="m"
+            path={['brief', 'fuelTemperatureHot']}
+            whenEmpty={whenEmpty(engineFigure('fuel.hottestTemperature'))}
           />
           <QuantityField
-            label="Hot day"
-            path="brief.ambientHot"
-            kind="temperature"
-            value={brief.ambientHot}
-            unit="°C"
+            path={['brief', 'chargeTemperature']}
+            whenEmpty={whenEmpty(engineFigure('engine.chargeTemperature'))}
           />
-          <QuantityField
-            label="Hottest fuel"
-            path="brief.fuelTemperatureHot"
-            kind="temperature"
-            value={brief.fuelTemperatureHot}
-            unit="°C"
-            whenEmpty={whenEmpty('fuel.hottestTemperature')}
-          />
-          <QuantityField
-            label="Charge air"
-            path="brief.chargeTemperature"
-            kind="temperature"
-            value={brief.chargeTemperature}
-            unit="°C"
-            whenEmpty={whenEmpty('engine.chargeTemperature')}
-          />
+          {brief.aspiration !== 'natural' && brief.chargeTemperature === null && (
+            <QuantityField
+              path={['brief', 'coolerEffectiveness']}
+              whenEmpty={usual(charge, 'effectiveness')}
+            />
+          )}
         </section>
       </div>
       <div className="rule mt-4 grid grid-cols-3 gap-x-6 gap-y-1.5 pt-3 max-[900px]:grid-cols-1">
-        <TextField label="Vehicle" path="brief.vehicle" value={brief.vehicle} />
-        <TextField label="Engine" path="brief.engine" value={brief.engine} />
+        <TextField path={['brief', 'vehicle']} />
+        <TextField path={['brief', 'engine']} />
         <ChoiceField
           wide
           label="Use"
@@ -283,10 +213,10 @@ export function BriefScreen() {
             'two-or-three-wheeler': 'two- or three-wheeler',
             'off-road': 'off road',
           })}
-          onChoose={(value) => edit({ name: 'set', path: 'brief.use', value })}
+          onChoose={(value) => edit({ name: 'set', path: ['brief', 'use'], value })}
         />
-        <TextField label="Name of the build" path="name" value={build.name} />
-        <TextField label="In a few words" path="description" value={build.description} />
+        <TextField path={['name']} />
+        <TextField path={['description']} />
         <ChoiceField
           wide
           label="Units of this build"
@@ -300,24 +230,27 @@ export function BriefScreen() {
           onChoose={(value) =>
             edit({
               name: 'set',
-              path: 'displayUnits',
+              path: ['displayUnits'],
               value: value === 'none' ? null : value,
             })
           }
         />
       </div>
       <dl className="rule mt-4 flex flex-wrap gap-x-10 gap-y-1 pt-3">
-        <Fact label="Ambient pressure" figure="ambient.pressureAbsolute" />
-        <Fact label="Fuel density, 15 °C" figure="fuel.density" />
-        <Fact label="Stoichiometric ratio" figure="fuel.stoichAirFuelRatio" />
-        <Fact label="Vapour pressure, hottest fuel" figure="fuel.vapourPressureAbsolute" />
+        <Fact label="Ambient pressure" figure={engineFigure('ambient.pressureAbsolute')} />
+        <Fact label="Fuel density, 15 °C" figure={engineFigure('fuel.density')} />
+        <Fact label="Stoichiometric ratio" figure={engineFigure('fuel.stoichAirFuelRatio')} />
+        <Fact
+          label="Vapour pressure, hottest fuel"
+          figure={engineFigure('fuel.hot.vapourPressureAbsolute')}
+        />
       </dl>
       <Cautions place="brief" />
     </Screen>
   );
 }
 
-function Fact({ label, figure }: { label: string; figure: string }) {
+function Fact({ label, figure }: { label: string; figure: FigureRef }) {
   return (
     <div>
       <dt className="text-[13px] text-second">{label}</dt>

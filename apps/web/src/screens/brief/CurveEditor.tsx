@@ -1,12 +1,12 @@
-import type { CurvePoint } from '@brookrain/core';
+import { type CurvePoint, type Path, entryAt, valueAt } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 
 type Props = {
   title: string;
-  path: string;
-  points: readonly CurvePoint[];
+  /** where the curve stands in the build */
+  path: Path;
   /** highest value drawn, SI */
   top: number;
   /** what the value 1 is on the axis (100 %, or the full boost), and the axis' unit */
@@ -14,6 +14,8 @@ type Props = {
   range: { readonly low: number; readonly high: number };
   maxSpeed: number;
 };
+
+type IdentifiedPoint = CurvePoint & { readonly id: string };
 
 const W = 372;
 const H = 200;
@@ -26,10 +28,14 @@ const clamp = (value: number, low: number, high: number): number =>
 const rounded = (value: number, step: number): number => Math.round(value / step) * step;
 
 /** A curve sketched with a few points: dragged, or stepped by arrow keys. One edit on drop. */
-export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }: Props) {
-  const { edit } = useBuild();
+export function CurveEditor({ title, path, top, axis, range, maxSpeed }: Props) {
+  const { edit, stored } = useBuild();
+  const kept = valueAt(stored, path) as Readonly<Record<string, CurvePoint>>;
+  const points = Object.entries(kept)
+    .map(([id, point]): IdentifiedPoint => ({ ...point, id }))
+    .sort((a, b) => a.speed.value - b.speed.value);
   const svg = useRef<SVGSVGElement>(null);
-  const [held, setHeld] = useState<{ index: number; points: readonly CurvePoint[] }>();
+  const [held, setHeld] = useState<{ index: number; points: readonly IdentifiedPoint[] }>();
   const [focused, setFocused] = useState<number>();
   const shown = held?.points ?? points;
   const x = scaleLinear([0, maxSpeed * 60], [box.left, W - box.right]);
@@ -44,12 +50,13 @@ export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }:
     .map((shown) => shown / axis.full);
   const rpm = (point: CurvePoint): number => point.speed.value * 60;
 
-  const moved = (index: number, speedRpm: number, value: number): CurvePoint[] => {
+  const moved = (index: number, speedRpm: number, value: number): IdentifiedPoint[] => {
     const before = shown[index - 1];
     const after = shown[index + 1];
     const low = before ? rpm(before) + RPM_STEP : 0;
     const high = after ? rpm(after) - RPM_STEP : maxSpeed * 60;
-    const next: CurvePoint = {
+    const next: IdentifiedPoint = {
+      id: entryAt(shown, index).id,
       speed: { value: clamp(rounded(speedRpm, RPM_STEP), low, high) / 60, unit: 'rpm' },
       value: {
         value: clamp(Number(rounded(value, VALUE_STEP).toFixed(4)), range.low, range.high),
@@ -59,7 +66,11 @@ export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }:
     return shown.map((p, i) => (i === index ? next : p));
   };
   const commit = (): void => {
-    if (held) edit({ name: 'set', path, value: held.points });
+    const point = held?.points[held.index];
+    if (point) {
+      const { id, ...value } = point;
+      edit({ name: 'set', path: [...path, id], value });
+    }
     setHeld(undefined);
   };
   const onMove = (event: PointerEvent): void => {
@@ -80,7 +91,7 @@ export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }:
     const change = by[event.key];
     if (!change) return;
     event.preventDefault();
-    const point = shown[index]!;
+    const point = entryAt(shown, index);
     setHeld({
       index,
       points: moved(index, rpm(point) + change[0], point.value.value + change[1]),
@@ -95,7 +106,7 @@ export function CurveEditor({ title, path, points, top, axis, range, maxSpeed }:
         <span className="text-second">
           {lead === undefined
             ? 'drag a point, or step it with arrow keys'
-            : `${Math.round(rpm(shown[lead]!))} rpm, ${read(shown[lead]!.value.value)}`}
+            : `${Math.round(rpm(entryAt(shown, lead)))} rpm, ${read(entryAt(shown, lead).value.value)}`}
         </span>
       </figcaption>
       <svg

@@ -147,8 +147,8 @@ export function CatalogueScreen() {
     : (newest.get(category) ?? []);
   const fields = searching
     ? []
-    : itemFields[category]
-        .filter((f) => f.type === 'quantity')
+    : itemFields(category)
+        .filter((f) => f.type === 'figure')
         .slice(0, COLUMNS - headlinesOf(category).length);
   const compared = all.filter((item) => picked.has(item.id));
   const toggle = (id: string): void => {

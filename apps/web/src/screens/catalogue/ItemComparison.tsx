@@ -1,4 +1,10 @@
-import { type CatalogueItem, commonFields, itemFields, tableRowsOf } from '@brookrain/core';
+import {
+  type CatalogueItem,
+  commonFields,
+  entryAt,
+  itemFields,
+  tableRowsOf,
+} from '@brookrain/core';
 import { X } from 'lucide-react';
 import { useUnits } from '../../ui/preferences.ts';
 import { TableCurves } from './TableCurves.tsx';
@@ -17,7 +23,7 @@ export function ItemComparison({
   const [units] = useUnits();
   const fields = [
     ...commonFields.slice(1),
-    ...[...new Set(items.map((i) => i.category))].flatMap((c) => itemFields[c]),
+    ...[...new Set(items.map((i) => i.category))].flatMap((c) => itemFields(c)),
   ].filter((field, i, all) => all.findIndex((f) => f.key === field.key) === i);
   return (
     <section
@@ -58,7 +64,10 @@ export function ItemComparison({
                 <tr key={field.key}>
                   <td className={differs ? '' : 'text-second'}>{field.label}</td>
                   {texts.map((text, i) => (
-                    <td key={items[i]!.id} className={differs ? 'font-medium' : 'text-second'}>
+                    <td
+                      key={entryAt(items, i).id}
+                      className={differs ? 'font-medium' : 'text-second'}
+                    >
                       {text}
                     </td>
                   ))}

@@ -5,7 +5,8 @@ import {
   type ItemField,
   allItemFields,
   categoryNames,
-  itemTables,
+  firstOf,
+  itemTableOf,
   tableFields,
   tableRowsOf,
 } from '@brookrain/core';
@@ -25,7 +26,7 @@ import { categoryOf, useCatalogue } from './useCatalogue.ts';
 /** What a form starts from when there is no item yet. */
 function emptyText(field: ItemField): string {
   if (field.type === 'yes-no') return 'no';
-  if (field.type === 'choice' && !field.optional) return field.choices[0]!;
+  if (field.type === 'choice' && !field.optional) return firstOf(field.choices);
   return '';
 }
 
@@ -66,7 +67,7 @@ function FieldInput({
         ) : (
           <input
             {...common}
-            placeholder={field.type === 'quantity' ? field.unit : ''}
+            placeholder={field.type === 'figure' ? field.unit : ''}
             autoComplete="off"
             spellCheck={false}
             onChange={(event) => change(event.target.value)}
@@ -143,7 +144,7 @@ function EditorForm({
   const navigate = useNavigate();
   const queries = useQueryClient();
   const fields = allItemFields(category);
-  const itemTable = itemTables[category];
+  const itemTable = itemTableOf(category);
   const [id, setId] = useState(from?.id ?? '');
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(
@@ -207,7 +208,7 @@ function EditorForm({
       >
         <div className="space-y-1.5">
           <FieldInput
-            field={{ key: 'id', label: 'Id, short and unique', type: 'text' }}
+            field={{ key: 'id', label: 'Id, short and unique', type: 'text', min: 1, max: 40 }}
             value={id}
             message={shown['id']}
             change={(text) => !from && setId(text)}

@@ -1,3 +1,4 @@
+import { firstOf } from '@brookrain/core';
 import type { CellProblem, SheetGrid } from '@brookrain/contract';
 
 const MOST_ROWS = 60;
@@ -15,7 +16,7 @@ export function ProblemGrid({
   if (header.length === 0) {
     return problems.length > 0 ? (
       <p role="alert" className="text-signal">
-        {problems[0]!.message}
+        {firstOf(problems).message}
       </p>
     ) : null;
   }

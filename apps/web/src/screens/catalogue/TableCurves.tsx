@@ -3,6 +3,8 @@ import {
   type TableRow,
   type UnitKind,
   displayUnits,
+  valueUnder,
+  firstOf,
   formatFigure,
   fromSI,
   inNumberFormat,
@@ -91,7 +93,7 @@ function Curves({ plan, rows }: { plan: Plan; rows: readonly TableRow[] }) {
     : scaleLinear([0, Math.max(...ys)], [H - edge.bottom, edge.top]).nice();
   const groups = new Map<number, TableRow[]>();
   for (const row of rows) {
-    const key = plan.per ? row[plan.per.key]! : 0;
+    const key = plan.per ? valueUnder(row, plan.per.key) : 0;
     groups.set(key, [...(groups.get(key) ?? []), row]);
   }
   const curves = [...groups]
@@ -170,7 +172,7 @@ function Curves({ plan, rows }: { plan: Plan; rows: readonly TableRow[] }) {
       {plan.per &&
         curves.map(({ value, sorted }) => {
           // Flow curves start apart and end together, so they are named where they start.
-          const named = plan.y.key === 'flow' ? sorted[0]! : sorted.at(-1)!;
+          const named = plan.y.key === 'flow' ? firstOf(sorted) : sorted.at(-1)!;
           return (
             <text
               key={value}

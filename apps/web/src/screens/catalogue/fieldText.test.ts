@@ -2,7 +2,7 @@ import {
   type CatalogueItem,
   type Reading,
   allItemFields,
-  itemTables,
+  itemTableOf,
   sampleCatalogue,
   tableFields,
   tableRowsOf,
@@ -37,7 +37,7 @@ describe('the form of an item', () => {
     },
   );
 
-  test.each(oneOfEach.filter((i) => itemTables[i.category]).map((i) => [i.category, i] as const))(
+  test.each(oneOfEach.filter((i) => itemTableOf(i.category)).map((i) => [i.category, i] as const))(
     '%s: its table as text is read back as the same table',
     (category, item) => {
       const read = readDataTable(category, tableText(category, tableRowsOf(item)));

@@ -16,7 +16,7 @@ export function readField(item: CatalogueItem, field: ItemField, reading: Readin
   const value = record(item)[field.key];
   if (value === undefined) return '';
   if (field.type === 'yes-no') return value === true ? 'yes' : 'no';
-  if (field.type !== 'quantity') return String(value);
+  if (field.type !== 'figure') return String(value);
   return formatMeasure(
     { value: value as number, kind: shownKind(field.key, field.kind) },
     reading,
@@ -29,7 +29,7 @@ export function typedField(item: CatalogueItem, field: ItemField, reading: Readi
   const value = record(item)[field.key];
   if (value === undefined) return '';
   if (field.type === 'yes-no') return value === true ? 'yes' : 'no';
-  if (field.type !== 'quantity') return String(value);
+  if (field.type !== 'figure') return String(value);
   return echoQuantity({ value: value as number, unit: field.unit }, field.kind, reading.numbers);
 }
 
@@ -48,7 +48,7 @@ export function textValue(field: ItemField, text: string): ReadText {
       : { ok: false, message: EMPTY };
   }
   switch (field.type) {
-    case 'quantity': {
+    case 'figure': {
       const parsed = parseQuantity({ text: typed, kind: field.kind, defaultUnit: field.unit });
       return parsed.ok ? { ok: true, value: parsed.quantity.value } : parsed;
     }
@@ -60,7 +60,8 @@ export function textValue(field: ItemField, text: string): ReadText {
     }
     case 'yes-no':
       return { ok: true, value: typed === 'yes' };
-    default:
+    case 'text':
+    case 'choice':
       return { ok: true, value: typed };
   }
 }

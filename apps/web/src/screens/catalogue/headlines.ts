@@ -1,4 +1,10 @@
-import type { CatalogueCategory, CatalogueItem, Measure, PumpItem } from '@brookrain/core';
+import {
+  type CatalogueCategory,
+  type CatalogueItem,
+  type Measure,
+  type PumpItem,
+  firstOf,
+} from '@brookrain/core';
 
 /** A figure that a list shows although no single field holds it. */
 export interface Headline {
@@ -10,9 +16,11 @@ const USUAL_VOLTAGE = 13.5;
 
 /** The curve nearest to the usual running voltage. */
 const usualCurve = (pump: PumpItem) =>
-  [...pump.curves].sort(
-    (a, b) => Math.abs(a.voltage - USUAL_VOLTAGE) - Math.abs(b.voltage - USUAL_VOLTAGE),
-  )[0]!;
+  firstOf(
+    [...pump.curves].sort(
+      (a, b) => Math.abs(a.voltage - USUAL_VOLTAGE) - Math.abs(b.voltage - USUAL_VOLTAGE),
+    ),
+  );
 
 const ofPump =
   (read: (pump: PumpItem) => Measure) =>

@@ -1,24 +1,27 @@
 import {
   type CatalogueCategory,
   type TableRow,
+  valueUnder,
   formatFigure,
   fromSI,
-  itemTables,
+  itemTableOf,
 } from '@brookrain/core';
 
 const plain = (value: number): string =>
   formatFigure(value, 9).replaceAll('\u202f', '').replace('\u2212', '-');
 
 const distinct = (rows: readonly TableRow[], key: string): number[] =>
-  [...new Set(rows.map((row) => row[key]!))].sort((a, b) => a - b);
+  [...new Set(rows.map((row) => valueUnder(row, key)))].sort((a, b) => a - b);
 
 /** A table as tabbed text, one column per field, for the form; the header alone without rows. */
 export function tableText(category: CatalogueCategory, rows: readonly TableRow[]): string {
-  const table = itemTables[category];
+  const table = itemTableOf(category);
   if (!table) return '';
   if (category === 'injector' && rows.length > 0) {
     const pressures = distinct(rows, 'pressure');
-    const at = new Map(rows.map((r) => [`${r['voltage']}/${r['pressure']}`, r['deadTime']!]));
+    const at = new Map(
+      rows.map((r) => [`${r['voltage']}/${r['pressure']}`, valueUnder(r, 'deadTime')]),
+    );
     return [
       ['V', ...pressures.map((p) => `${plain(p / 1e3)} kPa`)],
       ...distinct(rows, 'voltage').map((v) => [
@@ -31,7 +34,7 @@ export function tableText(category: CatalogueCategory, rows: readonly TableRow[]
   }
   const header = table.columns.map((c) => (c.unit === '' ? c.label : `${c.label} [${c.unit}]`));
   const lines = rows.map((row) =>
-    table.columns.map((c) => plain(fromSI(row[c.key]!, c.kind, c.unit))),
+    table.columns.map((c) => plain(fromSI(valueUnder(row, c.key), c.kind, c.unit))),
   );
   return [header, ...lines].map((cells) => cells.join('\t')).join('\n');
 }

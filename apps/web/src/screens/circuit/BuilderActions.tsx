@@ -38,7 +38,7 @@ export function BuilderActions({
       kind,
     });
     if (!command) setMessage('The catalogue has no part for it.');
-    else if (run(command)) select(command.element.id);
+    else if (run(command)) select(command.elementId);
   };
   return (
     <section className="rule mt-3 pt-2" aria-label="Change the run">

@@ -1,11 +1,13 @@
 import {
-  type FluidResult,
+  type ToldFluid,
   type FuelCircuit,
-  type SolvedCircuit,
+  type ToldSolved,
   formatMeasure,
   fuelLabel,
   railsOf,
   tankOf,
+  circuitOf,
+  elementOf,
 } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -18,8 +20,8 @@ import { lineStyle } from './lineStyle.ts';
 
 type Props = {
   circuit: FuelCircuit;
-  fluid: FluidResult;
-  solution: SolvedCircuit | undefined;
+  fluid: ToldFluid;
+  solution: ToldSolved | undefined;
   selected: string;
   select: (id: string) => void;
 };
@@ -119,8 +121,8 @@ export function CircuitDrawing({ circuit, fluid, solution, selected, select }: P
     formatMeasure({ value: massFlow / density, kind: 'volumeFlow' }, units);
   const troubled = new Map(
     evaluation.findings
-      .filter((f) => f.where.startsWith('circuit:') && f.severity !== 'note' && !f.accepted)
-      .map((f) => [f.where.split('/')[1], f.severity]),
+      .filter((f) => circuitOf(f.where) === circuit.id && f.severity !== 'note' && !f.accepted)
+      .map((f) => [elementOf(f.where), f.severity]),
   );
   const rows = new Map<number, number>();
   for (const { lane } of layout.steps) rows.set(lane, (rows.get(lane) ?? 0) + 1);

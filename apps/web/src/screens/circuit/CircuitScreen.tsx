@@ -1,4 +1,12 @@
-import { type CaseName, architectureNotes, caseNames, formatMeasure } from '@brookrain/core';
+import {
+  type CaseName,
+  architectureNotes,
+  caseNames,
+  circuitOf,
+  elementOf,
+  entryAt,
+  formatMeasure,
+} from '@brookrain/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -25,10 +33,9 @@ export function CircuitScreen() {
   const { id, evaluation } = useBuild();
   const [units] = useUnits();
   const [shown, setShown] = useState<CaseName | 'pumpLost'>('peakPower');
-  const { circuit, fluid, index: circuitIndex } = useCircuit();
-  const firstTrouble = evaluation.findings
-    .find((f) => f.where.startsWith(`circuit:${circuit.id}/`))
-    ?.where.split('/')[1];
+  const { circuit, fluid } = useCircuit();
+  const trouble = evaluation.findings.find((f) => circuitOf(f.where) === circuit.id);
+  const firstTrouble = trouble && elementOf(trouble.where);
   const [query] = useSearchParams();
   const asked = query.get('element');
   const [picked, setSelected] = useState<string>();
@@ -40,7 +47,7 @@ export function CircuitScreen() {
     0,
     circuit.elements.findIndex((e) => e.id === selected),
   );
-  const element = circuit.elements[index]!;
+  const element = entryAt(circuit.elements, index);
   // Drawn is what was solved: an edit shows once its answer is there.
   const solvedCircuit = fluid.design.circuit;
   const { solution, point } = fluid.cases[shown] ?? fluid.cases.peakPower;
@@ -57,7 +64,7 @@ export function CircuitScreen() {
           <ElementInspector
             key={element.id}
             element={element}
-            path={`fuelCircuits.${circuitIndex}.elements.${index}`}
+            path={['fuelCircuits', circuit.id, 'elements', element.id]}
             select={setSelected}
           />
           <Cautions place="circuit" />

@@ -1,5 +1,4 @@
-import type { CircuitElement } from '@brookrain/core';
-import { formatMeasure } from '@brookrain/core';
+import { type CircuitElement, type Path, formatMeasure, fuelFigure } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { useCircuit } from '../../build/useCircuit.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
@@ -15,82 +14,40 @@ const lengthWords = {
 } as const;
 
 /** What can be entered for an element besides its part. */
-export function ElementFields({ element, path }: { element: CircuitElement; path: string }) {
+export function ElementFields({ element, path }: { element: CircuitElement; path: Path }) {
   const { evaluation, results, edit } = useBuild();
-  const { elementKey } = useCircuit();
+  const { scope } = useCircuit();
   const [units] = useUnits();
-  const key = elementKey(element.id);
+  const of = { ...scope, element: element.id };
   switch (element.kind) {
     case 'tank':
       return (
         <>
-          <QuantityField
-            label="Lowest fuel above outlet"
-            path={`${path}.fuelLevel`}
-            kind="length"
-            value={element.fuelLevel}
-            unit="mm"
-          />
-          <QuantityField
-            label="Usable volume"
-            path={`${path}.usableVolume`}
-            kind="volume"
-            value={element.usableVolume}
-            unit="L"
-          />
-          <QuantityField
-            label="Pressure in the tank"
-            path={`${path}.pressure`}
-            kind="pressure"
-            value={element.pressure}
-            unit="kPa"
-          />
+          <QuantityField path={[...path, 'fuelLevel']} />
+          <QuantityField path={[...path, 'usableVolume']} />
+          <QuantityField path={[...path, 'pressure']} />
         </>
       );
     case 'surge-tank':
-      return (
-        <QuantityField
-          label="Volume"
-          path={`${path}.volume`}
-          kind="volume"
-          value={element.volume}
-          unit="L"
-        />
-      );
+      return <QuantityField path={[...path, 'volume']} />;
     case 'orifice':
-      return (
-        <QuantityField
-          label="Hole"
-          path={`${path}.diameter`}
-          kind="length"
-          value={element.diameter}
-          unit="mm"
-        />
-      );
+      return <QuantityField path={[...path, 'diameter']} />;
     case 'line':
       return (
         <>
           <QuantityField
-            label="Length, typed"
-            path={`${path}.length.typed`}
-            kind="length"
-            value={element.length.typed}
-            unit="m"
+            path={[...path, 'length', 'typed']}
             whenEmpty={formatMeasure(
-              { value: results.get(`${key}.mapLength`)?.value ?? 0, kind: 'length' },
+              {
+                value: results.find(fuelFigure('element.mapLength', of))?.value ?? 0,
+                kind: 'length',
+              },
               units,
             )}
           />
-          <QuantityField
-            label="Length, measured"
-            path={`${path}.length.measured`}
-            kind="length"
-            value={element.length.measured}
-            unit="m"
-            whenEmpty="not yet"
-          />
+          <QuantityField path={[...path, 'length', 'measured']} whenEmpty="not yet" />
           <p className="text-[13px] text-second">
-            Used: <Figure of={`${key}.length`} />{' '}
+            Used: <Figure of={fuelFigure('element.length', of)} />{' '}
             {lengthWords[evaluation.lengthSources[element.id] ?? 'map']}.
           </p>
         </>
@@ -98,13 +55,7 @@ export function ElementFields({ element, path }: { element: CircuitElement; path
     case 'pump':
       return (
         <>
-          <QuantityField
-            label="Wear"
-            path={`${path}.wear`}
-            kind="ratio"
-            value={element.wear}
-            unit="%"
-          />
+          <QuantityField path={[...path, 'wear']} />
           <PumpControlFields element={element} path={path} />
         </>
       );
@@ -118,32 +69,19 @@ export function ElementFields({ element, path }: { element: CircuitElement; path
             { value: 'clean', label: 'clean' },
             { value: 'loaded', label: 'loaded' },
           ]}
-          onChoose={(value) => edit({ name: 'set', path: `${path}.state`, value })}
+          onChoose={(value) => edit({ name: 'set', path: [...path, 'state'], value })}
         />
       );
     case 'regulator':
     case 'dead-head-regulator':
       return (
         <>
-          <QuantityField
-            label="Set pressure"
-            path={`${path}.setPressure`}
-            kind="pressure"
-            value={element.setPressure}
-            unit="kPa"
-          />
-          {element.kind === 'regulator' && (
-            <QuantityField
-              label="Manifold reference"
-              path={`${path}.manifoldRatio`}
-              kind="ratio"
-              value={element.manifoldRatio}
-              unit=""
-            />
-          )}
+          <QuantityField path={[...path, 'setPressure']} />
+          {element.kind === 'regulator' && <QuantityField path={[...path, 'manifoldRatio']} />}
         </>
       );
-    default:
+    case 'fitting':
+    case 'injectors':
       return null;
   }
 }

@@ -1,10 +1,14 @@
 import {
-  type BuildDocument,
+  type Path,
+  type Build,
   type CatalogueCategory,
   type CircuitElement,
   type ItemRef,
   newestOf,
   pumpsOf,
+  fuelFigure,
+  rowScope,
+  elementOf,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type OpenCircuit, useCircuit } from '../../build/useCircuit.ts';
@@ -58,72 +62,79 @@ function PartChoice({ element }: { element: Extract<CircuitElement, { item: Item
 /** The figures that matter for a kind of element. */
 function figuresOfElement(
   element: CircuitElement,
-  { suffix, elementKey }: Pick<OpenCircuit, 'suffix' | 'elementKey'>,
-  singleRow: boolean,
+  { scope }: Pick<OpenCircuit, 'scope'>,
+  rows: Build['injectorRows'],
   pumpNumber: number,
 ): readonly NamedFigure[] {
-  const key = elementKey(element.id);
+  const of = { ...scope, element: element.id };
   switch (element.kind) {
     case 'tank':
       return [
-        ['Warms in an hour', `tank${suffix}.heatingPerHour`],
-        ['Range at cruise', `range${suffix}.distance`],
+        ['Warms in an hour', fuelFigure('tank.heatingPerHour', scope)],
+        ['Range at cruise', fuelFigure('range.distance', scope)],
       ];
     case 'surge-tank':
       return [
-        ['Lasts at peak', `surge${suffix}.seconds`],
-        ['Lift pump gives', `surge${suffix}.liftRatio`],
+        ['Lasts at peak', fuelFigure('surge.seconds', scope)],
+        ['Lift pump gives', fuelFigure('surge.liftRatio', scope)],
       ];
     case 'injectors': {
-      const row = singleRow ? '' : `.${element.rowId}`;
+      const row = rowScope(rows, element.rowId);
+      const rail = rows.length === 1 ? scope : row;
       return [
-        ['Rail pressure', `rail${row || suffix}.peak.pressure`],
-        ['Injector Δp', `injector${row}.peak.deltaP`],
-        ['Sag', `injector${row}.peak.sag`],
-        ['Duty', `injector${row}.peak.duty`],
-        ['Prime, full line', `prime${suffix}.time`],
+        ['Rail pressure', fuelFigure('rail.pressure', { ...rail, at: 'peak' })],
+        ['Injector Δp', fuelFigure('injector.deltaP', { ...row, at: 'peak' })],
+        ['Sag', fuelFigure('injector.sag', { ...row, at: 'peak' })],
+        ['Duty', fuelFigure('injector.duty', { ...row, at: 'peak' })],
+        ['Prime, full line', fuelFigure('prime.time', scope)],
       ];
     }
     case 'pump': {
-      const at = `case.peakPower.pump.${pumpNumber}`;
+      const at = { case: 'peakPower', pump: pumpNumber };
       return [
-        ['Flow', `${at}.flow`],
-        ['Voltage', `${at}.voltage`],
-        ['Current', `${at}.current`],
-        ['In hand', `${at}.margin`],
-        ['Inlet above boiling', `suction.peak${suffix}.${element.id}.inletHead`],
+        ['Flow', fuelFigure('case.pump.flow', at)],
+        ['Voltage', fuelFigure('case.pump.voltage', at)],
+        ['Current', fuelFigure('case.pump.current', at)],
+        ['In hand', fuelFigure('case.pump.margin', at)],
+        ['Inlet above boiling', fuelFigure('suction.inletHead', { ...scope, pump: element.id })],
       ];
     }
     case 'regulator':
     case 'filter-regulator':
       return [
-        ...(element.kind === 'regulator' ? [] : [['Loss', `${key}.pressureDrop`] as const]),
-        ['Bypass at idle', `return.idle${suffix}.bypass`],
-        ['Reserve at idle', `return.idle${suffix}.reserve`],
-        ['Reserve on overrun', `return.overrun${suffix}.reserve`],
+        ...(element.kind === 'regulator'
+          ? []
+          : [['Loss', fuelFigure('element.pressureDrop', of)] as const]),
+        ['Bypass at idle', fuelFigure('return.bypass', { ...scope, at: 'idle' })],
+        ['Reserve at idle', fuelFigure('return.reserve', { ...scope, at: 'idle' })],
+        ['Reserve on overrun', fuelFigure('return.reserve', { ...scope, at: 'overrun' })],
       ];
-    default:
+    case 'fitting':
+    case 'line':
+    case 'filter':
+    case 'dead-head-regulator':
+    case 'orifice':
       return [
-        ['Loss', `${key}.pressureDrop`],
-        ['Velocity', `${key}.velocity`],
-        ['Reynolds number', `${key}.reynolds`],
+        ['Loss', fuelFigure('element.pressureDrop', of)],
+        ['Velocity', fuelFigure('element.velocity', of)],
+        ['Reynolds number', fuelFigure('element.reynolds', of)],
       ];
   }
 }
 
 /** Number of a pump over all circuits, as the figures count them. */
-const pumpNumberOf = (build: BuildDocument, elementId: string): number =>
+const pumpNumberOf = (build: Build, elementId: string): number =>
   1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((pump) => pump.id === elementId);
 
-type Props = { element: CircuitElement; path: string; select: (id: string) => void };
+type Props = { element: CircuitElement; path: Path; select: (id: string) => void };
 
 /** What is known of the selected element, and what can be changed. */
 export function ElementInspector({ element, path, select }: Props) {
   const { document: build, evaluation, edit, catalogue } = useBuild();
   const open = useCircuit();
-  const findings = evaluation.findings.filter((f) => f.where.endsWith(`/${element.id}`));
+  const findings = evaluation.findings.filter((f) => elementOf(f.where) === element.id);
   const option = build.options.find((o) =>
-    o.alternatives.some((a) => a.values.some((v) => v.path.startsWith(`${path}.`))),
+    o.alternatives.some((a) => a.values.some((v) => path.every((key, i) => v.path[i] === key))),
   );
   const chosen = option?.alternatives.find((a) => a.id === option.chosen);
   return (
@@ -145,12 +156,7 @@ export function ElementInspector({ element, path, select }: Props) {
       )}
       <FigureRows
         title="At peak, worst case"
-        rows={figuresOfElement(
-          element,
-          open,
-          build.injectorRows.length === 1,
-          pumpNumberOf(build, element.id),
-        )}
+        rows={figuresOfElement(element, open, build.injectorRows, pumpNumberOf(build, element.id))}
       />
       <BuilderActions element={element} select={select} />
       {option && chosen && (

@@ -1,4 +1,4 @@
-import type { ElementState, Severity } from '@brookrain/core';
+import { type ElementState, type Severity, entryAt } from '@brookrain/core';
 import { ElementSymbol } from './ElementSymbol.tsx';
 import type { PlacedStep } from './circuitLayout.ts';
 import { lineStyle } from './lineStyle.ts';
@@ -27,6 +27,8 @@ function reading(props: Props): string | undefined {
   const { state, pressure, flow, placed } = props;
   if (!state) return undefined;
   switch (placed.step.element.kind) {
+    case 'tank':
+    case 'injectors':
     case 'fitting':
       return undefined;
     case 'pump':
@@ -35,7 +37,11 @@ function reading(props: Props): string | undefined {
       return flow(state.massFlow);
     case 'surge-tank':
       return placed.lane < 0 ? flow(state.overflow ?? 0) : undefined;
-    default:
+    case 'line':
+    case 'filter':
+    case 'filter-regulator':
+    case 'dead-head-regulator':
+    case 'orifice':
       return `−${pressure(Math.max(0, state.pressureDrop))}`;
   }
 }
@@ -51,10 +57,10 @@ export function ElementMark(props: Props) {
   const crowded = inRow > 10;
   // Labels take turns at two or three heights so that neighbours do not touch.
   const heights = crowded ? [34, 62, 90] : [62, 34];
-  const away = heights[order % heights.length]!;
+  const away = entryAt(heights, order % heights.length);
   // Beside the main run there is room on both sides of a row.
   const over = above || (lane > 0 && order % 2 === 1);
-  const below = lane === -1 ? [34, 62][order % 2]! : lane === -2 ? 24 : 34;
+  const below = lane === -1 ? entryAt([34, 62], order % 2) : lane === -2 ? 24 : 34;
   const labelY = above ? y - away : over ? y - 36 : y + below;
   // Small joints keep their name to themselves where there is no room.
   const labelled = selected || !(element.kind === 'fitting' && (crowded || lane > 0));

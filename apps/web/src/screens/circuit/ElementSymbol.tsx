@@ -60,7 +60,9 @@ export function ElementSymbol({
           <path d="M-13-8q6-4 13 0t13 0" fill="none" stroke="var(--moss)" strokeWidth="1.5" />
         </g>
       );
-    default:
+    case 'tank':
+    case 'line':
+    case 'injectors':
       return null;
   }
 }

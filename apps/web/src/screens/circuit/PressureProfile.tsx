@@ -1,6 +1,9 @@
 import {
   type FuelCircuit,
-  type SolvedCircuit,
+  type ToldSolved,
+  entryAt,
+  valueUnder,
+  firstOf,
   formatMeasure,
   fuelRun,
   runOf,
@@ -12,14 +15,14 @@ const W = 764;
 const H = 170;
 const box = { left: 56, right: 16, top: 12, bottom: 24 };
 
-type Props = { circuit: FuelCircuit; solution: SolvedCircuit; selected: string };
+type Props = { circuit: FuelCircuit; solution: ToldSolved; selected: string };
 
 /** Gauge pressure along the run from tank outlet to tank return. */
 export function PressureProfile({ circuit, solution, selected }: Props) {
   const [units] = useUnits();
   const run = runOf(circuit);
-  const nodes = run.length > 0 ? [run[0]!.from, ...run.map((e) => e.to)] : [];
-  const values = nodes.map((node) => solution.pressures[node]!);
+  const nodes = run.length > 0 ? [firstOf(run).from, ...run.map((e) => e.to)] : [];
+  const values = nodes.map((node) => valueUnder(solution.pressures, node));
   const x = scaleLinear([0, nodes.length - 1], [box.left, W - box.right]);
   const y = scaleLinear(
     [Math.min(0, ...values), Math.max(...values)],
@@ -62,8 +65,8 @@ export function PressureProfile({ circuit, solution, selected }: Props) {
           <line
             x1={x(i)}
             x2={x(i + 1)}
-            y1={y(values[i]!)}
-            y2={y(values[i + 1]!)}
+            y1={y(entryAt(values, i))}
+            y2={y(entryAt(values, i + 1))}
             stroke="var(--ink)"
             strokeWidth={element.id === selected ? 3 : 1.5}
           />
@@ -73,7 +76,7 @@ export function PressureProfile({ circuit, solution, selected }: Props) {
         <circle
           key={node}
           cx={x(i)}
-          cy={y(values[i]!)}
+          cy={y(entryAt(values, i))}
           r="3"
           fill="var(--paper)"
           stroke="var(--ink)"

@@ -1,7 +1,10 @@
 import {
+  type Path,
   type PumpControl,
   type PumpElement,
+  firstOf,
   formatMeasure,
+  fuelFigure,
   quantity,
   railsOf,
 } from '@brookrain/core';
@@ -23,9 +26,9 @@ const wayOf = (control: PumpControl | null): Way =>
         : 'steps';
 
 /** How a pump is driven: always full, on demand, in two steps, or by rail pressure. */
-export function PumpControlFields({ element, path }: { element: PumpElement; path: string }) {
+export function PumpControlFields({ element, path }: { element: PumpElement; path: Path }) {
   const { edit, results } = useBuild();
-  const { circuit, fluid, suffix } = useCircuit();
+  const { circuit, fluid, scope } = useCircuit();
   const [units] = useUnits();
   const { control } = element;
   const share =
@@ -33,7 +36,7 @@ export function PumpControlFields({ element, path }: { element: PumpElement; pat
       ? fluid.cases.cruise.solution.pumps[element.id]?.share
       : undefined;
   const choose = (way: Way): void => {
-    const need = results.get(`pump.peak${suffix}.flowNeeded`)?.value ?? 100e-3 / 3600;
+    const need = results.find(fuelFigure('pumps.flowNeeded', scope))?.value ?? 100e-3 / 3600;
     const flow = (value: number) => quantity(Math.round(value * 3.6e6), 'volumeFlow', 'L/h');
     const stepped = (percent: number): PumpControl => ({
       kind: 'stepped',
@@ -51,7 +54,7 @@ export function PumpControlFields({ element, path }: { element: PumpElement; pat
             ? stepped(65)
             : {
                 kind: 'pressure',
-                sensorNode: railsOf(circuit)[0]!.node,
+                sensorNode: firstOf(railsOf(circuit)).node,
                 target:
                   regulator?.kind === 'regulator'
                     ? regulator.setPressure
@@ -59,7 +62,7 @@ export function PumpControlFields({ element, path }: { element: PumpElement; pat
                 manifoldRatio: quantity(1, 'ratio', ''),
                 leastShare: quantity(35, 'ratio', '%'),
               };
-    edit({ name: 'set', path: `${path}.control`, value });
+    edit({ name: 'set', path: [...path, 'control'], value });
   };
   return (
     <>
@@ -76,54 +79,16 @@ export function PumpControlFields({ element, path }: { element: PumpElement; pat
       />
       {control?.kind === 'stepped' && (
         <>
-          {control.lowShare.value > 0 && (
-            <QuantityField
-              label="Low step, of voltage"
-              path={`${path}.control.lowShare`}
-              kind="ratio"
-              value={control.lowShare}
-              unit="%"
-            />
-          )}
-          <QuantityField
-            label="Full above engine flow"
-            path={`${path}.control.above`}
-            kind="volumeFlow"
-            value={control.above}
-            unit="L/h"
-          />
-          <QuantityField
-            label="Back below"
-            path={`${path}.control.below`}
-            kind="volumeFlow"
-            value={control.below}
-            unit="L/h"
-          />
+          {control.lowShare.value > 0 && <QuantityField path={[...path, 'control', 'lowShare']} />}
+          <QuantityField path={[...path, 'control', 'above']} />
+          <QuantityField path={[...path, 'control', 'below']} />
         </>
       )}
       {control?.kind === 'pressure' && (
         <>
-          <QuantityField
-            label="Target pressure"
-            path={`${path}.control.target`}
-            kind="pressure"
-            value={control.target}
-            unit="kPa"
-          />
-          <QuantityField
-            label="Manifold reference"
-            path={`${path}.control.manifoldRatio`}
-            kind="ratio"
-            value={control.manifoldRatio}
-            unit=""
-          />
-          <QuantityField
-            label="Least share of voltage"
-            path={`${path}.control.leastShare`}
-            kind="ratio"
-            value={control.leastShare}
-            unit="%"
-          />
+          <QuantityField path={[...path, 'control', 'target']} />
+          <QuantityField path={[...path, 'control', 'manifoldRatio']} />
+          <QuantityField path={[...path, 'control', 'leastShare']} />
           {share !== undefined && (
             <p className="text-[13px] text-second">
               At cruise it runs on {formatMeasure({ value: share, kind: 'ratio' }, units)} of the

@@ -6,6 +6,7 @@ import {
   lantern,
   layOutAs,
   railsOf,
+  readBuild,
   sampleCatalogue,
   sandpiper,
   waysThrough,
@@ -16,9 +17,15 @@ import { layOutCircuit, sheet } from './circuitLayout.ts';
 const circuits: (readonly [string, FuelCircuit])[] = [lantern, sandpiper, kittiwake].flatMap(
   (document) =>
     architectures.map((architecture) => {
-      const circuitId = document.fuelCircuits[0]!.id;
-      const command = layOutAs({ document, circuitId, architecture, catalogue: sampleCatalogue });
-      const laid = applyCommand(document, command).document.fuelCircuits[0]!;
+      const build = readBuild(document);
+      const circuitId = build.fuelCircuits[0]!.id;
+      const command = layOutAs({
+        document: build,
+        circuitId,
+        architecture,
+        catalogue: sampleCatalogue,
+      });
+      const laid = readBuild(applyCommand(document, command).document).fuelCircuits[0]!;
       return [`${document.name}, ${architecture}`, laid] as const;
     }),
 );

@@ -2,6 +2,7 @@ import {
   type FuelCircuit,
   type RunStep,
   fuelRun,
+  lastOf,
   pathBetween,
   railsOf,
   tankOf,
@@ -137,7 +138,7 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
     }
     lane += 1;
     const from = at.get(first.from)!;
-    const last = chain[chain.length - 1]!;
+    const last = lastOf(chain);
     const y = sheet.feedY + lane * sheet.laneGap;
     const end = at.get(last.to);
     const to = Math.max(end?.x ?? railX(last.to), from.x + 60);
@@ -177,7 +178,7 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
       end = next.to;
     }
     const from = at.get(first.from)!;
-    const end = at.get(chain[chain.length - 1]!.to);
+    const end = at.get(lastOf(chain).to);
     const fromX = Math.min(from.x, sheet.railX);
     if (end) {
       // Below one that is there already.
@@ -186,7 +187,7 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
       put(chain, { from: fromX, to: Math.min(end.x, fromX - 60), y, lane: -2 });
       drops.push({ x: fromX, y0: from.y + (railNodes.has(first.from) ? RAIL_LENGTH : 0), y1: y });
       drops.push({ x: Math.min(end.x, fromX - 60), y0: y, y1: end.y });
-    } else if (chain[chain.length - 1]!.to !== tank?.returnNode) {
+    } else if (lastOf(chain).to !== tank?.returnNode) {
       // A way that ends, or waits for another rail to join it.
       const y = returnY - sheet.laneGap * 0.75;
       put(chain, { from: fromX, to: fromX - 150, y, lane: -2 });

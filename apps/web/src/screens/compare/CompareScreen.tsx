@@ -17,7 +17,7 @@ interface Side {
 
 /** The version that a choice names: this build now, a revision, an alternative, another build. */
 function useSide(choice: string): Side {
-  const { id, document } = useBuild();
+  const { id, document: build, stored } = useBuild();
   const [kind, first = '', second = ''] = choice.split(':');
   const revision = useQuery({
     queryKey: ['revision', id, Number(first)],
@@ -31,14 +31,14 @@ function useSide(choice: string): Side {
   });
   // One object for as long as the build stands: comparing starts anew with another.
   const decided = useMemo((): Side | undefined => {
-    const option = kind === 'option' ? document.options.find((o) => o.id === first) : undefined;
+    const option = kind === 'option' ? build.options.find((o) => o.id === first) : undefined;
     const alternative = option?.alternatives.find((a) => a.id === second);
     if (!option || !alternative) return undefined;
     const { name } = alternative;
-    if (option.chosen === second) return { name, document };
+    if (option.chosen === second) return { name, document: stored };
     const decide = { name: 'decide', optionId: first, alternativeId: second } as const;
-    return { name, document: applyCommand(document, decide).document };
-  }, [document, kind, first, second]);
+    return { name, document: applyCommand(stored, decide).document };
+  }, [build, stored, kind, first, second]);
   if (kind === 'revision') {
     return {
       name: `revision ${first}`,
@@ -53,7 +53,7 @@ function useSide(choice: string): Side {
       failed: other.error?.message,
     };
   }
-  return decided ?? { name: 'now', document };
+  return decided ?? { name: 'now', document: stored };
 }
 
 function SideChoice({

@@ -3,6 +3,7 @@ import {
   type NumberFormat,
   diffDocuments,
   echoTyped,
+  pathText,
   placeInWords,
 } from '@brookrain/core';
 import { useMemo } from 'react';
@@ -23,21 +24,6 @@ function brief(value: unknown): string {
     : 'changed';
 }
 
-/** A quantity whose value and unit changed is one line, not two. */
-function whole(path: string): string {
-  return path.replace(/\.(value|unit)$/, '');
-}
-
-const at = (document: BuildDocument, path: string): unknown =>
-  path === ''
-    ? document
-    : path
-        .split('.')
-        .reduce<unknown>(
-          (value, key) => (value as Record<string, unknown> | null)?.[key],
-          document,
-        );
-
 const shown = (value: unknown, numbers: NumberFormat): string =>
   isQuantity(value) ? echoTyped(value, numbers) : brief(value);
 
@@ -52,11 +38,8 @@ export function InputDifferences({
   names: readonly [string, string];
 }) {
   const [{ numbers }] = useUnits();
-  const paths = useMemo(
-    () => [...new Set(diffDocuments(before, after).map((step) => whole(step.path)))],
-    [before, after],
-  );
-  if (paths.length === 0)
+  const differences = useMemo(() => diffDocuments(before, after), [before, after]);
+  if (differences.length === 0)
     return <p className="mt-1 text-second">Nothing is entered differently.</p>;
   return (
     <table className="table-lined mt-1 w-full" aria-label="Inputs that differ">
@@ -68,13 +51,13 @@ export function InputDifferences({
         </tr>
       </thead>
       <tbody>
-        {paths.map((path) => (
-          <tr key={path}>
-            <td>{placeInWords(after, path) || path}</td>
+        {differences.map((difference) => (
+          <tr key={pathText(difference.path)}>
+            <td>{placeInWords(after, difference.path) || pathText(difference.path)}</td>
             <td className="max-w-[260px] truncate text-second">
-              {shown(at(before, path), numbers)}
+              {shown(difference.before, numbers)}
             </td>
-            <td className="max-w-[260px] truncate">{shown(at(after, path), numbers)}</td>
+            <td className="max-w-[260px] truncate">{shown(difference.after, numbers)}</td>
           </tr>
         ))}
       </tbody>

@@ -1,4 +1,4 @@
-import { formatMeasure } from '@brookrain/core';
+import { entryAt, formatMeasure } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { SpeedLoadMap } from '../../ui/SpeedLoadMap.tsx';
@@ -19,14 +19,14 @@ export function DemandMapDrawing() {
     s: Math.min(at.s, map.speeds.length - 1),
     l: Math.min(at.l, map.loads.length - 1),
   };
-  const flow = map.massFlow[cell.s]![cell.l]!;
-  const gauge = map.manifoldGauge[cell.s]![cell.l]!;
+  const flow = entryAt(entryAt(map.massFlow, cell.s), cell.l);
+  const gauge = entryAt(entryAt(map.manifoldGauge, cell.s), cell.l);
   return (
     <figure>
       <figcaption className="flex justify-between">
         <span className="font-medium">Demand map</span>
         <span aria-live="polite">
-          {Math.round(map.speeds[cell.s]! * 60)} rpm, manifold{' '}
+          {Math.round(entryAt(map.speeds, cell.s) * 60)} rpm, manifold{' '}
           {formatMeasure({ value: gauge, kind: 'pressure' }, units)}:{' '}
           <strong className="font-medium">
             {formatMeasure({ value: flow, kind: 'massFlow' }, units)}

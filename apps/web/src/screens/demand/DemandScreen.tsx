@@ -1,7 +1,13 @@
-import { type DemandChoiceName, formatMeasure } from '@brookrain/core';
+import {
+  type DemandChoiceName,
+  formatMeasure,
+  type FigureRef,
+  engineFigure,
+} from '@brookrain/core';
 import { useEffect, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Figure } from '../../ui/Figure.tsx';
+import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingList } from '../../ui/FindingNote.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
@@ -12,33 +18,35 @@ import { FuelPanel } from './FuelPanel.tsx';
 /** Both schools drawn as bars to one scale. */
 function Schools() {
   const { results } = useBuild();
-  const power = results.get('demand.byPower.peak.massFlow')!.value;
-  const air = results.get('demand.byAir.atPower.massFlow')!.value;
+  const byPower = engineFigure('demand.byPower.peak.massFlow');
+  const byAir = engineFigure('demand.byAir.massFlow', { at: 'atPower' });
+  const power = results.at(byPower).value;
+  const air = results.at(byAir).value;
   const most = Math.max(power, air);
-  const carried = results.get('demand.carried.massFlow')!.value;
+  const carried = results.at(engineFigure('demand.carried.massFlow')).value;
   const rows = [
     {
       name: 'A',
       words: 'from power and consumption',
-      key: 'demand.byPower.peak.massFlow',
+      figure: byPower,
       value: power,
     },
     {
       name: 'B',
       words: 'from the air the engine takes',
-      key: 'demand.byAir.atPower.massFlow',
+      figure: byAir,
       value: air,
     },
   ];
   return (
     <div className="space-y-2">
       {rows.map((row) => (
-        <div key={row.key}>
+        <div key={row.name}>
           <div className="flex justify-between gap-2">
             <span>
               <span className="font-medium">{row.name}</span> {row.words}
             </span>
-            <Figure of={row.key} />
+            <Figure of={row.figure} />
           </div>
           <div className="mt-0.5 h-3 border-[0.75px] border-edge">
             <div
@@ -121,11 +129,11 @@ function Pick() {
 
 /** Fuel demand by both schools, the pick with its reason, and the map. */
 export function DemandScreen() {
-  const { document: build, results } = useBuild();
+  const { results } = useBuild();
   const [units] = useUnits();
-  const apart = results.get('demand.disagreement')!.value;
-  const shown = (key: string): string => {
-    const result = results.get(key)!;
+  const apart = results.at(engineFigure('demand.disagreement')).value;
+  const shown = (ref: FigureRef): string => {
+    const result = results.at(ref);
     return formatMeasure({ value: result.value, kind: result.kind }, units);
   };
   return (
@@ -139,36 +147,19 @@ export function DemandScreen() {
             <Schools />
           </div>
           <p className="mt-3">
-            They differ by <Figure of="demand.disagreement" />
+            They differ by <Figure of={engineFigure('demand.disagreement')} />
             {apart > 0.15 ? ': one input is wrong.' : ': near enough.'}
           </p>
           <p className="mt-1 text-[13px] leading-[18px] text-second">
-            They would agree with a consumption of {shown('demand.implied.specificConsumption')}, or
-            a volumetric efficiency of {shown('demand.implied.volumetricEfficiency')} at the power
-            speed, or a boost of {shown('demand.implied.boost')}.
+            They would agree with a consumption of{' '}
+            {shown(engineFigure('demand.implied.specificConsumption'))}, or a volumetric efficiency
+            of {shown(engineFigure('demand.implied.volumetricEfficiency'))} at the power speed, or a
+            boost of {shown(engineFigure('demand.implied.boost'))}.
           </p>
           <Pick />
-          <dl className="rule mt-4 space-y-1 pt-3">
-            <div className="flex justify-between">
-              <dt>Peak</dt>
-              <dd>
-                <Figure of="demand.peak.massFlow" digits={4} />
-              </dd>
-            </div>
-            <QuantityField
-              label="Design factor"
-              path="limits.designFactor"
-              kind="ratio"
-              value={build.limits.designFactor}
-              unit="%"
-            />
-            <div className="flex justify-between font-medium">
-              <dt>Design</dt>
-              <dd>
-                <Figure of="demand.design.massFlow" digits={4} />
-              </dd>
-            </div>
-          </dl>
+          <FigureRows rows={[['Peak', engineFigure('demand.peak.massFlow')]]} />
+          <QuantityField path={['limits', 'designFactor']} />
+          <FigureRows rows={[['Design', engineFigure('demand.design.massFlow')]]} />
           <div className="mt-3">
             <FindingList where="demand" />
           </div>

@@ -1,4 +1,4 @@
-import { type Fuel, type FuelComparison, formatMeasure } from '@brookrain/core';
+import { type Fuel, type Path, type FuelComparison, formatMeasure } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { QuantityField } from '../../ui/QuantityField.tsx';
@@ -67,23 +67,10 @@ export function FuelPanel() {
         </table>
       )}
       <div className="mt-4 grid max-w-[760px] grid-cols-2 gap-x-8 gap-y-1.5 max-[900px]:grid-cols-1">
-        <QuantityField
-          label="Power to keep cruising"
-          path="brief.cruisePower"
-          kind="power"
-          value={build.brief.cruisePower}
-          unit="kW"
-          whenEmpty="by the cruise case"
-        />
-        <QuantityField
-          label="Road speed at cruise"
-          path="brief.cruiseRoadSpeed"
-          kind="roadSpeed"
-          value={build.brief.cruiseRoadSpeed}
-          unit="km/h"
-        />
-        {build.fuels.map((fuel, i) => (
-          <SeasonField key={fuel.id} fuel={fuel} path={`fuels.${i}`} />
+        <QuantityField path={['brief', 'cruisePower']} whenEmpty="by the cruise case" />
+        <QuantityField path={['brief', 'cruiseRoadSpeed']} />
+        {build.fuels.map((fuel) => (
+          <SeasonField key={fuel.id} fuel={fuel} path={['fuels', fuel.id]} />
         ))}
       </div>
     </section>
@@ -91,16 +78,7 @@ export function FuelPanel() {
 }
 
 /** The least ethanol of the year; nothing for a fuel without any. */
-function SeasonField({ fuel, path }: { fuel: Fuel; path: string }) {
+function SeasonField({ fuel, path }: { fuel: Fuel; path: Path }) {
   if (fuel.kind === 'methanol') return null;
-  return (
-    <QuantityField
-      label={`${fuel.name}: least ethanol of the year`}
-      path={`${path}.ethanolLowest`}
-      kind="ratio"
-      value={fuel.ethanolLowest}
-      unit="%"
-      whenEmpty="the same all year"
-    />
-  );
+  return <QuantityField path={[...path, 'ethanolLowest']} whenEmpty="the same all year" />;
 }

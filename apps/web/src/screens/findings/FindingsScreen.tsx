@@ -1,8 +1,8 @@
-import type { BuildFinding, Severity } from '@brookrain/core';
+import type { ToldFinding, Severity } from '@brookrain/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
-import { stageList, stageOf } from '../../frame/stages.ts';
+import { stageList } from '../../frame/stages.ts';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
@@ -14,7 +14,7 @@ const kinds: readonly { kind: Kind; name: string }[] = [
   { kind: 'note', name: 'Notes' },
   { kind: 'accepted', name: 'Accepted' },
 ];
-const kindOf = (finding: BuildFinding): Kind => (finding.accepted ? 'accepted' : finding.severity);
+const kindOf = (finding: ToldFinding): Kind => (finding.accepted ? 'accepted' : finding.severity);
 
 /** Everything that is wrong or tight in one place: filtered, explained, cured, accepted. */
 export function FindingsScreen() {
@@ -28,7 +28,7 @@ export function FindingsScreen() {
   const shown = evaluation.findings.filter(
     (f) =>
       !hidden.has(kindOf(f)) &&
-      (stage === 'all' || stageOf(f) === stage) &&
+      (stage === 'all' || f.where.stage === stage) &&
       (wanted === '' || `${f.title} ${f.because}`.toLowerCase().includes(wanted)),
   );
   const toggle = (kind: Kind): void => {
@@ -36,7 +36,7 @@ export function FindingsScreen() {
     if (!next.delete(kind)) next.add(kind);
     setHidden(next);
   };
-  const present = new Set(evaluation.findings.map(stageOf));
+  const present = new Set<string>(evaluation.findings.map((f) => f.where.stage));
   const ended = build.acceptances.filter(
     (a) => !evaluation.findings.some((f) => f.id === a.findingId),
   );
@@ -81,7 +81,7 @@ export function FindingsScreen() {
       </div>
       <div className="max-w-[780px] border-t-[1.5px] border-ink">
         {shown.map((finding) => {
-          const at = stageList.find((s) => s.id === stageOf(finding));
+          const at = stageList.find((s) => s.id === finding.where.stage);
           return (
             <div key={finding.id} className="grid grid-cols-[1fr_110px] gap-4 max-[700px]:block">
               <FindingNote finding={finding} explained />

@@ -13,6 +13,7 @@ const kindWords: Record<RevisionReply['kind'], string> = {
   edit: '',
   undo: 'undone',
   redo: 'redone',
+  migrate: 'brought up to date',
 };
 
 /** Every change of the build: who, when, in plain words, and what it moved. */

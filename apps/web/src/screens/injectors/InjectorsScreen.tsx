@@ -1,7 +1,8 @@
-import { formatMeasure, fromSI, refOf } from '@brookrain/core';
+import { entryAt, formatMeasure, fromSI, fuelFigure, refOf, rowScope } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useCandidates } from '../../evaluation/useCandidates.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
@@ -24,17 +25,18 @@ const right = 300;
 
 /** Ranked comparison of injectors against the whole map, drawn as spans of duty. */
 export function InjectorsScreen() {
-  const { document: build, evaluation, edit } = useBuild();
+  const { document: build, edit } = useBuild();
   const [units] = useUnits();
   const [rowId, setRow] = useState<string>();
   const rowIndex = Math.max(
     0,
     build.injectorRows.findIndex((r) => r.id === rowId),
   );
-  const row = build.injectorRows[rowIndex]!;
-  const path = `injectorRows.${rowIndex}`;
-  const key = build.injectorRows.length === 1 ? 'injector' : `injector.${row.id}`;
-  const candidates = evaluation.injectorCandidates[row.id] ?? [];
+  const row = entryAt(build.injectorRows, rowIndex);
+  const path = ['injectorRows', row.id];
+  const scope = rowScope(build.injectorRows, row.id);
+  const judged = useCandidates();
+  const candidates = judged?.injectors[row.id] ?? [];
   const [picked, setPicked] = useState<string>();
   const selected = candidates.find((c) => c.item.id === (picked ?? row.item.id)) ?? candidates[0];
   const walk = walkKeys(
@@ -101,7 +103,7 @@ export function InjectorsScreen() {
           </button>
           <div className="rule mt-4 space-y-1.5 pt-3">
             <h2>{row.name}</h2>
-            <TextField label="Injectors" path={`${path}.count`} value={row.count} number />
+            <TextField path={[...path, 'count']} />
             <ChoiceField
               label="Fires"
               value={String(row.shotsPerCycle)}
@@ -110,7 +112,7 @@ export function InjectorsScreen() {
                 { value: '2', label: 'in batches' },
               ]}
               onChoose={(value) =>
-                edit({ name: 'set', path: `${path}.shotsPerCycle`, value: Number(value) })
+                edit({ name: 'set', path: [...path, 'shotsPerCycle'], value: Number(value) })
               }
             />
             <ChoiceField
@@ -127,26 +129,20 @@ export function InjectorsScreen() {
               onChoose={(value) =>
                 edit({
                   name: 'set',
-                  path: 'limits.injectorDuty',
+                  path: ['limits', 'injectorDuty'],
                   value: { value: Number(value) / 100, unit: '%' },
                 })
               }
             />
-            <QuantityField
-              label="Duty limit"
-              path="limits.injectorDuty"
-              kind="ratio"
-              value={build.limits.injectorDuty}
-              unit="%"
-            />
+            <QuantityField path={['limits', 'injectorDuty']} />
           </div>
           <FigureRows
             title="Solved with the circuit"
             rows={[
-              ['Duty at peak', `${key}.peak.duty`],
-              ['Δp at peak', `${key}.peak.deltaP`],
-              ['Pulse at idle', `${key}.idle.pulse`],
-              ['Turn-down', `${key}.turnDown`],
+              ['Duty at peak', fuelFigure('injector.duty', { ...scope, at: 'peak' })],
+              ['Δp at peak', fuelFigure('injector.deltaP', { ...scope, at: 'peak' })],
+              ['Pulse at idle', fuelFigure('injector.pulse', { ...scope, at: 'idle' })],
+              ['Turn-down', fuelFigure('injector.turnDown', scope)],
             ]}
           />
           <div className="mt-3">

@@ -1,7 +1,9 @@
 import {
   type InjectorRow,
+  type Path,
   type Quantity,
   echoQuantity,
+  firstOf,
   formatMeasure,
   formatQuantity,
   matchedSet,
@@ -35,7 +37,7 @@ function inTypedUnit(value: number, unit: string): string {
 const numbers = (indices: readonly number[]): string => indices.map((i) => i + 1).join(', ');
 
 /** Measured flows of a set: how far apart, and which belong together. */
-export function MeasuredSet({ row, path }: { row: InjectorRow; path: string }) {
+export function MeasuredSet({ row, path }: { row: InjectorRow; path: Path }) {
   const { edit } = useBuild();
   const [units] = useUnits();
   const kept = row.measuredFlows
@@ -52,7 +54,8 @@ export function MeasuredSet({ row, path }: { row: InjectorRow; path: string }) {
       setMessage(read.problem);
       return;
     }
-    const outcome = edit({ name: 'set', path: `${path}.measuredFlows`, value: read.flows });
+    const value = Object.fromEntries(read.flows.map((flow, i) => [`${i + 1}`, flow]));
+    const outcome = edit({ name: 'set', path: [...path, 'measuredFlows'], value });
     setMessage(outcome.ok ? undefined : outcome.issues[0]?.message);
   };
   return (
@@ -79,7 +82,7 @@ export function MeasuredSet({ row, path }: { row: InjectorRow; path: string }) {
         <dl className="mt-2 max-w-[360px] space-y-1">
           <div className="flex justify-between">
             <dt>Mean</dt>
-            <dd>{inTypedUnit(set.mean, row.measuredFlows[0]!.unit)}</dd>
+            <dd>{inTypedUnit(set.mean, firstOf(row.measuredFlows).unit)}</dd>
           </div>
           <div className="flex justify-between">
             <dt>Spread, highest to lowest</dt>

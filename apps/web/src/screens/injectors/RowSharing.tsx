@@ -1,11 +1,11 @@
-import { type InjectorRow, quantity } from '@brookrain/core';
+import { type InjectorRow, type Path, quantity, fuelFigure } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 
 /** What a row fuels, when it works, and what stands in series with its coils. */
-export function RowSharing({ row, path }: { row: InjectorRow; path: string }) {
+export function RowSharing({ row, path }: { row: InjectorRow; path: Path }) {
   const { document: build, edit, results } = useBuild();
   const others = build.injectorRows.filter((r) => r.id !== row.id && r.staging === null);
   const circuit = build.fuelCircuits.find((c) => c.id === row.circuitId);
@@ -19,13 +19,7 @@ export function RowSharing({ row, path }: { row: InjectorRow; path: string }) {
           ' A second row, with another fuel or the same, is added under Layouts.'}
       </p>
       <div className="mt-2 max-w-[360px] space-y-1.5">
-        <QuantityField
-          label="Share of the air"
-          path={`${path}.airShare`}
-          kind="ratio"
-          value={row.airShare}
-          unit="%"
-        />
+        <QuantityField path={[...path, 'airShare']} />
         {(others.length > 0 || row.staging !== null) && (
           <ChoiceField
             label="Works"
@@ -37,7 +31,7 @@ export function RowSharing({ row, path }: { row: InjectorRow; path: string }) {
             onChoose={(value) =>
               edit({
                 name: 'set',
-                path: `${path}.staging`,
+                path: [...path, 'staging'],
                 value:
                   value === 'always'
                     ? null
@@ -51,40 +45,23 @@ export function RowSharing({ row, path }: { row: InjectorRow; path: string }) {
         )}
         {row.staging && (
           <>
-            <QuantityField
-              label="Joins above first-row duty"
-              path={`${path}.staging.aboveDuty`}
-              kind="ratio"
-              value={row.staging.aboveDuty}
-              unit="%"
-            />
-            <QuantityField
-              label="Blended in over"
-              path={`${path}.staging.blend`}
-              kind="ratio"
-              value={row.staging.blend}
-              unit="%"
-            />
-            {results.has(`staging.${row.id}.massFlow`) && (
+            <QuantityField path={[...path, 'staging', 'aboveDuty']} />
+            <QuantityField path={[...path, 'staging', 'blend']} />
+            {results.find(fuelFigure('staging.massFlow', { row: row.id })) && (
               <p className="text-[13px] text-second">
-                At the power speed it joins at <Figure of={`staging.${row.id}.massFlow`} /> of
-                engine fuel, the map shows where.
+                At the power speed it joins at{' '}
+                <Figure of={fuelFigure('staging.massFlow', { row: row.id })} /> of engine fuel, the
+                map shows where.
               </p>
             )}
           </>
         )}
-        <QuantityField
-          label="Ballast in series"
-          path={`${path}.ballast`}
-          kind="resistance"
-          value={row.ballast}
-          unit="Ω"
-          whenEmpty="none"
-        />
-        {results.has(`injector.${row.id}.coilCurrent`) && (
+        <QuantityField path={[...path, 'ballast']} whenEmpty="none" />
+        {results.find(fuelFigure('injector.coilCurrent', { row: row.id })) && (
           <p className="text-[13px] text-second">
-            Held open each coil draws <Figure of={`injector.${row.id}.coilCurrent`} />, the row
-            together <Figure of={`injector.${row.id}.rowCurrent`} />.
+            Held open each coil draws{' '}
+            <Figure of={fuelFigure('injector.coilCurrent', { row: row.id })} />, the row together{' '}
+            <Figure of={fuelFigure('injector.rowCurrent', { row: row.id })} />.
           </p>
         )}
       </div>

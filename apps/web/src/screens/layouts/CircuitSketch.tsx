@@ -1,4 +1,4 @@
-import { type JudgedCircuit, formatMeasure, railsOf } from '@brookrain/core';
+import { type JudgedCircuit, formatMeasure, railsOf, stateOf } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
 import { ElementSymbol } from '../circuit/ElementSymbol.tsx';
@@ -88,7 +88,7 @@ export function CircuitSketch({ judged, name }: { judged: JudgedCircuit; name: s
             >
               {formatMeasure(
                 {
-                  value: solution.elements[rail.elementId]!.inletPressure,
+                  value: stateOf(solution, rail.elementId).inletPressure,
                   kind: 'pressure',
                 },
                 units,

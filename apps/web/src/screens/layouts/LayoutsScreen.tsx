@@ -2,9 +2,10 @@ import {
   type Architecture,
   type JudgedCircuit,
   architectureNotes,
+  firstOf,
   formatMeasure,
-  otherArchitectures,
   layOutAs,
+  otherArchitectures,
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -74,7 +75,7 @@ export function LayoutsScreen() {
   const others = otherArchitectures(circuit);
   const [picked, setPicked] = useState<Architecture>();
   const [message, setMessage] = useState<string>();
-  const chosen = picked && others.includes(picked) ? picked : others[0]!;
+  const chosen = picked && others.includes(picked) ? picked : firstOf(others);
   const now = useWorkerAnswer(judge, { circuitId: circuit.id, architecture: null });
   const other = useWorkerAnswer(judge, { circuitId: circuit.id, architecture: chosen });
   const note = architectureNotes[chosen];

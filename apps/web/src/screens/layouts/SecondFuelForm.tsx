@@ -4,6 +4,7 @@ import {
   addCircuit,
   architectureNotes,
   architectures,
+  lastOf,
   quantity,
 } from '@brookrain/core';
 import { useState } from 'react';
@@ -18,7 +19,7 @@ const fuels: Readonly<Record<'methanol' | 'e85' | 'petrol', Fuel>> = {
     kind: 'petrol-ethanol',
     name: 'E85',
     ethanol: quantity(85, 'ratio', '%'),
-    reidVapourPressure: quantity(60, 'pressure', 'kPa'),
+    reidVapourPressure: quantity(38, 'pressure', 'kPa'),
     ethanolLowest: quantity(51, 'ratio', '%'),
   },
   petrol: {
@@ -38,7 +39,7 @@ export function SecondFuelForm() {
   const [architecture, setArchitecture] = useState<Architecture>('return-after-rail');
   const [message, setMessage] = useState<string>();
   const navigate = useNavigate();
-  const last = build.fuelCircuits[build.fuelCircuits.length - 1]!;
+  const last = lastOf(build.fuelCircuits);
   return (
     <section className="rule mt-4 pt-3" aria-label="A second fuel">
       <h2>Two fuels in two circuits</h2>
@@ -77,7 +78,7 @@ export function SecondFuelForm() {
             });
             const outcome = edit(command);
             setMessage(outcome.ok ? undefined : outcome.issues[0]?.message);
-            if (outcome.ok) void navigate(`/builds/${id}/circuit?circuit=${command.circuit.id}`);
+            if (outcome.ok) void navigate(`/builds/${id}/circuit?circuit=${command.circuitId}`);
           }}
         >
           Add a circuit for it

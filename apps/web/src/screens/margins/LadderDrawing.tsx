@@ -1,4 +1,12 @@
-import { type Ladder, displayUnits, formatMeasure, fromSI, toSI } from '@brookrain/core';
+import {
+  type Ladder,
+  displayUnits,
+  entryAt,
+  formatMeasure,
+  fromSI,
+  reachedRungs,
+  toSI,
+} from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { scaleTop } from '../../frame/powerScale.ts';
 import { lowerFirst } from '../../ui/lowerFirst.ts';
@@ -16,7 +24,7 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
   const [units] = useUnits();
   const most = scaleTop(ladder);
   const y = (power: number): number => H - bottom - ((H - top - bottom) * power) / most;
-  const rungs = ladder.rungs.filter((r) => r.power !== null && r.power <= most);
+  const rungs = reachedRungs(ladder).filter((r) => r.power <= most);
   const beyond = ladder.rungs.filter((r) => r.power === null || r.power > most);
   const power = (value: number): string => formatMeasure({ value, kind: 'power' }, units);
   const unit = displayUnits[units.system].power;
@@ -28,8 +36,8 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
   // Labels are spread from the lowest power upward so that none lies on another.
   const labelY: number[] = [];
   rungs.forEach((rung, i) => {
-    const wanted = y(rung.power!);
-    labelY.push(i === 0 ? wanted : Math.min(wanted, labelY[i - 1]! - GAP));
+    const wanted = y(rung.power);
+    labelY.push(i === 0 ? wanted : Math.min(wanted, entryAt(labelY, i - 1) - GAP));
   });
   const shift = Math.max(0, top + 14 - Math.min(...labelY, Infinity));
   return (
@@ -49,18 +57,18 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
           );
         })}
         {rungs.map((rung, i) => {
-          const below = rung.power! < ladder.targetPower;
+          const below = rung.power < ladder.targetPower;
           const colour = below ? 'var(--signal)' : 'var(--ink)';
-          const at = labelY[i]! + shift;
+          const at = entryAt(labelY, i) + shift;
           return (
             <g key={rung.label}>
               <path
-                d={`M${AXIS - 16} ${y(rung.power!)}H${AXIS + 16}`}
+                d={`M${AXIS - 16} ${y(rung.power)}H${AXIS + 16}`}
                 stroke={colour}
                 strokeWidth={marked === rung.check ? 5 : 3}
               />
               <path
-                d={`M${AXIS + 16} ${y(rung.power!)}L${AXIS + 40} ${at}H${AXIS + 52}`}
+                d={`M${AXIS + 16} ${y(rung.power)}L${AXIS + 40} ${at}H${AXIS + 52}`}
                 fill="none"
                 stroke="var(--edge)"
                 strokeWidth="0.75"
@@ -82,7 +90,7 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
                 {rung.label}
               </text>
               <text x={AXIS + 58} y={at + 14} fill="var(--second)">
-                {rung.always ? 'fails at any power' : `gives out at ${power(rung.power!)}`}; limit{' '}
+                {rung.always ? 'fails at any power' : `gives out at ${power(rung.power)}`}; limit{' '}
                 {limit(rung)}
               </text>
             </g>

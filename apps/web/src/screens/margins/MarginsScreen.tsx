@@ -1,5 +1,4 @@
-import type { Severity } from '@brookrain/core';
-import { formatMeasure } from '@brookrain/core';
+import { type Severity, formatMeasure, reachedRungs } from '@brookrain/core';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import { openFindings } from '../../frame/stages.ts';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -19,12 +18,12 @@ export function MarginsScreen() {
   const [units] = useUnits();
   const [query] = useSearchParams();
   const marked = query.get('rung');
-  const first = ladder.rungs.find((r) => r.power !== null);
+  const first = reachedRungs(ladder)[0];
   const lead = !first
     ? 'No check fails over the range that was tried.'
     : first.always
       ? `${first.label} fails at any power: cure it first.`
-      : `As built on paper this holds to ${formatMeasure({ value: first.power!, kind: 'power' }, units)}; then ${lowerFirst(first.label)} gives out.`;
+      : `As built on paper this holds to ${formatMeasure({ value: first.power, kind: 'power' }, units)}; then ${lowerFirst(first.label)} gives out.`;
   return (
     <Screen title="Margins" lead={lead}>
       <div className="grid grid-cols-[minmax(340px,460px)_1fr] gap-8 max-[900px]:grid-cols-1">

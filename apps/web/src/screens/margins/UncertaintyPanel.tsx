@@ -61,7 +61,7 @@ function Outcome({ outcome }: { outcome: Uncertainty }) {
 
 /** How sure it is that pressure holds at peak, when nothing is known exactly. */
 export function UncertaintyPanel() {
-  const { document: build, catalogue } = useBuild();
+  const { stored: build, catalogue } = useBuild();
   const [state, setState] = useState<State>({ kind: 'idle' });
   // Another design: what was drawn for the one before is no answer any more.
   useEffect(() => {

@@ -1,4 +1,4 @@
-import { type Ladder, formatMeasure, ladderVariants } from '@brookrain/core';
+import { type Ladder, formatMeasure, ladderVariants, readBuild } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
@@ -10,7 +10,7 @@ import { LadderDrawing } from './LadderDrawing.tsx';
 const AS_PLANNED = 'as planned';
 
 const climb: Question<string, Ladder | null> = (worker, document, wanted) => {
-  const variant = ladderVariants(document).find((v) => v.id === wanted);
+  const variant = ladderVariants(readBuild(document)).find((v) => v.id === wanted);
   return variant ? worker.variantLadder(document, variant) : Promise.resolve(null);
 };
 

@@ -2,9 +2,11 @@ import {
   type CircuitOperation,
   type OperatingPoint,
   type OperatingQuantity,
+  entryAt,
   formatMeasure,
   operatingQuantities,
   runOf,
+  stateOf,
 } from '@brookrain/core';
 import { useEffect, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -31,7 +33,7 @@ function PointSolution({ shown, circuitIndex }: { shown: OperatingPoint; circuit
   const { evaluation } = useBuild();
   const [units] = useUnits();
   const { point, values, solution } = shown;
-  const design = evaluation.fluids[circuitIndex]!.design;
+  const design = entryAt(evaluation.fluids, circuitIndex).design;
   const read = (
     value: number | null | undefined,
     kind: Quantity['kind'] | 'volumeFlow' | 'voltage' | 'current',
@@ -77,7 +79,7 @@ function PointSolution({ shown, circuitIndex }: { shown: OperatingPoint; circuit
           </thead>
           <tbody>
             {runOf(design.circuit).map((element) => {
-              const state = solution.elements[element.id]!;
+              const state = stateOf(solution, element.id);
               return (
                 <tr key={element.id} className="rule">
                   <td className="py-0.5">{element.name}</td>
@@ -163,13 +165,13 @@ export function OperationScreen() {
           <figcaption className="flex flex-wrap justify-between gap-x-4">
             <span>
               Worst <strong className="font-medium">{read(table[worst.s]?.[worst.l])}</strong> at{' '}
-              {Math.round(map.speeds[worst.s]! * 60)} rpm
+              {Math.round(entryAt(map.speeds, worst.s) * 60)} rpm
               {limit === null
                 ? ''
                 : `; stop ${quantity.worse === 'higher' ? 'above' : 'below'} ${read(limit)}`}
             </span>
             <span aria-live="polite">
-              {Math.round(map.speeds[at.s]! * 60)} rpm:{' '}
+              {Math.round(entryAt(map.speeds, at.s) * 60)} rpm:{' '}
               <strong className="font-medium">{read(table[at.s]?.[at.l])}</strong>
             </span>
           </figcaption>

@@ -8,7 +8,7 @@ export function useOperatingMap(): {
   readonly map: OperatingMap | undefined;
   readonly failed: string | undefined;
 } {
-  const { document: build, catalogue } = useBuild();
+  const { stored: build, catalogue } = useBuild();
   const [answer, setAnswer] = useState<{ map?: OperatingMap; failed?: string }>({});
   useEffect(() => {
     let wanted = true;
@@ -26,7 +26,7 @@ export function useOperatingMap(): {
 
 /** One point of the map with its whole solution; undefined until it is there. */
 export function useOperatingPoint(circuitIndex: number, at: MapPoint): OperatingPoint | undefined {
-  const { document: build, catalogue } = useBuild();
+  const { stored: build, catalogue } = useBuild();
   const [shown, setShown] = useState<{ of: BuildDocument; point: OperatingPoint }>();
   const { speedIndex, loadIndex } = at;
   useEffect(() => {

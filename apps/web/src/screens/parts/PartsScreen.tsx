@@ -1,5 +1,4 @@
 import {
-  type ItemRef,
   type PartSource,
   type SetAnswer,
   type SmallestLine,
@@ -9,6 +8,7 @@ import {
 } from '@brookrain/core';
 import { useEffect, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useCandidates } from '../../evaluation/useCandidates.ts';
 import { useCircuit } from '../../build/useCircuit.ts';
 import { cancelRun, findCheapestSet } from '../../evaluation/useEvaluation.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
@@ -34,7 +34,6 @@ function Shelf() {
     ['pump', 'injector', 'hose', 'filter', 'regulator'].includes(item.category),
   );
   const shelf = build.shelf;
-  const put = (next: readonly ItemRef[]) => edit({ name: 'set', path: 'shelf', value: next });
   return (
     <section className="rule mt-4 pt-3" aria-label="On the shelf">
       <h2>On the shelf</h2>
@@ -47,7 +46,7 @@ function Shelf() {
               type="button"
               className="act"
               aria-label={`Take ${ref.id} off the shelf`}
-              onClick={() => put(shelf.filter((other) => other.id !== ref.id))}
+              onClick={() => edit({ name: 'remove', path: ['shelf', ref.id] })}
             >
               remove
             </button>
@@ -60,7 +59,7 @@ function Shelf() {
         value=""
         onChange={(event) => {
           const item = items.find((i) => i.id === event.target.value);
-          if (item) put([...shelf.filter((ref) => ref.id !== item.id), refOf(item)]);
+          if (item) edit({ name: 'set', path: ['shelf', item.id], value: refOf(item) });
         }}
       >
         <option value="" disabled>
@@ -130,7 +129,8 @@ function Answer({ answer, take }: { answer: SetAnswer; take: () => void }) {
 
 /** Reverse questions: what the parts are good for, and the cheapest set that does it. */
 export function PartsScreen() {
-  const { document: build, catalogue, evaluation, ladder, edit } = useBuild();
+  const { document: build, stored, catalogue, ladder, edit } = useBuild();
+  const judged = useCandidates();
   const { circuit, fluid, index } = useCircuit();
   const single = build.fuelCircuits.length === 1;
   const [units] = useUnits();
@@ -142,11 +142,11 @@ export function PartsScreen() {
   useEffect(() => {
     setState({ kind: 'idle' });
     return () => void cancelRun();
-  }, [build, catalogue, circuit.id]);
+  }, [stored, catalogue, circuit.id]);
   const run = (): void => {
     setState({ kind: 'running', tried: 0, combinations: 0 });
     const wish = { circuitId: circuit.id, pumpMargin: margin, source };
-    findCheapestSet(build, catalogue, wish, (tried, combinations) =>
+    findCheapestSet(stored, catalogue, wish, (tried, combinations) =>
       setState((now) => (now.kind === 'running' ? { kind: 'running', tried, combinations } : now)),
     ).then(
       (answer) => setState(answer ? { kind: 'done', answer } : { kind: 'idle' }),
@@ -182,22 +182,22 @@ export function PartsScreen() {
           </thead>
           <tbody>
             {fluid.design.rows.map((row) => {
-              const list = evaluation.injectorCandidates[row.row.id] ?? [];
-              const own = list.find((c) => c.item.id === row.injector.id);
+              const list = judged?.injectors[row.row.id] ?? [];
+              const own = list.find((c) => c.item.id === row.row.item.id);
               const least = [...list]
                 .filter((c) => c.verdict !== 'does not fit')
                 .sort((a, b) => a.item.ratedFlow - b.item.ratedFlow)[0];
               return (
                 <tr key={row.row.id}>
                   <td>{row.row.name}</td>
-                  <td>{row.injector.designation}</td>
+                  <td>{own?.item.designation ?? row.row.item.id}</td>
                   <td>{own && <Supports power={own.supportsPower} />}</td>
                   <td>{least?.item.designation ?? 'none in the catalogue'}</td>
                 </tr>
               );
             })}
             {pumps.map((pump) => {
-              const list = evaluation.pumpCandidates[pump.id] ?? [];
+              const list = judged?.pumps[pump.id] ?? [];
               const own = list.find((c) => c.item.id === pump.item.id);
               const least = [...list]
                 .filter((c) => c.verdict !== 'does not fit' && (c.margin ?? -1) >= 0)

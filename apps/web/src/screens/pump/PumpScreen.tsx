@@ -1,6 +1,8 @@
 import {
   type PumpCandidate,
+  firstOf,
   formatMeasure,
+  fuelFigure,
   newestOf,
   pumpDuties,
   pumpSwapCommand,
@@ -11,6 +13,7 @@ import {
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useCandidates } from '../../evaluation/useCandidates.ts';
 import { useCircuit } from '../../build/useCircuit.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
@@ -24,7 +27,6 @@ import { ThickerWire } from './ThickerWire.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Reasons, Verdict } from '../../ui/Verdict.tsx';
 import { walkKeys } from '../../ui/walkKeys.ts';
-import { stageOf } from '../../frame/stages.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const ROW = 46;
@@ -43,8 +45,8 @@ type Drawing = {
 function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
   const { document: build, results } = useBuild();
   const [units] = useUnits();
-  const { suffix } = useCircuit();
-  const needed = results.get(`pump.peak${suffix}.flowNeeded`)?.value ?? 0;
+  const { scope } = useCircuit();
+  const needed = results.find(fuelFigure('pumps.flowNeeded', scope))?.value ?? 0;
   const wished = needed * (1 + build.limits.pumpMargin.value);
   const most = Math.max(
     2.4 * needed,
@@ -165,13 +167,14 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
 export function PumpScreen() {
   const { document: build, catalogue, evaluation, edit } = useBuild();
   const [units] = useUnits();
-  const { circuit, index: circuitIndex, suffix } = useCircuit();
+  const { circuit, scope } = useCircuit();
   const pumps = pumpsOf(circuit);
   const [pumpId, setPump] = useState<string>();
   const { main } = pumpDuties(circuit);
-  const element = pumps.find((p) => p.id === pumpId) ?? main[0] ?? pumps[0]!;
-  const path = `fuelCircuits.${circuitIndex}.elements.${circuit.elements.indexOf(element)}`;
-  const candidates = evaluation.pumpCandidates[element.id] ?? [];
+  const element = pumps.find((p) => p.id === pumpId) ?? main[0] ?? firstOf(pumps);
+  const path = ['fuelCircuits', circuit.id, 'elements', element.id];
+  const judged = useCandidates();
+  const candidates = judged?.pumps[element.id] ?? [];
   const [picked, setPicked] = useState<string>();
   const selected =
     candidates.find((c) => c.item.id === (picked ?? element.item.id)) ?? candidates[0];
@@ -181,7 +184,7 @@ export function PumpScreen() {
     .filter((p) => p.interchange === selected?.item.interchange && p.id !== selected?.item.id)
     .map((p) => p.designation);
   const findings = evaluation.findings.filter(
-    (f) => stageOf(f) === 'pump' && f.where.startsWith(`circuit:${circuit.id}/`),
+    (f) => f.where.stage === 'pump' && f.where.circuit === circuit.id,
   );
   if (!selected) return null;
   return (
@@ -210,7 +213,6 @@ export function PumpScreen() {
               edit(
                 pumpSwapCommand({
                   circuit,
-                  circuitIndex,
                   elementId: element.id,
                   item: refOf(selected.item),
                 }),
@@ -224,15 +226,24 @@ export function PumpScreen() {
           <FigureRows
             title="Solved at peak"
             rows={[
-              ['Delivers at rail pressure', `case.peakPower.pump.${number}.flowAvailable`],
-              ['Engine needs', `pump.peak${suffix}.flowNeeded`],
-              ['Margin', `case.peakPower.pump.${number}.margin`],
-              ['Voltage at the pump', `case.peakPower.pump.${number}.voltage`],
-              ['Current', `case.peakPower.pump.${number}.current`],
-              ['Above boiling at inlet', `suction.peak${suffix}.${element.id}.inletHead`],
-              ['Prime, full line', `prime${suffix}.time`],
-              ['Prime, empty line', `prime${suffix}.emptyTime`],
-              ['Tank warms in an hour', `tank${suffix}.heatingPerHour`],
+              [
+                'Delivers at rail pressure',
+                fuelFigure('case.pump.flowAvailable', { case: 'peakPower', pump: number }),
+              ],
+              ['Engine needs', fuelFigure('pumps.flowNeeded', scope)],
+              ['Margin', fuelFigure('case.pump.margin', { case: 'peakPower', pump: number })],
+              [
+                'Voltage at the pump',
+                fuelFigure('case.pump.voltage', { case: 'peakPower', pump: number }),
+              ],
+              ['Current', fuelFigure('case.pump.current', { case: 'peakPower', pump: number })],
+              [
+                'Above boiling at inlet',
+                fuelFigure('suction.inletHead', { ...scope, pump: element.id }),
+              ],
+              ['Prime, full line', fuelFigure('prime.time', scope)],
+              ['Prime, empty line', fuelFigure('prime.emptyTime', scope)],
+              ['Tank warms in an hour', fuelFigure('tank.heatingPerHour', scope)],
             ]}
           />
           <div className="rule mt-4 space-y-1.5 pt-3">
@@ -243,37 +254,13 @@ export function PumpScreen() {
                 { value: 'external', label: 'external' },
                 { value: 'in-tank', label: 'in the tank' },
               ]}
-              onChoose={(value) => edit({ name: 'set', path: `${path}.mounting`, value })}
+              onChoose={(value) => edit({ name: 'set', path: [...path, 'mounting'], value })}
             />
-            <QuantityField
-              label="Wear"
-              path={`${path}.wear`}
-              kind="ratio"
-              value={element.wear}
-              unit="%"
-            />
+            <QuantityField path={[...path, 'wear']} />
             <PumpControlFields element={element} path={path} />
-            <QuantityField
-              label="Wished margin"
-              path="limits.pumpMargin"
-              kind="ratio"
-              value={build.limits.pumpMargin}
-              unit="%"
-            />
-            <QuantityField
-              label="Voltage, low"
-              path="limits.voltageLow"
-              kind="voltage"
-              value={build.limits.voltageLow}
-              unit="V"
-            />
-            <QuantityField
-              label="Voltage, running"
-              path="limits.voltageRunning"
-              kind="voltage"
-              value={build.limits.voltageRunning}
-              unit="V"
-            />
+            <QuantityField path={['limits', 'pumpMargin']} />
+            <QuantityField path={['limits', 'voltageLow']} />
+            <QuantityField path={['limits', 'voltageRunning']} />
           </div>
           <div className="mt-3">
             {findings.length === 0 && (

@@ -1,8 +1,8 @@
-import { type FluidResult, formatMeasure, railsOf } from '@brookrain/core';
+import { type ToldFluid, formatMeasure, railsOf, stateOf } from '@brookrain/core';
 import { useUnits } from '../../ui/preferences.ts';
 
 /** What the gauge on the rail of a circuit should read in each named case. */
-export function GaugeReadings({ fluid, named }: { fluid: FluidResult; named: boolean }) {
+export function GaugeReadings({ fluid, named }: { fluid: ToldFluid; named: boolean }) {
   const [units] = useUnits();
   const { circuit } = fluid.design;
   const rail = railsOf(circuit)[0];
@@ -31,7 +31,7 @@ export function GaugeReadings({ fluid, named }: { fluid: FluidResult; named: boo
               <td className="font-medium">
                 {solution.state === 'converged' && rail
                   ? formatMeasure(
-                      { value: solution.elements[rail.id]!.inletPressure, kind: 'pressure' },
+                      { value: stateOf(solution, rail.id).inletPressure, kind: 'pressure' },
                       units,
                     )
                   : 'not solved'}

@@ -1,4 +1,5 @@
 import type { ImportPreview } from '@brookrain/contract';
+import { pathText, placeInWords } from '@brookrain/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { ApiError, api } from '../../api/client.ts';
@@ -21,7 +22,7 @@ const short = (value: unknown): string => {
 
 /** Brings a file in over this build: first what would change, then one edit that can be undone. */
 export function ImportOver() {
-  const { id, revision, adopt } = useBuild();
+  const { id, revision, stored: build, adopt } = useBuild();
   const queries = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const [waiting, setWaiting] = useState<Waiting>();
@@ -103,8 +104,8 @@ export function ImportOver() {
           <table className="table-lined mt-1 w-full">
             <tbody>
               {waiting.preview.changes.slice(0, 40).map((change) => (
-                <tr key={change.path}>
-                  <td className="font-code text-[13px]">{change.path}</td>
+                <tr key={pathText(change.path)}>
+                  <td>{placeInWords(build, change.path) || pathText(change.path)}</td>
                   <td className="text-second">{short(change.before)}</td>
                   <td>{short(change.after)}</td>
                 </tr>

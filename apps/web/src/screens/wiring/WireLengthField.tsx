@@ -1,4 +1,10 @@
-import { type SizedWire, echoQuantity, formatMeasure, parseQuantity } from '@brookrain/core';
+import {
+  type SizedWire,
+  echoQuantity,
+  formatMeasure,
+  parseQuantity,
+  electricsFigure,
+} from '@brookrain/core';
 import { useEffect, useId, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { useUnits } from '../../ui/preferences.ts';
@@ -13,7 +19,8 @@ export function WireLengthField({ sized }: { sized: SizedWire }) {
   const [text, setText] = useState(kept);
   const [message, setMessage] = useState<string>();
   useEffect(() => setText(kept), [kept]);
-  const estimate = results.get(`wire.${sized.wire.id}.mapLength`)?.value ?? 0;
+  const estimate =
+    results.find(electricsFigure('wire.mapLength', { wire: sized.wire.id }))?.value ?? 0;
   const commit = (): void => {
     if (text.trim() === kept) return setMessage(undefined);
     const parsed =

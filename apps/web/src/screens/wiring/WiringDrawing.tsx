@@ -1,4 +1,12 @@
-import { type SizedPumpFeed, type SizedWire, formatMeasure } from '@brookrain/core';
+import {
+  type RelayPin,
+  type SizedWire,
+  type Terminal,
+  type ToldFeed,
+  valueUnder,
+  formatMeasure,
+  terminalText,
+} from '@brookrain/core';
 import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
@@ -13,22 +21,39 @@ const roleStyle: Record<string, { colour: string; dash?: string; letter: string 
   ground: { colour: 'var(--line-ground)', letter: 'G' },
 };
 
+const relayPins: Record<RelayPin, Point> = {
+  '30': [620, 90],
+  '87': [620, 150],
+  '86': [580, 270],
+  '85': [660, 270],
+};
+
 /** Where each kind of terminal stands on the sheet. */
-function terminalAt(terminal: string): Point {
-  if (terminal.startsWith('battery')) return [70, 90];
-  if (terminal === 'main fuse') return [190, 90];
-  if (terminal === 'power stud') return [310, 90];
-  if (terminal.endsWith(' fuse')) return [418, 90];
-  if (terminal.endsWith('relay 30')) return [620, 90];
-  if (terminal.endsWith('relay 87')) return [620, 150];
-  if (terminal.endsWith('relay 86')) return [580, 270];
-  if (terminal.endsWith('relay 85')) return [660, 270];
-  if (terminal === 'keyed feed') return [130, 270];
-  if (terminal === 'inertia switch') return [310, 270];
-  if (terminal.startsWith('ECU')) return [450, 345];
-  if (terminal === 'panel ground') return [660, 350];
-  if (terminal.endsWith('ground')) return [716, 410];
-  return terminal.endsWith('−') ? [716, 235] : [716, 150];
+function terminalAt(terminal: Terminal): Point {
+  switch (terminal.of) {
+    case 'battery':
+      return [70, 90];
+    case 'main-fuse':
+      return [190, 90];
+    case 'stud':
+      return [310, 90];
+    case 'fuse':
+      return [418, 90];
+    case 'relay':
+      return relayPins[terminal.pin];
+    case 'keyed-feed':
+      return [130, 270];
+    case 'inertia-switch':
+      return [310, 270];
+    case 'ecu':
+      return [450, 345];
+    case 'panel-ground':
+      return [660, 350];
+    case 'pump-ground':
+      return [716, 410];
+    case 'pump':
+      return terminal.pole === '−' ? [716, 235] : [716, 150];
+  }
 }
 
 /** Right-angled path between two terminals. */
@@ -45,30 +70,37 @@ function pathOf(from: Point, to: Point): { d: string; middle: Point } {
   };
 }
 
-const below: Record<string, string> = {
-  'battery +': 'Battery +',
-  'main fuse': 'Main fuse',
-  'power stud': 'Stud',
-  'keyed feed': 'Keyed feed',
-  'inertia switch': 'Inertia switch',
-};
+/** What stands under a terminal that stands alone. */
+function nameOf(terminal: Terminal, ecuName: string): string {
+  switch (terminal.of) {
+    case 'battery':
+      return 'Battery +';
+    case 'main-fuse':
+      return 'Main fuse';
+    case 'stud':
+      return 'Stud';
+    case 'fuse':
+      return 'Pump fuse';
+    case 'keyed-feed':
+      return 'Keyed feed';
+    case 'inertia-switch':
+      return 'Inertia switch';
+    case 'ecu':
+      return `${ecuName}, ${terminal.pin}`;
+    case 'panel-ground':
+    case 'pump-ground':
+      return 'Ground';
+    case 'relay':
+    case 'pump':
+      return '';
+  }
+}
 
-/** Labels under the terminals that stand alone. */
-function TerminalMark({ terminal, ecuName }: { terminal: string; ecuName: string }) {
-  const [x, y] = terminalAt(terminal);
-  const name =
-    below[terminal] ??
-    (terminal.startsWith('ECU')
-      ? `${ecuName}, ${terminal.slice(4)}`
-      : terminal.endsWith(' fuse')
-        ? 'Pump fuse'
-        : terminal.endsWith('ground')
-          ? 'Ground'
-          : '');
-  const fuse = terminal.endsWith('fuse');
-  return (
-    <g aria-hidden="true">
-      {fuse ? (
+function TerminalShape({ terminal, at: [x, y] }: { terminal: Terminal; at: Point }) {
+  switch (terminal.of) {
+    case 'main-fuse':
+    case 'fuse':
+      return (
         <rect
           x={x - 17}
           y={y - 8}
@@ -78,33 +110,58 @@ function TerminalMark({ terminal, ecuName }: { terminal: string; ecuName: string
           stroke="var(--ink)"
           strokeWidth="1.5"
         />
-      ) : terminal.startsWith('battery') ? (
+      );
+    case 'battery':
+      return (
         <path
           d={`M${x - 14} ${y - 14}V${y + 14}M${x - 22} ${y - 7}V${y + 7}`}
           stroke="var(--ink)"
           strokeWidth="3"
         />
-      ) : terminal.endsWith('ground') ? (
+      );
+    case 'panel-ground':
+    case 'pump-ground':
+      return (
         <path
           d={`M${x - 12} ${y}H${x + 12}M${x - 7} ${y + 5}H${x + 7}M${x - 2} ${y + 10}H${x + 2}`}
           stroke="var(--ink)"
           strokeWidth="1.5"
         />
-      ) : terminal === 'inertia switch' ? (
+      );
+    case 'inertia-switch':
+      return (
         <path
           d={`M${x - 16} ${y}h8l14 -9m-2 9h12`}
           stroke="var(--ink)"
           strokeWidth="1.5"
           fill="var(--paper)"
         />
-      ) : (
+      );
+    case 'stud':
+    case 'relay':
+    case 'pump':
+    case 'keyed-feed':
+    case 'ecu':
+      return (
         <circle cx={x} cy={y} r="4.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
-      )}
+      );
+  }
+}
+
+/** A terminal with its name. */
+function TerminalMark({ terminal, ecuName }: { terminal: Terminal; ecuName: string }) {
+  const at = terminalAt(terminal);
+  const [x, y] = at;
+  const name = nameOf(terminal, ecuName);
+  const ground = terminal.of === 'panel-ground' || terminal.of === 'pump-ground';
+  return (
+    <g aria-hidden="true">
+      <TerminalShape terminal={terminal} at={at} />
       {name && (
         <text
-          x={terminal.endsWith('ground') ? x - 18 : x}
-          y={terminal.endsWith('ground') ? y + 6 : y + 28}
-          textAnchor={terminal.endsWith('ground') ? 'end' : 'middle'}
+          x={ground ? x - 18 : x}
+          y={ground ? y + 6 : y + 28}
+          textAnchor={ground ? 'end' : 'middle'}
         >
           {name}
         </text>
@@ -114,7 +171,7 @@ function TerminalMark({ terminal, ecuName }: { terminal: string; ecuName: string
 }
 
 type Props = {
-  feed: SizedPumpFeed;
+  feed: ToldFeed;
   wires: readonly SizedWire[];
   selected: string;
   select: (wireId: string) => void;
@@ -139,7 +196,11 @@ export function WiringDrawing({
     selected,
     select,
   );
-  const terminals = [...new Set(wires.flatMap((w) => [w.wire.from.terminal, w.wire.to.terminal]))];
+  const terminals = new Map(
+    wires
+      .flatMap((w) => [w.wire.from.terminal, w.wire.to.terminal])
+      .map((terminal) => [terminalText(terminal), terminal]),
+  );
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
@@ -215,7 +276,7 @@ export function WiringDrawing({
         </text>
       </g>
       {wires.map((sized) => {
-        const style = roleStyle[sized.wire.role]!;
+        const style = valueUnder(roleStyle, sized.wire.role);
         const { d, middle } = pathOf(
           terminalAt(sized.wire.from.terminal),
           terminalAt(sized.wire.to.terminal),
@@ -260,7 +321,7 @@ export function WiringDrawing({
               y={
                 vertical
                   ? terminalAt(sized.wire.to.terminal)[1] - 34
-                  : middle[1] - (sized.wire.name === 'Relay to pump' ? 22 : 14)
+                  : middle[1] - (sized.wire.to.terminal.of === 'pump' ? 22 : 14)
               }
               textAnchor={vertical ? 'end' : 'middle'}
               style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}
@@ -278,8 +339,8 @@ export function WiringDrawing({
           </g>
         );
       })}
-      {terminals.map((terminal) => (
-        <TerminalMark key={terminal} terminal={terminal} ecuName={ecuName} />
+      {[...terminals].map(([text, terminal]) => (
+        <TerminalMark key={text} terminal={terminal} ecuName={ecuName} />
       ))}
       <text x="190" y="94" textAnchor="middle" style={{ font: '500 12px var(--font-narrow)' }}>
         {feed.mainFuse.rating} A

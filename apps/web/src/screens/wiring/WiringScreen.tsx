@@ -1,12 +1,17 @@
 import {
   type SizedGroup,
   type SizedWire,
+  electricsFigure,
+  feedScope,
+  firstOf,
   formatMeasure,
+  fuelFigure,
   groupsOf,
   lookUp,
   newestOf,
   pumpsOf,
   refOf,
+  terminalText,
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -115,14 +120,17 @@ export function WiringScreen() {
       </Screen>
     );
   const groups = groupsOf(feed);
-  const suffix = feedIndex === 0 ? '' : `.${feed.feed.id}`;
+  const of = feedScope(feedIndex, feed.feed.id);
   const number =
     1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((p) => p.id === feed.feed.elementId);
   const wires = groups.flatMap((g) => g.wires);
-  const selected = wires.find((w) => w.wire.id === picked) ?? feed.pumpGroup.wires[1] ?? wires[0]!;
+  const selected =
+    wires.find((w) => w.wire.id === picked) ?? feed.pumpGroup.wires[1] ?? firstOf(wires);
   const group = groups.find((g) => g.wires.includes(selected))!;
-  const findings = evaluation.findings.filter((f) => f.where.startsWith('wiring'));
-  const troubled = new Map(findings.map((f) => [f.where.slice('wiring:'.length), f.severity]));
+  const findings = evaluation.findings.filter((f) => f.where.stage === 'wiring');
+  const troubled = new Map(
+    findings.flatMap((f) => ('wire' in f.where ? [[f.where.wire, f.severity] as const] : [])),
+  );
   const pumpName = (elementId: string): string =>
     build.fuelCircuits.flatMap(pumpsOf).find((p) => p.id === elementId)?.name ?? elementId;
   const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
@@ -136,8 +144,8 @@ export function WiringScreen() {
         <>
           <h2>{selected.wire.name}</h2>
           <p className="text-[13px] text-second">
-            {selected.wire.from.terminal} to {selected.wire.to.terminal}, behind the{' '}
-            {selected.task.protection.rating} A fuse
+            {terminalText(selected.wire.from.terminal)} to {terminalText(selected.wire.to.terminal)}
+            , behind the {selected.task.protection.rating} A fuse
           </p>
           <div className="mt-2 space-y-1.5">
             <ChoiceField
@@ -166,8 +174,11 @@ export function WiringScreen() {
           </div>
           <FigureRows
             rows={[
-              ['Conductor temperature', `wire.${selected.wire.id}.temperature`],
-              ['May carry', `wire.${selected.wire.id}.ampacity`],
+              [
+                'Conductor temperature',
+                electricsFigure('wire.temperature', { wire: selected.wire.id }),
+              ],
+              ['May carry', electricsFigure('wire.ampacity', { wire: selected.wire.id })],
             ]}
           />
           <div className="rule mt-3 space-y-1.5 pt-3">
@@ -200,7 +211,7 @@ export function WiringScreen() {
                 { value: 'high-side', label: 'high side' },
               ]}
               onChoose={(value) =>
-                edit({ name: 'set', path: `power.pumpFeeds.${feedIndex}.trigger`, value })
+                edit({ name: 'set', path: ['power', 'pumpFeeds', feed.feed.id, 'trigger'], value })
               }
             />
             <ChoiceField
@@ -213,7 +224,7 @@ export function WiringScreen() {
               onChoose={(value) =>
                 edit({
                   name: 'set',
-                  path: `power.pumpFeeds.${feedIndex}.inertiaSwitch`,
+                  path: ['power', 'pumpFeeds', feed.feed.id, 'inertiaSwitch'],
                   value: value === 'yes',
                 })
               }
@@ -225,23 +236,23 @@ export function WiringScreen() {
                 { value: 'metric', label: 'mm²' },
                 { value: 'awg', label: 'AWG' },
               ]}
-              onChoose={(value) => edit({ name: 'set', path: 'power.wireSystem', value })}
+              onChoose={(value) => edit({ name: 'set', path: ['power', 'wireSystem'], value })}
             />
-            <QuantityField
-              label="Drop allowed in wire"
-              path="limits.pumpFeedDrop"
-              kind="voltage"
-              value={build.limits.pumpFeedDrop}
-              unit="V"
-            />
+            <QuantityField path={['limits', 'pumpFeedDrop']} />
           </div>
           <FigureRows
             rows={[
-              ['Drop in the pump feed', `wire.pumpFeed${suffix}.drop`],
-              ['Battery to pump and back', `wire.pumpFeed${suffix}.seriesResistance`],
-              ['Voltage at the pump, peak', `case.peakPower.pump.${number}.voltage`],
-              ['Pump flow that results', `case.peakPower.pump.${number}.flowAvailable`],
-              ['Relay coil', `relay.pumpFeed${suffix}.coilCurrent`],
+              ['Drop in the pump feed', electricsFigure('feed.drop', of)],
+              ['Battery to pump and back', electricsFigure('feed.seriesResistance', of)],
+              [
+                'Voltage at the pump, peak',
+                fuelFigure('case.pump.voltage', { case: 'peakPower', pump: number }),
+              ],
+              [
+                'Pump flow that results',
+                fuelFigure('case.pump.flowAvailable', { case: 'peakPower', pump: number }),
+              ],
+              ['Relay coil', electricsFigure('relay.coilCurrent', of)],
             ]}
           />
           <Cautions place="wiring" />

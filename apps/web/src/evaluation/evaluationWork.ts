@@ -1,0 +1,204 @@
+import {
+  type Architecture,
+  type BuildCommand,
+  type BuildDocument,
+  type Candidates,
+  type Catalogue,
+  type Checked,
+  type Cure,
+  type Delta,
+  type Evaluation,
+  type FuelComparison,
+  type JudgedCircuit,
+  type Ladder,
+  type LadderVariant,
+  type MapPoint,
+  type OperatingMap,
+  type OperatingPoint,
+  type Result,
+  type RippleEntry,
+  type SetAnswer,
+  type SetWish,
+  type SmallestLine,
+  type ToldEvaluation,
+  type Uncertainty,
+  type UncertaintyOptions,
+  type WireGain,
+  compareFuels,
+  createEvaluator,
+  deltaOf,
+  differences,
+  evaluate,
+  judgeArchitecture,
+  judgeCircuit,
+  limitLadder,
+  operatingMap,
+  operatingPoint,
+  ripple,
+  rules,
+  shareUnchanged,
+  smallestLines,
+  startCheapestSet,
+  startUncertainty,
+  thickerWire,
+  toldEvaluation,
+  variantLadder,
+} from '@brookrain/core';
+
+const evaluator = createEvaluator();
+let catalogue: Catalogue = { items: [] };
+let lastDocument: BuildDocument | undefined;
+let lastBuild: string | undefined;
+let lastEvaluation: Evaluation | undefined;
+/** what the page has, so that only what changed is sent */
+let told: ToldEvaluation | undefined;
+
+/** Candidates by the place they are judged for. */
+export interface JudgedParts {
+  readonly injectors: ReturnType<Candidates['injectors']>;
+  readonly pumps: ReturnType<Candidates['pumps']>;
+}
+
+/** What the page is told of a build after an edit. */
+export interface WorkerAnswer {
+  /** leads from what was told last to what holds now */
+  readonly told: Delta;
+  /** what moved since the last evaluation of the same build */
+  readonly ripple: readonly RippleEntry[];
+}
+
+const worker = {
+  setCatalogue(next: Catalogue): void {
+    catalogue = next;
+  },
+  /** Where the limit of each rule comes from, by rule id. */
+  sources(): Readonly<Record<string, string>> {
+    return Object.fromEntries(rules.map((rule) => [rule.id, rule.source]));
+  },
+  evaluate(build: string, document: BuildDocument): WorkerAnswer {
+    const shared = shareUnchanged(lastDocument, document);
+    const evaluation = evaluator.evaluate(shared, catalogue);
+    const moved = lastBuild === build && lastEvaluation ? ripple(lastEvaluation, evaluation) : [];
+    lastDocument = shared;
+    lastBuild = build;
+    lastEvaluation = evaluation;
+    const now = toldEvaluation(evaluation);
+    const delta = deltaOf(told, now);
+    told = now;
+    return { told: delta, ripple: moved };
+  },
+  /** The limit ladder of a build: asked for once its evaluation has been shown. */
+  ladder(document: BuildDocument): Ladder {
+    return limitLadder(checkedOf(document));
+  },
+  /** What would put a finding of the build evaluated last right. */
+  cures(findingId: string): readonly Cure<BuildCommand>[] {
+    return lastEvaluation?.findings.find((f) => f.id === findingId)?.cures() ?? [];
+  },
+  /** Every part of the catalogue judged in its place. */
+  candidates(document: BuildDocument): JudgedParts {
+    const { candidates } = checkedOf(document);
+    return { injectors: candidates.injectors(), pumps: candidates.pumps() };
+  },
+  /** A figure of the build evaluated last, with its working. */
+  working(key: string): Result | undefined {
+    return lastEvaluation?.results.find((result) => result.key === key);
+  },
+  /** What is different downstream between two documents, ranked. */
+  compare(before: BuildDocument, after: BuildDocument): readonly RippleEntry[] {
+    return differences(evaluate(before, catalogue), evaluate(after, catalogue), {
+      // The cases say much of the same again; the figures at peak and idle stand for them.
+      figures: (result) => !('case' in result.of),
+    });
+  },
+};
+
+/** Counts the runs asked for; one that is not the newest any more is left. */
+let newestRun = 0;
+const DRAWS_AT_ONCE = 100;
+const TRIES_AT_ONCE = 40;
+/** Lets messages in: a cancel, or the next evaluation. */
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** What separate calls start from; the evaluator knows the build that is open. */
+const checkedOf = (document: BuildDocument): Checked =>
+  evaluator.check(shareUnchanged(lastDocument, document), catalogue);
+
+const longWork = {
+  /** Draws what is not known exactly; undefined when it was cancelled or asked for anew. */
+  async uncertainty(
+    document: BuildDocument,
+    options: UncertaintyOptions,
+    onProgress: (done: number) => void,
+  ): Promise<Uncertainty | undefined> {
+    newestRun += 1;
+    const own = newestRun;
+    const run = startUncertainty(checkedOf(document), options);
+    while (run.done < run.total) {
+      run.step(DRAWS_AT_ONCE);
+      onProgress(run.done);
+      await breath();
+      if (own !== newestRun) return undefined;
+    }
+    return run.outcome();
+  },
+  /** The circuits over the demand map. */
+  operatingMap(document: BuildDocument): OperatingMap {
+    return operatingMap(checkedOf(document));
+  },
+  /** One point of the map with its whole solution. */
+  operatingPoint(document: BuildDocument, circuitIndex: number, at: MapPoint): OperatingPoint {
+    return operatingPoint(checkedOf(document), circuitIndex, at);
+  },
+  /** Another ladder of a build: something lost, or another fuel. */
+  variantLadder(document: BuildDocument, variant: LadderVariant): Ladder {
+    return variantLadder({ evaluator: createEvaluator(), document, catalogue, variant });
+  },
+  /** A circuit as it is, and laid out in another way, on the same demand. */
+  judgeCircuit(
+    document: BuildDocument,
+    circuitId: string,
+    architecture: Architecture | undefined,
+  ): JudgedCircuit {
+    return architecture
+      ? judgeArchitecture({ document, catalogue, circuitId, architecture })
+      : judgeCircuit(document, catalogue, circuitId);
+  },
+  /** The fuel of a build beside the usual others. */
+  compareFuels(document: BuildDocument): FuelComparison[] {
+    return compareFuels(document, catalogue);
+  },
+  /** What the next wire sizes in each pump's feed would buy. */
+  thickerWire(document: BuildDocument): Readonly<Record<string, readonly WireGain[]>> {
+    const checked = checkedOf(document);
+    return Object.fromEntries(checked.feeds.map((f) => [f.feed.id, thickerWire(checked, f)]));
+  },
+  /** The smallest hose that does it for each line of a circuit. */
+  smallestLines(document: BuildDocument, circuitIndex: number): SmallestLine[] {
+    return smallestLines(checkedOf(document), circuitIndex);
+  },
+  /** Looks for the cheapest set of parts; undefined when it was cancelled or asked for anew. */
+  async cheapestSet(
+    document: BuildDocument,
+    wish: SetWish,
+    onProgress: (tried: number, combinations: number) => void,
+  ): Promise<SetAnswer | undefined> {
+    newestRun += 1;
+    const own = newestRun;
+    const search = startCheapestSet(checkedOf(document), wish);
+    while (!search.answer) {
+      search.step(TRIES_AT_ONCE);
+      onProgress(search.tried, search.combinations);
+      await breath();
+      if (own !== newestRun) return undefined;
+    }
+    return search.answer;
+  },
+  cancelRun(): void {
+    newestRun += 1;
+  },
+};
+
+/** Everything the page asks of the worker; it knows the build that was evaluated last. */
+export const evaluationWork = { ...worker, ...longWork };
+export type EvaluationWork = typeof evaluationWork;

@@ -1,0 +1,96 @@
+import { editIssues } from '@brookrain/contract';
+import {
+  BadInput,
+  type BuildCommand,
+  type BuildDocument,
+  applyCommand,
+  readBuild,
+  rules,
+  sampleCatalogue,
+  toldEvaluation,
+} from '@brookrain/core';
+import { render } from '@testing-library/react';
+import { type ReactNode, useMemo, useState } from 'react';
+import { MemoryRouter } from 'react-router';
+import { BuildContext, type EditOutcome } from '../build/BuildContext.ts';
+import { noLadder, shownFigures } from '../build/shownEvaluation.ts';
+import { evaluationWork } from '../evaluation/evaluationWork.ts';
+import { createEvaluator } from '@brookrain/core';
+
+const evaluator = createEvaluator();
+const nothing = (): void => undefined;
+
+/** What was done to a build in a test. */
+export interface Edited {
+  readonly commands: BuildCommand[];
+  document: BuildDocument;
+}
+
+/** A build open in memory: edits are checked as the page checks them, and evaluated at once. */
+function InBuild({ edited, children }: { edited: Edited; children: ReactNode }) {
+  const [document, setDocument] = useState(edited.document);
+  const evaluation = useMemo(() => {
+    const whole = evaluator.evaluate(document, sampleCatalogue);
+    // What the hooks ask of the worker is about the build that it evaluated last.
+    evaluationWork.setCatalogue(sampleCatalogue);
+    evaluationWork.evaluate('test', document);
+    return toldEvaluation(whole);
+  }, [document]);
+  const edit = (command: BuildCommand): EditOutcome => {
+    try {
+      const applied = applyCommand(document, command);
+      const issues = editIssues(applied.document, applied.patch, sampleCatalogue);
+      if (issues.length > 0) return { ok: false, issues };
+      edited.commands.push(command);
+      edited.document = applied.document;
+      setDocument(applied.document);
+      return { ok: true };
+    } catch (error) {
+      if (!(error instanceof BadInput)) throw error;
+      return { ok: false, issues: [{ path: error.where, message: error.message }] };
+    }
+  };
+  return (
+    <BuildContext
+      value={{
+        id: 'test',
+        revision: 1,
+        document: readBuild(document),
+        stored: document,
+        catalogue: sampleCatalogue,
+        evaluation,
+        ladder: noLadder(document),
+        results: shownFigures(evaluation),
+        sources: Object.fromEntries(rules.map((rule) => [rule.id, rule.source])),
+        settling: false,
+        ripple: [],
+        undo: null,
+        redo: null,
+        waiting: 0,
+        unreachable: false,
+        edit,
+        step: nothing,
+        goBack: nothing,
+        adopt: nothing,
+        sendNow: nothing,
+        conflict: undefined,
+        reapply: nothing,
+        dropConflict: nothing,
+        dismissRipple: nothing,
+      }}
+    >
+      {children}
+    </BuildContext>
+  );
+}
+
+/** Renders something that stands in an open build; gives what is done to it. */
+export function renderInBuild(document: BuildDocument, children: ReactNode, address = '/'): Edited {
+  const edited: Edited = { commands: [], document };
+  render(
+    <MemoryRouter initialEntries={[address]}>
+      <InBuild edited={edited}>{children}</InBuild>
+    </MemoryRouter>,
+  );
+  return edited;
+}
