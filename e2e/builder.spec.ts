@@ -18,10 +18,15 @@ test('an element is put into the run, moved, taken out; it persists and undoes',
   await run.getByRole('option', { name: 'Filter', exact: true }).click();
   await inspector.getByRole('button', { name: 'Move Filter towards the tank' }).click();
   await expect(page.locator(header)).toContainText('revision 3');
-  const order = await run
-    .getByRole('option')
-    .evaluateAll((marks) => marks.map((mark) => mark.getAttribute('aria-label')));
-  expect(order.indexOf('Filter')).toBe(order.indexOf('Feed line') - 1);
+  // Drawn is what was solved: the order follows once the answer is there.
+  await expect
+    .poll(async () => {
+      const order = await run
+        .getByRole('option')
+        .evaluateAll((marks) => marks.map((mark) => mark.getAttribute('aria-label')));
+      return order.indexOf('Feed line') - order.indexOf('Filter');
+    })
+    .toBe(1);
   await inspector.getByRole('button', { name: 'Take Filter out' }).click();
   await expect(run.getByRole('option', { name: 'Filter', exact: true })).toHaveCount(0);
   await page.locator(header).getByRole('button', { name: 'Undo' }).click();

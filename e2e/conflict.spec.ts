@@ -47,7 +47,7 @@ test('left as it is, the other edit stands and nothing of it is lost', async ({ 
     data: {
       baseRevision: 1,
       author: 'tablet',
-      command: { name: 'set', path: 'brief.cylinders', value: 5 },
+      command: { name: 'set', path: ['brief', 'cylinders'], value: 5 },
     },
   });
   expect(reply.ok()).toBe(true);

@@ -1,54 +1,58 @@
-import { type ChildProcess, spawn } from 'node:child_process';
+import { type ChildProcess, fork } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { test as base } from '@playwright/test';
 
-const main = fileURLToPath(new URL('../apps/server/dist/main.js', import.meta.url));
+const host = fileURLToPath(new URL('serverHost.mjs', import.meta.url));
 
-const freePort = (): Promise<number> =>
-  new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address();
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0));
-    });
-  });
-
-/** The compiled server with the production build on a data folder of its own. */
-async function startServer(): Promise<{ url: string; stop: () => Promise<void> }> {
-  const folder = mkdtempSync(join(tmpdir(), 'brookrain-e2e-'));
-  const port = await freePort();
-  const child: ChildProcess = spawn(process.execPath, [main], {
-    env: { ...process.env, BROOKRAIN_DATA: folder, BROOKRAIN_PORT: String(port) },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise<void>((resolve, reject) => {
-    child.stdout!.on('data', (text: Buffer) => {
-      if (text.toString().includes('ready')) resolve();
-    });
-    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
-  });
-  return {
-    url: `http://127.0.0.1:${port}`,
-    stop: async () => {
-      const gone = new Promise((resolve) => child.once('exit', resolve));
-      child.kill('SIGKILL');
-      await gone;
-      rmSync(folder, { recursive: true, force: true });
-    },
-  };
+interface HostReply {
+  readonly url?: string;
+  readonly error?: string;
 }
 
-/** Every test gets a fresh server; a browser error fails the test. */
-export const test = base.extend<{ server: string; noErrors: void }>({
-  server: async ({}, use) => {
-    const server = await startServer();
-    await use(server.url);
-    await server.stop();
+/** What the host of the servers answers next; rejects when it ends or says that it failed. */
+const answer = (child: ChildProcess): Promise<HostReply> =>
+  new Promise((resolve, reject) => {
+    const ended = (code: number | null): void =>
+      reject(new Error(`the host of the servers ended with ${code}`));
+    child.once('exit', ended);
+    child.once('message', (reply: HostReply) => {
+      child.off('exit', ended);
+      if (reply.error === undefined) resolve(reply);
+      else reject(new Error(reply.error));
+    });
+  });
+
+/** Opens the compiled server, with the production build, on a data folder; null only closes it. */
+type OpenServer = (dataFolder: string | null) => Promise<HostReply>;
+
+/**
+ * Every test gets a fresh server on data of its own, from one process that has loaded the program;
+ * a browser error fails the test.
+ */
+export const test = base.extend<{ server: string; noErrors: void }, { openServer: OpenServer }>({
+  openServer: [
+    async ({}, use) => {
+      const child = fork(host, { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+      await answer(child);
+      await use((dataFolder) => {
+        const reply = answer(child);
+        child.send({ dataFolder });
+        return reply;
+      });
+      child.disconnect();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ openServer }, use) => {
+    const folder = mkdtempSync(join(tmpdir(), 'brookrain-e2e-'));
+    const { url } = await openServer(folder);
+    if (url === undefined) throw new Error('the server has no address');
+    await use(url);
+    await openServer(null);
+    rmSync(folder, { recursive: true, force: true });
   },
   noErrors: [
     async ({ page }, use) => {

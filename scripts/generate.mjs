@@ -1,9 +1,10 @@
-// Writes what is generated from code: figures, the example builds, the schemas of the messages.
+// Writes what is generated from code: figures, fields, the example builds, the schemas of the messages.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { messageSchemas } from './messageSchemas.mjs';
 import { root } from './steps.mjs';
 import {
   demoBuilds,
+  fieldsDocument,
   figuresDocument,
   sampleCatalogue,
   toBuildFile,
@@ -13,6 +14,7 @@ mkdirSync(`${root}/docs`, { recursive: true });
 mkdirSync(`${root}/examples`, { recursive: true });
 mkdirSync(`${root}/apps/server/openapi`, { recursive: true });
 writeFileSync(`${root}/docs/figures.md`, figuresDocument());
+writeFileSync(`${root}/docs/fields.md`, fieldsDocument());
 for (const { id, document } of demoBuilds) {
   writeFileSync(
     `${root}/examples/${id}.build.json`,

@@ -1,0 +1,26 @@
+// Hosts compiled servers for the browser tests: a new one, on a data folder of its own, each time
+// it is asked. They share what takes long, loading the program.
+import { readConfig } from '../apps/server/dist/config.js';
+import { createServer } from '../apps/server/dist/createServer.js';
+
+let running;
+const replace = async (dataFolder) => {
+  // Pages that are still open hold their event streams.
+  running?.app.getHttpServer().closeAllConnections();
+  await running?.close();
+  running = undefined;
+  if (dataFolder === null) return undefined;
+  const { webFolder } = readConfig(process.env);
+  running = await createServer({ dataFolder, webFolder });
+  const listening = await running.app.listen(0, '127.0.0.1');
+  return `http://127.0.0.1:${listening.address().port}`;
+};
+
+process.on('message', ({ dataFolder }) => {
+  replace(dataFolder).then(
+    (url) => process.send({ url }),
+    (error) => process.send({ error: String(error?.stack ?? error) }),
+  );
+});
+process.on('disconnect', () => process.exit(0));
+process.send({ ready: true });
