@@ -71,6 +71,9 @@ export function fieldProblem(
     case 'measured':
       return value === null || isNumber(value) ? undefined : 'must be a number or null';
     case 'text':
+      if (typeof value === 'string' && spec.min > 0 && value !== '' && value.trim() === '') {
+        return 'must hold more than blanks';
+      }
       return typeof value === 'string' && value.length >= spec.min && value.length <= spec.max
         ? undefined
         : (spec.message ?? `must be text of ${spec.min} to ${spec.max} letters`);

@@ -59,7 +59,12 @@ function shapeOf(spec: Spec, names: SchemaNames): JsonSchema {
     case 'measured':
       return { type: 'number', nullable: true };
     case 'text':
-      return { type: 'string', minLength: spec.min, maxLength: spec.max };
+      return {
+        type: 'string',
+        minLength: spec.min,
+        maxLength: spec.max,
+        ...(spec.min > 0 ? { pattern: '\\S' } : {}),
+      };
     case 'moment':
       return { type: 'string', format: 'date-time' };
     case 'yes-no':

@@ -131,6 +131,7 @@ describe('commands', () => {
       ],
     },
     { name: 'pick-demand', school: 'air', reason: 'measured air flow' },
+    { name: 'choose-induction', aspiration: 'natural' },
     { name: 'choose-injector', rowId: 'primary', item: { id: 'I850', revision: 1 } },
     {
       name: 'choose-part',

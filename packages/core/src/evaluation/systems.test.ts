@@ -18,7 +18,7 @@ import { laidOutAs } from '../tests/trippedSystems.ts';
 import { judgeArchitecture, judgeCircuit, otherArchitectures } from './compareCircuits.ts';
 import { compareFuels } from './compareFuels.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
-import { limitLadder } from './ladder.ts';
+import { type Ladder, limitLadder, reachedRungs } from './ladder.ts';
 import { ladderVariants, variantLadder } from './ladderVariants.ts';
 
 const converged = (build: BuildDocument, name: 'peakPower' | 'hotIdle' | 'cruise', index = 0) => {
@@ -305,25 +305,44 @@ describe('Kittiwake', () => {
     expect(rowMassFlow(second, { ...at, massFlow: 1.05 * joins })).toBeGreaterThan(0);
   });
 
-  test('one pump runs at cruise, both at peak; with one lost it says how far it goes', () => {
+  test('one pump runs at cruise, both at peak', () => {
     const cruise = converged(kittiwake, 'cruise').solution;
     expect(cruise.pumps['pump-2']!.voltage).toBe(0);
     expect(cruise.elements['pump-2']!.massFlow).toBeLessThan(1e-6);
     expect(converged(kittiwake, 'peakPower').solution.elements['pump-2']!.massFlow).toBeGreaterThan(
       0.02,
     );
-    const lost = evaluation.findings.find((f) => f.id === 'pump.lost:main')!;
-    const ladder = variantLadder({
-      evaluator: createEvaluator(),
-      document: kittiwake,
-      catalogue: sampleCatalogue,
-      variant: ladderVariants(readBuild(kittiwake)).find((v) => v.id === 'pump-lost:pump')!,
+  });
+
+  describe('with the first pump lost', () => {
+    const told = (build: BuildDocument) => {
+      const found = evaluate(build, sampleCatalogue).findings.find(
+        (f) => f.id === 'pump.lost:main',
+      );
+      const ladder = variantLadder({
+        evaluator: createEvaluator(),
+        document: build,
+        catalogue: sampleCatalogue,
+        variant: ladderVariants(readBuild(build)).find((v) => v.id === 'pump-lost:pump')!,
+      });
+      return { found: found!, ladder };
+    };
+
+    test('a second pump on demand leaves nothing to idle on: finding and ladder agree', () => {
+      const { found, ladder } = told(kittiwake);
+      expect(found.measured!.value).toBe(0);
+      expect(found.title).toContain('does not run');
+      expect(reachedRungs(ladder)[0]!.always).toBe(true);
     });
-    const rung = ladder.rungs.find((r) => r.label === 'Pump flow, E85 circuit')!;
-    expect(rung.power! / lost.measured!.value).toBeCloseTo(1, 2);
-    expect(rung.power!).toBeLessThan(
-      limitLadder(checked).rungs.find((r) => r.label === 'Pump flow, E85 circuit')!.power!,
-    );
+
+    test('a second pump that always runs carries as far as the ladder says', () => {
+      const { found, ladder } = told(
+        withValueAt(kittiwake, 'fuelCircuits.main.elements.pump-2.control', null),
+      );
+      const flowRung = (l: Ladder) => l.rungs.find((r) => r.label === 'Pump flow, E85 circuit')!;
+      expect(flowRung(ladder).power! / found.measured!.value).toBeCloseTo(1, 2);
+      expect(flowRung(ladder).power!).toBeLessThan(flowRung(limitLadder(checked)).power!);
+    });
   });
 
   test('names every pump in the figures of its cases', () => {

@@ -1,5 +1,6 @@
 import { findUnit } from './convert.ts';
-import { parseNumber } from './parseNumber.ts';
+import type { NumberFormat } from './displayUnits.ts';
+import { parseNumber, twoReadings } from './parseNumber.ts';
 import type { Quantity } from './quantity.ts';
 import { type UnitKind, unitKinds } from './unitKinds.ts';
 
@@ -15,23 +16,40 @@ const examples: Partial<Record<UnitKind, string>> = {
   temperature: '38 °C or 100 °F',
   rotation: '5400 rpm',
   length: '3.2 m or 126 in',
-  ratio: '0.85 or 85 %',
   specificConsumption: '350 g/kWh',
   volumeFlow: '255 L/h',
   massFlow: '16 g/s',
 };
 
+/** A bare number up to here in a field of percent is a share; from `SURELY_PERCENT` on, percent. */
+const SURELY_SHARE = 1;
+const SURELY_PERCENT = 2;
+
+/** What a bare number of percent means: a share, percent, or it cannot be told. */
+function bareShare(value: number): '' | '%' | undefined {
+  const size = Math.abs(value);
+  if (size < SURELY_SHARE) return '';
+  return size > SURELY_PERCENT ? '%' : undefined;
+}
+
+function exampleOf(kind: UnitKind, defaultUnit: string): string {
+  if (kind === 'ratio') return defaultUnit === '%' ? '85 % or 0.85' : '0.85';
+  return examples[kind] ?? `12 ${defaultUnit}`;
+}
+
 /**
- * Reads "2.4 L", "0,85 bar", "12 psi" or a bare number (taken in `defaultUnit`).
- * Refuses everything else with a message that shows an example.
+ * Reads "2.4 L", "0,85 bar", "12 psi" or a bare number (taken in `defaultUnit`; where that is
+ * percent, below 1 as a share and above 2 as percent). Refuses everything else, and what can be
+ * read in two ways, with a message that shows what to type. `numbers` is the reader's format.
  */
 export function parseQuantity(input: {
   text: string;
   kind: UnitKind;
   defaultUnit: string;
+  numbers?: NumberFormat;
 }): ParsedQuantity {
-  const { text, kind, defaultUnit } = input;
-  const example = examples[kind] ?? `12 ${defaultUnit}`;
+  const { text, kind, defaultUnit, numbers = 'space-point' } = input;
+  const example = exampleOf(kind, defaultUnit);
   const match =
     /^\s*([+\-\u2212\u2013]?[\d.,'’\s\u00a0\u202f\u2009]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i.exec(
       text,
@@ -40,7 +58,27 @@ export function parseQuantity(input: {
   if (!match || value === undefined) {
     return { ok: false, message: `Enter a number with a unit, for example ${example}.` };
   }
-  const symbol = match[2] === '' ? defaultUnit : match[2]!;
+  const bare = match[2] === '';
+  const two = twoReadings(match[1]!, numbers);
+  if (two) {
+    const unit = bare ? defaultUnit : match[2]!;
+    return {
+      ok: false,
+      message: `"${match[1]!.trim()}" can be read in two ways: type ${two.thousands} ${unit} or ${two.decimal} ${unit}.`,
+    };
+  }
+  let symbol = bare ? defaultUnit : match[2]!;
+  if (bare && kind === 'ratio' && defaultUnit === '%') {
+    const share = bareShare(value);
+    if (share === undefined) {
+      const percent = Number((100 * value).toPrecision(12));
+      return {
+        ok: false,
+        message: `"${match[1]!.trim()}" can be read in two ways: type ${value} % or ${percent} %.`,
+      };
+    }
+    symbol = share;
+  }
   const unit = findUnit(kind, symbol);
   if (!unit) {
     const known = unitKinds[kind].map((u) => u.symbol).filter((s) => s !== '');
@@ -49,8 +87,9 @@ export function parseQuantity(input: {
       message: `"${symbol}" is not a unit used here; try ${known.join(', ')}, for example ${example}.`,
     };
   }
+  const kept = bare && kind === 'ratio' ? defaultUnit : unit.symbol;
   return {
     ok: true,
-    quantity: { value: value * unit.factor + (unit.offset ?? 0), unit: unit.symbol },
+    quantity: { value: value * unit.factor + (unit.offset ?? 0), unit: kept },
   };
 }

@@ -5,6 +5,7 @@ import { type UnitKind, unitKinds } from './unitKinds.ts';
 import { displayUnits } from './displayUnits.ts';
 import { echoQuantity, formatFigure, formatQuantity } from './formatQuantity.ts';
 import { findUnit, fromSI, quantity, toSI } from './convert.ts';
+import type { NumberFormat } from './displayUnits.ts';
 import { parseNumber } from './parseNumber.ts';
 import { parseQuantity } from './parseQuantity.ts';
 
@@ -25,6 +26,8 @@ describe('numbers as people type them', () => {
     ['+7', 7],
     ['.5', 0.5],
     ['1e3', 1000],
+    ['1,234,567', 1234567],
+    ['1.234.567', 1234567],
   ])('%j is %d', (text, value) => {
     expect(parseNumber(text)).toBe(value);
   });
@@ -35,6 +38,82 @@ describe('numbers as people type them', () => {
       expect(parseNumber(text)).toBeUndefined();
     },
   );
+});
+
+describe('numbers that can be read in two ways', () => {
+  const power = (text: string, numbers?: NumberFormat) =>
+    parseQuantity({ text, kind: 'power', defaultUnit: 'kW', ...(numbers ? { numbers } : {}) });
+
+  test.each(['1,000 kW', '12,500 W', '1,000'])('%j is refused with both readings', (text) => {
+    const parsed = power(text);
+    if (parsed.ok) throw new Error('taken');
+    expect(parsed.message).toMatch(/two ways: type 12?[05]+ k?W or 12?\.[05]00 k?W/);
+  });
+
+  test('the reader’s own number format settles it', () => {
+    expect(power('1,250 kW', 'space-comma')).toMatchObject({ quantity: { value: 1250 } });
+    expect(power('1.250 kW', 'space-comma')).toMatchObject({ quantity: { value: 1250 } });
+    expect(power('1.250 kW', 'point-comma').ok).toBe(false);
+    expect(power('1,250 kW', 'point-comma')).toMatchObject({ quantity: { value: 1250 } });
+    expect(power('1,250 kW', 'comma-point').ok).toBe(false);
+  });
+
+  test.each([
+    ['0,850 kW', 850],
+    ['12,5 kW', 12_500],
+    ['1,2345 kW', 1234.5],
+    ['1 000 kW', 1e6],
+    ['1,000.5 kW', 1000.5e3],
+    ['1,000,000 W', 1e6],
+  ])('%j is in no doubt', (text, value) => {
+    const parsed = power(text);
+    if (!parsed.ok) throw new Error(parsed.message);
+    expect(parsed.quantity.value).toBeCloseTo(value, 6);
+  });
+
+  const share = (text: string, defaultUnit = '%') =>
+    parseQuantity({ text, kind: 'ratio', defaultUnit });
+
+  test.each([
+    ['0.85', 0.85],
+    ['0,85', 0.85],
+    ['.1', 0.1],
+    ['0', 0],
+    ['85', 0.85],
+    ['110', 1.1],
+    ['0.85 %', 0.0085],
+    ['1 %', 0.01],
+    ['1.1 %', 0.011],
+  ])('%j in a field of percent is the share %d, kept in percent', (text, value) => {
+    const parsed = share(text);
+    if (!parsed.ok) throw new Error(parsed.message);
+    expect(parsed.quantity.value).toBeCloseTo(value, 12);
+    expect(parsed.quantity.unit).toBe('%');
+  });
+
+  test.each([
+    ['1', 'type 1 % or 100 %'],
+    ['1.1', 'type 1.1 % or 110 %'],
+    ['2', 'type 2 % or 200 %'],
+  ])('a bare %j in a field of percent is asked again', (text, words) => {
+    const parsed = share(text);
+    if (parsed.ok) throw new Error('taken');
+    expect(parsed.message).toContain(words);
+  });
+
+  test('a field of plain ratios takes bare numbers as they are', () => {
+    for (const [text, value] of [
+      ['0.8', 0.8],
+      ['1', 1],
+      ['1.15', 1.15],
+    ] as const) {
+      expect(share(text, '')).toMatchObject({ ok: true, quantity: { value, unit: '' } });
+    }
+    expect(share('eighty', '')).toMatchObject({ message: expect.stringContaining('0.85') });
+    expect(share('eighty', '%')).toMatchObject({
+      message: expect.stringContaining('85 % or 0.85'),
+    });
+  });
 });
 
 describe('quantities as people type them', () => {

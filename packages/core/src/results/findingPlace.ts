@@ -1,5 +1,6 @@
 /** What a finding concerns, under the stage of the work where it is dealt with. */
 export type FindingPlace =
+  | { readonly stage: 'brief' }
   | { readonly stage: 'demand'; readonly fuel?: string }
   | { readonly stage: 'injectors'; readonly row?: string }
   | { readonly stage: 'circuit' | 'pump'; readonly circuit: string; readonly element: string }
@@ -20,6 +21,8 @@ const wiringThing = (place: WiringPlace): string => {
 /** A place in one word, for files: `circuit:main/feed`. */
 export function placeText(place: FindingPlace): string {
   switch (place.stage) {
+    case 'brief':
+      return 'brief';
     case 'demand':
       return place.fuel === undefined ? 'demand' : `demand:${place.fuel}`;
     case 'injectors':

@@ -52,6 +52,16 @@ const withPart = (id: string, data: object): Catalogue => ({
 
 /** One build for every finding that can be tripped on the demo. */
 export const tripped: readonly TrippedBuild[] = [
+  trip('induction.boost', 'induction.boost-without-compressor', [['brief.aspiration', 'natural']]),
+  trip('induction.boost', 'induction.no-boost', [['brief.boost', { value: 0, unit: 'bar' }]]),
+  trip('induction.boost', 'induction.boost-never-comes', [
+    ['brief.boostCurve.p1.value', share(0)],
+    ['brief.boostCurve.p2.value', share(0)],
+    ['brief.boostCurve.p3.value', share(0)],
+    ['brief.boostCurve.p4.value', share(0)],
+    ['brief.boostCurve.p5.value', share(0)],
+    ['brief.boostCurve.p6.value', share(0)],
+  ]),
   trip('demand.disagreement', 'demand.disagreement', [
     ['brief.power', { value: 260e3, unit: 'kW' }],
     ['injectorRows.primary.item', ref('I1050')],

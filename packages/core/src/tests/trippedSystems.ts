@@ -41,6 +41,14 @@ const surge = changed(laidOutAs('surge-tank'), [element('lift-pump', 'item'), re
 const twin = laidOutAs('twin-pumps');
 const atTank = laidOutAs('return-at-tank');
 
+/** The plain layout with an element taken out. */
+const without = (...elementIds: readonly string[]): BuildDocument =>
+  elementIds.reduce(
+    (build, elementId) =>
+      applyCommand(build, { name: 'remove-element', circuitId: 'main', elementId }).document,
+    plain,
+  );
+
 /** Lantern with methanol in a staged second row and an ECU that has the outputs for it. */
 const staged = (() => {
   const command = addCircuit({
@@ -126,6 +134,29 @@ export const trippedSystems: readonly TrippedBuild[] = [
     ],
     true,
   ),
+  trip(
+    'pump.never-starts',
+    'pump.never-starts:pump-2',
+    twin,
+    [
+      [element('pump', 'wear'), share(0.5)],
+      [element('pump-2', 'wear'), share(0.5)],
+      [element('pump-2', 'control'), stepped(0, 1900, 500)],
+    ],
+    true,
+  ),
+  trip(
+    'pump.shared-output',
+    'pump.shared-output',
+    twin,
+    [[element('pump-2', 'control'), stepped(0, 60, 50)]],
+    false,
+  ),
+  {
+    ...trip('filter.protection', 'filter.injectors:main', plain, [], true),
+    build: without('fine'),
+  },
+  { ...trip('filter.protection', 'filter.pump:main', plain, [], true), build: without('coarse') },
   trip(
     'pump.hysteresis',
     'pump.hysteresis:pump-2',

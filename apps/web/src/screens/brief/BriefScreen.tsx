@@ -9,6 +9,7 @@ import {
   valueUnder,
   formatMeasure,
   fromSI,
+  inductionInWords,
   vehicleUses,
   writeCurve,
   writeFuel,
@@ -160,8 +161,8 @@ export function BriefScreen() {
           <ChoiceField
             label="Induction"
             value={brief.aspiration}
-            choices={named(aspirations, { natural: 'natural', turbo: 'turbocharged' })}
-            onChoose={(value) => edit({ name: 'set', path: ['brief', 'aspiration'], value })}
+            choices={named(aspirations, inductionInWords)}
+            onChoose={(aspiration) => edit({ name: 'choose-induction', aspiration })}
           />
           <QuantityField path={['brief', 'boost']} />
           <QuantityField path={['brief', 'idleManifoldAbsolute']} />

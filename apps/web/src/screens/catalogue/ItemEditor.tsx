@@ -3,6 +3,7 @@ import {
   type CatalogueCategory,
   type CatalogueItem,
   type ItemField,
+  type NumberFormat,
   allItemFields,
   categoryNames,
   firstOf,
@@ -89,12 +90,13 @@ function assembled(
   id: string,
   texts: Readonly<Record<string, string>>,
   table: ReturnType<typeof readDataTable> | undefined,
+  numbers: NumberFormat,
 ): { item: CatalogueItem | undefined; wrong: Record<string, string> } {
   const wrong: Record<string, string> = {};
   const item: Record<string, unknown> = { category, id: id.trim(), revision: 1 };
   if (id.trim() === '') wrong['id'] = EMPTY;
   for (const field of allItemFields(category)) {
-    const read = textValue(field, texts[field.key] ?? '');
+    const read = textValue(field, texts[field.key] ?? '', numbers);
     if (!read.ok) wrong[field.key] = read.message;
     else if (read.value !== undefined) item[field.key] = read.value;
   }
@@ -161,7 +163,7 @@ function EditorForm({
     () => (itemTable ? readDataTable(category, deferred) : undefined),
     [category, itemTable, deferred],
   );
-  const { item, wrong } = assembled(category, id, texts, table);
+  const { item, wrong } = assembled(category, id, texts, table, units.numbers);
   const shown = tried ? { ...refused, ...wrong } : refused;
   const keep = useMutation({
     mutationFn: (made: CatalogueItem) => api.keepItem(made, authorName()),

@@ -25,7 +25,7 @@ describe('the form of an item', () => {
     (category, item) => {
       for (const reading of [metric, comma]) {
         for (const field of allItemFields(category)) {
-          const read = textValue(field, typedField(item, field, reading));
+          const read = textValue(field, typedField(item, field, reading), reading.numbers);
           expect(read.ok, field.key).toBe(true);
           const known = value(item, field.key);
           const back = read.ok ? read.value : undefined;

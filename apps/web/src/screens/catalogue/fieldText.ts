@@ -1,6 +1,7 @@
 import {
   type CatalogueItem,
   type ItemField,
+  type NumberFormat,
   type Reading,
   echoQuantity,
   formatMeasure,
@@ -40,7 +41,7 @@ export type ReadText =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string };
 
 /** What was typed for a field, in SI; or why it cannot be taken. */
-export function textValue(field: ItemField, text: string): ReadText {
+export function textValue(field: ItemField, text: string, numbers?: NumberFormat): ReadText {
   const typed = text.trim();
   if (typed === '') {
     return field.type === 'choice' && field.optional
@@ -49,7 +50,12 @@ export function textValue(field: ItemField, text: string): ReadText {
   }
   switch (field.type) {
     case 'figure': {
-      const parsed = parseQuantity({ text: typed, kind: field.kind, defaultUnit: field.unit });
+      const parsed = parseQuantity({
+        text: typed,
+        kind: field.kind,
+        defaultUnit: field.unit,
+        ...(numbers ? { numbers } : {}),
+      });
       return parsed.ok ? { ok: true, value: parsed.quantity.value } : parsed;
     }
     case 'whole': {

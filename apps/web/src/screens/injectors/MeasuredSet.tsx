@@ -1,5 +1,6 @@
 import {
   type InjectorRow,
+  type NumberFormat,
   type Path,
   type Quantity,
   echoQuantity,
@@ -14,14 +15,22 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 /** Flows as they were typed or pasted: one a line, or set apart by spaces or semicolons. */
-function readFlows(text: string): { flows: Quantity[] } | { problem: string } {
+function readFlows(
+  text: string,
+  format: NumberFormat,
+): { flows: Quantity[] } | { problem: string } {
   const flows: Quantity[] = [];
   const parts = text
     .split(/[\n;\t]+/)
     .map((part) => part.trim())
     .filter(Boolean);
   for (const [i, part] of parts.entries()) {
-    const parsed = parseQuantity({ text: part, kind: 'volumeFlow', defaultUnit: 'cc/min' });
+    const parsed = parseQuantity({
+      text: part,
+      kind: 'volumeFlow',
+      defaultUnit: 'cc/min',
+      numbers: format,
+    });
     if (!parsed.ok) return { problem: `line ${i + 1}: ${parsed.message}` };
     flows.push(parsed.quantity);
   }
@@ -49,7 +58,7 @@ export function MeasuredSet({ row, path }: { row: InjectorRow; path: Path }) {
   const set =
     row.measuredFlows.length > 0 ? matchedSet(row.measuredFlows.map((f) => f.value)) : undefined;
   const keep = (): void => {
-    const read = readFlows(text);
+    const read = readFlows(text, units.numbers);
     if ('problem' in read) {
       setMessage(read.problem);
       return;

@@ -3,7 +3,6 @@ import {
   type SetAnswer,
   type SmallestLine,
   formatMeasure,
-  parseQuantity,
   refOf,
 } from '@brookrain/core';
 import { useEffect, useState } from 'react';
@@ -14,6 +13,7 @@ import { cancelRun, findCheapestSet } from '../../evaluation/useEvaluation.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { CircuitTabs } from '../../ui/CircuitTabs.tsx';
+import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Supports } from '../../ui/Supports.tsx';
 import { useUnits } from '../../ui/preferences.ts';
@@ -135,8 +135,6 @@ export function PartsScreen() {
   const single = build.fuelCircuits.length === 1;
   const [units] = useUnits();
   const [margin, setMargin] = useState(build.limits.pumpMargin.value);
-  const [text, setText] = useState(`${Math.round(margin * 100)} %`);
-  const [problem, setProblem] = useState<string>();
   const [source, setSource] = useState<PartSource>('catalogue');
   const [state, setState] = useState<State>({ kind: 'idle' });
   useEffect(() => {
@@ -245,34 +243,22 @@ export function PartsScreen() {
           nothing may stop or warn that does not now, but in the wiring, and sag stays within 3 %.
         </p>
         <div className="mt-2 grid max-w-[360px] gap-1.5">
-          <label className="grid grid-cols-[1fr_128px] items-center gap-2">
-            Pump margin of at least
-            <input
-              className="field text-right"
-              value={text}
-              aria-invalid={problem !== undefined}
-              onChange={(event) => {
-                setText(event.target.value);
-                const parsed = parseQuantity({
-                  text: event.target.value,
-                  kind: 'ratio',
-                  defaultUnit: '%',
-                });
-                const wrong = !parsed.ok
-                  ? parsed.message
-                  : parsed.quantity.value < 0 || parsed.quantity.value > 3
-                    ? 'A margin is from 0 to 300 %'
-                    : undefined;
-                setProblem(wrong);
-                if (parsed.ok && !wrong) setMargin(parsed.quantity.value);
-              }}
-            />
-          </label>
-          {problem && (
-            <p role="alert" className="text-[13px] text-signal">
-              {problem}
-            </p>
-          )}
+          <QuantityInput
+            label="Pump margin of at least"
+            kind="ratio"
+            unit="%"
+            value={{ value: margin, unit: '%' }}
+            store={(typed) => {
+              if (!typed || typed.value < 0 || typed.value > 3) {
+                return {
+                  ok: false,
+                  issues: [{ path: '', message: 'A margin is from 0 to 300 %' }],
+                };
+              }
+              setMargin(typed.value);
+              return { ok: true };
+            }}
+          />
           <ChoiceField
             label="Parts from"
             value={source}
@@ -300,7 +286,7 @@ export function PartsScreen() {
             </button>
           </div>
         ) : (
-          <button type="button" className="act mt-3" disabled={problem !== undefined} onClick={run}>
+          <button type="button" className="act mt-3" onClick={run}>
             {state.kind === 'done' ? 'Look again' : 'Look for it'}
           </button>
         )}

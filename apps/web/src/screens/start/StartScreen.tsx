@@ -6,6 +6,7 @@ import {
   type UnitKind,
   type VehicleUse,
   aspirations,
+  inductionInWords,
   parseQuantity,
   quantity,
   usualUnit,
@@ -87,7 +88,12 @@ export function StartScreen() {
         continue;
       }
       const defaultUnit = usualUnit(units, kind, unit);
-      const parsed = parseQuantity({ text: texts[key], kind, defaultUnit });
+      const parsed = parseQuantity({
+        text: texts[key],
+        kind,
+        defaultUnit,
+        numbers: units.numbers,
+      });
       if (parsed.ok) answered[key] = parsed.quantity;
       else problems[key] = parsed.message;
     }
@@ -95,11 +101,8 @@ export function StartScreen() {
     if (!/^\d+$/.test(cylinders.trim())) problems['cylinders'] = 'Enter a whole number.';
     setWrong(problems);
     if (Object.keys(problems).length > 0) return;
-    const induction = {
-      natural: 'naturally aspirated',
-      turbo: 'turbocharged',
-      supercharged: 'supercharged',
-    }[aspiration];
+    const induction =
+      aspiration === 'natural' ? 'naturally aspirated' : inductionInWords[aspiration];
     start.mutate({
       ...answered,
       name: name.trim(),
@@ -157,9 +160,7 @@ export function StartScreen() {
               value={aspiration}
               choices={aspirations.map((value) => ({
                 value,
-                label: { natural: 'natural', turbo: 'turbocharged', supercharged: 'supercharged' }[
-                  value
-                ],
+                label: inductionInWords[value],
               }))}
               choose={setAspiration}
             />

@@ -52,7 +52,7 @@ function tidied(circuit: FuelCircuit): FuelCircuit {
 }
 
 /** An id that no node or element of the build has yet. */
-export function freshId(document: Build, wanted: string): string {
+export function freshId(document: Pick<Build, 'fuelCircuits'>, wanted: string): string {
   const taken = new Set(
     document.fuelCircuits.flatMap((c) => [
       ...c.nodes.map((n) => n.id),

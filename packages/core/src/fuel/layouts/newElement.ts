@@ -33,7 +33,7 @@ const nearest = <Item>(items: readonly Item[], off: (item: Item) => number): Ite
  * for that side of the pump. Undefined when the catalogue has none.
  */
 export function insertCommand(input: {
-  document: Build;
+  document: Pick<Build, 'fuelCircuits' | 'power'>;
   circuit: FuelCircuit;
   catalogue: Catalogue;
   afterId: string;

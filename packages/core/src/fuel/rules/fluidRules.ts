@@ -1,21 +1,17 @@
 import { unsolved } from './circuitUnsolved.ts';
 import { feedVelocity } from './feedVelocity.ts';
+import { filterProtection } from './filterProtection.ts';
 import { filters } from './filterRules.ts';
 import { outsideData, pumpMargin, pumpMounting } from './pumpRules.ts';
 import { prime, primeReach } from './primeRule.ts';
-import {
-  changeOver,
-  controllerFeed,
-  hysteresis,
-  onePumpLost,
-  tankHeating,
-} from './pumpSystemRules.ts';
+import { controllerFeed, onePumpLost, tankHeating } from './pumpSystemRules.ts';
 import { railBalance } from './railBalance.ts';
 import { sag } from './railSag.ts';
 import { hoseRating } from './ratingRules.ts';
 import { regulatorRange } from './regulatorRange.ts';
 import { returnRule } from './returnRules.ts';
 import { liftDuty, surgeLift, surgeVolume } from './surgeRules.ts';
+import { changeOver, hysteresis, neverStarts } from './steppedPumps.ts';
 import { suctionHead, suctionVelocity } from './suctionRules.ts';
 import { transitionalFlow } from './transitionalFlow.ts';
 import { vapourAtRest, vapourInRun } from './vapourRules.ts';
@@ -36,6 +32,7 @@ export const fluidRules = [
   returnRule('overrun'),
   regulatorRange,
   filters,
+  filterProtection,
   hoseRating,
   transitionalFlow,
   railBalance,
@@ -47,6 +44,7 @@ export const fluidRules = [
   onePumpLost,
   changeOver,
   hysteresis,
+  neverStarts,
   tankHeating,
   controllerFeed,
 ];

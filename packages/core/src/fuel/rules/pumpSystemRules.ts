@@ -1,20 +1,36 @@
 import { circuitScope, fuelFigure } from '../figureNames.ts';
-import { elementPath, pumpDuties } from '../circuits/circuitRun.ts';
-import { bisect, firstOf } from '../../numerics/index.ts';
-import type { BuildFinding } from '../../model/index.ts';
+import { pumpDuties } from '../circuits/circuitRun.ts';
+import { firstOf } from '../../numerics/index.ts';
+import type { BuildFinding, PumpElement } from '../../model/index.ts';
 import type { FuelChecked, FuelRule } from '../checked.ts';
 import { bareDeliverable } from '../running/deliverable.ts';
 import type { FluidResult } from '../running/fluidStage.ts';
-import type { RunningPoint } from '../running/runningPoint.ts';
 import { scalePoint, supportedPower } from '../running/scalePoint.ts';
-import {
-  assumedDifference,
-  circuitMassFlow,
-  rowDifference,
-  solvePoint,
-} from '../running/solvePoint.ts';
 import { atPump, where } from './onCircuits.ts';
-import { SAG_GOOD, SAG_STOP } from './railSag.ts';
+import { SAG_STOP, sagAt } from './railSag.ts';
+
+/** The others come in only with more flow than a standing engine takes. */
+const stallsWithout = (
+  checked: FuelChecked,
+  fluid: FluidResult,
+  lost: PumpElement,
+): BuildFinding => ({
+  id: `pump.lost:${fluid.design.circuit.id}`,
+  rule: 'pump.lost',
+  severity: 'note',
+  where: atPump(fluid, lost.id),
+  title: 'With one pump lost the engine does not run',
+  because: `without the ${lost.name.toLowerCase()} nothing holds the pressure at idle: what is left comes in only at more flow, so the engine neither starts nor idles, whatever the power asked for ({target} is the target)`,
+  numbers: { target: { value: checked.document.brief.power.value, kind: 'power' } },
+  measured: { value: 0, kind: 'power' },
+  limit: { value: checked.document.brief.power.value, kind: 'power' },
+  worse: 'lower',
+  cures: () => [
+    {
+      text: 'Let the ECU start every pump when the pressure is low, or carry the first as a spare',
+    },
+  ],
+});
 
 /** With one of several pumps standing: what the others carry, for the hand-over sheet. */
 export const onePumpLost: FuelRule = {
@@ -26,6 +42,11 @@ export const onePumpLost: FuelRule = {
       if (main.length < 2) return [];
       const { point } = fluid.cases.peakPower;
       const target = checked.document.brief.power.value;
+      const stalls = main.find(
+        (lost) =>
+          sagAt(checked, fluid, { ...fluid.cases.hotIdle.point, lostPump: lost.id }) > SAG_STOP,
+      );
+      if (stalls) return [stallsWithout(checked, fluid, stalls)];
       const alone = main.map((lost) => ({
         lost,
         power: supportedPower(target, (factor) => {
@@ -59,120 +80,6 @@ export const onePumpLost: FuelRule = {
         },
       ];
     }),
-};
-
-/** Sag of a circuit at full load with just so much engine flow, stepped pumps low. */
-function sagAtFlow(checked: FuelChecked, fluid: FluidResult, flow: number): number {
-  const { point } = fluid.cases.peakPower;
-  const full = circuitMassFlow(fluid.design, point) / fluid.design.fuel.hot.density;
-  const at: RunningPoint = scalePoint(checked.design, point, flow / full);
-  const solution = solvePoint(checked.design, fluid.design, at);
-  if (solution.state === 'failed') return Infinity;
-  const assumed = assumedDifference(checked.design, fluid.design, at);
-  return Math.max(
-    ...fluid.design.rows.map((row) => 1 - rowDifference(fluid.design, row, solution) / assumed),
-  );
-}
-
-/** Just below its change-over a stepped pump must still hold the pressure. */
-export const changeOver: FuelRule = {
-  id: 'pump.change-over',
-  source: 'no pressure dip before a second pump or step comes in: sag 3 % good, 6 % stop',
-  check: (checked) =>
-    checked.fluids.flatMap((fluid): BuildFinding[] => {
-      const { circuit } = fluid.design;
-      const { point } = fluid.cases.peakPower;
-      const full = circuitMassFlow(fluid.design, point) / fluid.design.fuel.hot.density;
-      return pumpDuties(circuit).main.flatMap((pump): BuildFinding[] => {
-        const { control } = pump;
-        if (control?.kind !== 'stepped' || full <= 0) return [];
-        const above = control.above.value;
-        const flow = Math.min(above, full) * (1 - 1e-9);
-        const sag = flow > 0 ? sagAtFlow(checked, fluid, flow) : 0;
-        if (sag <= SAG_GOOD) return [];
-        return [
-          {
-            id: `pump.change-over:${pump.id}`,
-            rule: 'pump.change-over',
-            severity: sag > SAG_STOP ? 'stop' : 'warn',
-            where: atPump(fluid, pump.id),
-            title: 'Pressure dips before the second step comes in',
-            because: 'just below {above} of engine flow the injectors’ Δp is {sag} low',
-            numbers: {
-              above: { value: above, kind: 'volumeFlow' },
-              sag: { value: sag, kind: 'ratio' },
-            },
-            measured: { value: sag, kind: 'ratio' },
-            limit: { value: SAG_GOOD, kind: 'ratio' },
-            worse: 'higher',
-            cures: () => {
-              const lower = bisect({
-                low: 0,
-                high: flow,
-                tolerance: 1e-4,
-                test: (at) => at > 0 && sagAtFlow(checked, fluid, at) > SAG_GOOD,
-              });
-              const kept = 0.97 * lower;
-              const { unit } = control.above;
-              return [
-                {
-                  text: 'Let it come in earlier',
-                  command: {
-                    name: 'set',
-                    path: elementPath(circuit, pump, 'control'),
-                    value: {
-                      ...control,
-                      above: { value: kept, unit },
-                      below: { value: Math.min(0.9 * kept, control.below.value), unit },
-                    },
-                  },
-                },
-              ];
-            },
-          },
-        ];
-      });
-    }),
-};
-
-/** A step that comes and goes at one flow. */
-export const hysteresis: FuelRule = {
-  id: 'pump.hysteresis',
-  source: 'on above a flow, off below a lower one: 5 % apart at least',
-  check: (checked) =>
-    checked.document.fuelCircuits.flatMap((circuit) =>
-      circuit.elements.flatMap((pump): BuildFinding[] => {
-        if (pump.kind !== 'pump' || pump.control?.kind !== 'stepped') return [];
-        const { above, below } = pump.control;
-        if (below.value <= 0.95 * above.value) return [];
-        return [
-          {
-            id: `pump.hysteresis:${pump.id}`,
-            rule: 'pump.hysteresis',
-            severity: 'warn',
-            where: { stage: 'pump', circuit: circuit.id, element: pump.id },
-            title: 'The pump would hunt between its steps',
-            because: 'it comes in above {above} and goes back below {below}',
-            numbers: {
-              above: { value: above.value, kind: 'volumeFlow' },
-              below: { value: below.value, kind: 'volumeFlow' },
-            },
-            measured: { value: below.value / Math.max(above.value, 1e-12), kind: 'ratio' },
-            limit: { value: 0.95, kind: 'ratio' },
-            cures: () => [
-              {
-                text: 'Let it go back a tenth lower',
-                command: {
-                  name: 'set',
-                  path: elementPath(circuit, pump, 'control', 'below'),
-                  value: { value: 0.9 * above.value, unit: below.unit },
-                },
-              },
-            ],
-          },
-        ];
-      }),
-    ),
 };
 
 const WARM = 10;

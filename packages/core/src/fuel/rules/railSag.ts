@@ -1,14 +1,26 @@
 import { stateOf } from '../hydraulics/solveCircuit.ts';
 import { lookUp } from '../../catalogue/index.ts';
 import type { LineElement, BuildFinding } from '../../model/index.ts';
-import type { FuelRule } from '../checked.ts';
-import { assumedDifference, rowDifference } from '../running/solvePoint.ts';
+import type { FuelChecked, FuelRule } from '../checked.ts';
+import type { FluidResult } from '../running/fluidStage.ts';
+import type { RunningPoint } from '../running/runningPoint.ts';
+import { assumedDifference, rowDifference, solvePoint } from '../running/solvePoint.ts';
 import { onSolved, where } from './onCircuits.ts';
 import { largerHoseCure } from './swapCure.ts';
 import { pumpCures } from './pumpCures.ts';
 
 export const SAG_GOOD = 0.03;
 export const SAG_STOP = 0.06;
+
+/** Sag of the worst row of a circuit at a point, as a share; infinite where nothing is solved. */
+export function sagAt(checked: FuelChecked, fluid: FluidResult, point: RunningPoint): number {
+  const solution = solvePoint(checked.design, fluid.design, point);
+  if (solution.state === 'failed') return Infinity;
+  const assumed = assumedDifference(checked.design, fluid.design, point);
+  return Math.max(
+    ...fluid.design.rows.map((row) => 1 - rowDifference(fluid.design, row, solution) / assumed),
+  );
+}
 
 export const sag: FuelRule = {
   id: 'rail.sag',
