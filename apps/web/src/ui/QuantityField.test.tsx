@@ -106,6 +106,14 @@ describe('a quantity', () => {
     expect(field().placeholder).toBe('0.85');
   });
 
+  test('a bare share typed into a field of percent is that share', async () => {
+    const edited = renderInBuild(lantern, <QuantityField path={['limits', 'injectorDuty']} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '0.85{Enter}');
+    expect(edited.document.limits.injectorDuty).toEqual({ value: 0.85, unit: '%' });
+    expect(field().value).toBe('85 %');
+  });
+
   test('left as it was makes no edit', async () => {
     const edited = renderInBuild(lantern, <QuantityField path={power} />);
     await userEvent.click(field());
@@ -134,6 +142,21 @@ describe('a text', () => {
     await userEvent.tab();
     expect(screen.getByRole('alert').textContent!.length).toBeGreaterThan(5);
     expect(edited.commands).toEqual([]);
+  });
+
+  test('of nothing but blanks is no name', async () => {
+    const edited = renderInBuild(lantern, <TextField path={['name']} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), '   {Enter}');
+    expect(screen.getByRole('alert').textContent).toBe('must hold more than blanks');
+    expect(edited.commands).toEqual([]);
+  });
+
+  test('words are no whole number, and are told so', async () => {
+    renderInBuild(lantern, <TextField path={['brief', 'cylinders']} />);
+    await userEvent.clear(field());
+    await userEvent.type(field(), 'four{Enter}');
+    expect(screen.getByRole('alert').textContent).toContain('in figures, such as 4');
   });
 
   test.each(['4.5', 'four', '0', '99'])('a whole number refuses %s', async (text) => {

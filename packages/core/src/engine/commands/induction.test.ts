@@ -1,0 +1,52 @@
+import { describe, expect, test } from 'vitest';
+import { applyCommand, evaluate } from '../../evaluation/index.ts';
+import { lantern, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
+import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
+import type { Aspiration } from '../model.ts';
+
+const choose = (build: BuildDocument, aspiration: Aspiration) =>
+  applyCommand(build, { name: 'choose-induction', aspiration });
+const need = (build: BuildDocument): number =>
+  evaluate(build, sampleCatalogue).results.find((r) => r.key === 'demand.byAir.atPower.massFlow')!
+    .value;
+const zeroed = (build: BuildDocument): BuildDocument =>
+  Object.keys(build.brief.boostCurve).reduce(
+    (doc, point) => withValueAt(doc, `brief.boostCurve.${point}.value`, { value: 0, unit: '%' }),
+    build,
+  );
+
+describe('changing how an engine breathes', () => {
+  test('a natural engine that gets a turbocharger gets a curve, and boost counts', () => {
+    const natural = zeroed(choose(lantern, 'natural').document);
+    const boosted = withValueAt(choose(natural, 'turbo').document, 'brief.boost', {
+      value: 60e3,
+      unit: 'bar',
+    });
+    expect(readBuild(boosted).brief.boostCurve.some((p) => p.value.value > 0)).toBe(true);
+    expect(need(boosted)).toBeGreaterThan(1.2 * need(natural));
+    const ids = evaluate(boosted, sampleCatalogue).findings.map((f) => f.id);
+    expect(ids.filter((id) => id.startsWith('induction.'))).toEqual([]);
+  });
+
+  test('a curve that somebody drew stays', () => {
+    const { document } = choose(lantern, 'supercharged');
+    expect(document.brief.boostCurve).toEqual(lantern.brief.boostCurve);
+    expect(document.brief.boost).toEqual(lantern.brief.boost);
+  });
+
+  test('a natural engine has no boost, in the unit it was typed in; undo brings it back', () => {
+    const { document, inverse } = choose(lantern, 'natural');
+    expect(document.brief.boost).toEqual({ value: 0, unit: lantern.brief.boost.unit });
+    expect(inverse.length).toBeGreaterThan(0);
+  });
+
+  test('boost by hand on a natural engine is a stop', () => {
+    const wrong = withValueAt(sandpiper, 'brief', {
+      ...sandpiper.brief,
+      aspiration: 'natural',
+      boost: { value: 110e3, unit: 'psi' },
+    });
+    const found = evaluate(wrong, sampleCatalogue).findings.filter((f) => f.severity === 'stop');
+    expect(found.map((f) => f.id)).toContain('induction.boost-without-compressor');
+  });
+});
