@@ -26,10 +26,23 @@ export function curveAt(curve: readonly CurvePoint[], speed: number): number {
 
 const GRAM_PER_KWH = 1e-3 / 3.6e6;
 
+/** Full-load consumption on E0 in g/kWh: the usual one, and what engines are seen to need. */
+const fullLoadConsumption: Record<Aspiration, { usual: number; low: number; high: number }> = {
+  natural: { usual: 290, low: 275, high: 315 },
+  supercharged: { usual: 345, low: 330, high: 365 },
+  turbo: { usual: 350, low: 330, high: 380 },
+};
+const rotaryFactor = (cycle: Cycle): number => (cycle === 'rotary' ? 1.15 : 1);
+
 /** Full-load consumption on E0 in kg/J: 290, 345, 350 g/kWh; rotary 15 % more. */
-export function defaultSpecificConsumption(aspiration: Aspiration, cycle: Cycle): number {
-  const grams = { natural: 290, supercharged: 345, turbo: 350 }[aspiration];
-  return grams * GRAM_PER_KWH * (cycle === 'rotary' ? 1.15 : 1);
+export const defaultSpecificConsumption = (aspiration: Aspiration, cycle: Cycle): number =>
+  fullLoadConsumption[aspiration].usual * GRAM_PER_KWH * rotaryFactor(cycle);
+
+/** Whether an engine may well need so much at full load on E0, kg/J: a tenth beyond the band. */
+export function credibleConsumption(consumption: number, aspiration: Aspiration, cycle: Cycle) {
+  const { low, high } = fullLoadConsumption[aspiration];
+  const grams = consumption / GRAM_PER_KWH / rotaryFactor(cycle);
+  return grams >= 0.9 * low && grams <= 1.1 * high;
 }
 
 /** λ at full load: middle of the customary band for the engine and fuel. */
