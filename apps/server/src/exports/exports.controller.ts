@@ -64,7 +64,7 @@ export class ExportsController {
   }
 
   @Get('work-sheet.pdf')
-  @ApiOperation({ summary: 'Work sheet of a build as PDF' })
+  @ApiOperation({ summary: 'Work order of a build as PDF' })
   @ApiQuery({
     name: 'units',
     required: false,
@@ -90,6 +90,7 @@ export class ExportsController {
     writeWorkSheet({
       sheet,
       document: build.document,
+      catalogue: this.catalogue.all(),
       revision: build.revision,
       evaluation,
       units: system,

@@ -2,9 +2,11 @@ import {
   applyCommand,
   evaluate,
   generalNotice,
+  kittiwake,
   lantern,
   readBuild,
   sampleCatalogue,
+  sandpiper,
   withValueAt,
 } from '@brookrain/core';
 import { describe, expect, test } from 'vitest';
@@ -15,8 +17,9 @@ import { writeWorkSheet } from './workSheet.ts';
 /** A sheet that keeps what is written on it. */
 class RecordedSheet implements Pick<
   SheetPage,
-  'title' | 'heading' | 'text' | 'caution' | 'table' | 'finish'
+  'title' | 'heading' | 'text' | 'caution' | 'table' | 'drawing' | 'finish'
 > {
+  drawings = 0;
   readonly said: string[] = [];
   readonly tables: { columns: readonly Column[]; rows: readonly (readonly string[])[] }[] = [];
   finished = false;
@@ -35,6 +38,9 @@ class RecordedSheet implements Pick<
   table(columns: readonly Column[], rows: readonly (readonly string[])[]): void {
     this.tables.push({ columns, rows });
   }
+  drawing(): void {
+    this.drawings += 1;
+  }
   finish(): void {
     this.finished = true;
   }
@@ -45,6 +51,7 @@ const sheetOf = (document = lantern, units: 'metric' | 'us' = 'metric'): Recorde
   writeWorkSheet({
     sheet: sheet as unknown as SheetPage,
     document,
+    catalogue: sampleCatalogue,
     revision: 3,
     evaluation: evaluate(document, sampleCatalogue),
     units,
@@ -70,19 +77,81 @@ describe('work sheet', () => {
     expect(sheet.finished).toBe(true);
   });
 
-  test('gives a gauge reading for every case and room for the measured one', () => {
-    const gauges = sheet.tables.find((t) =>
-      t.columns.some((c) => c.title === 'Gauge should read'),
-    )!;
-    expect(gauges.rows).toHaveLength(10);
-    for (const row of gauges.rows) {
-      expect(row[3]).toMatch(/^\d+(\.\d+)? kPa$/);
-      expect(row[4]).toBe('');
-    }
+  const tableWith = (title: string, from = sheet) =>
+    from.tables.filter((t) => t.columns.some((c) => c.title === title));
+  const cell = (table: RecordedSheet['tables'][number], row: number, title: string): string =>
+    table.rows[row]![table.columns.findIndex((c) => c.title === title)]!;
+
+  test('gives gauge, Δp and λ for every healthy case, with room for what is read', () => {
+    const [healthy] = tableWith('Gauge should read');
+    expect(healthy!.rows).toHaveLength(9);
+    healthy!.rows.forEach((_, i) => {
+      expect(cell(healthy!, i, 'Gauge should read')).toMatch(/^\d+(\.\d+)? kPa$/);
+      expect(cell(healthy!, i, 'Injector Δp')).toMatch(/^\d+(\.\d+)? kPa$/);
+      expect(cell(healthy!, i, 'Gauge read')).toBe('');
+    });
+    expect(healthy!.rows.find((r) => r[0] === 'Hot idle')).toContain('1.00');
+    expect(healthy!.rows.find((r) => r[0] === 'Peak power, worst case')).toContain('0.80');
+  });
+
+  test('tells a fault as what a fault looks like, never as healthy', () => {
+    const twin = sheetOf(kittiwake);
+    const [healthy, faults] = tableWith('Gauge should read', twin);
+    const lost = (row: readonly string[]): boolean => row[0]!.includes('first pump lost');
+    expect(healthy!.rows.some(lost)).toBe(false);
+    expect(faults!.rows.some(lost)).toBe(true);
+    expect(twin.said).toContain('What a fault looks like. Who reads these has to look for it.');
+  });
+
+  test('says how to set the pressure, and what prime, leak and hold should show', () => {
+    const [set] = tableWith('Set pressure');
+    expect(cell(set!, 0, 'Set pressure')).toBe('300 kPa');
+    expect(cell(set!, 0, 'How to set it')).toContain('reads 300 kPa');
+    const [first] = tableWith('First pressure');
+    expect(first!.rows.map((r) => r[0])).toEqual(['Prime', 'Leak', 'Hold']);
+  });
+
+  test('a fixed regulator has nothing to turn and no reference', () => {
+    const [set] = tableWith('Set pressure', sheetOf(sandpiper));
+    expect(cell(set!, 0, 'How to set it')).toContain('nothing to turn');
+    expect(cell(set!, 0, 'How to set it')).not.toContain('reference hose');
+  });
+
+  test('gives injector data, bore, ends and how each length is known', () => {
+    const [injectors] = tableWith('Injector');
+    expect(cell(injectors!, 0, 'Flow as rated')).toContain('650 cc/min at 300 kPa');
+    const [elements] = tableWith('Ends');
+    const feed = elements!.rows.findIndex((r) => r[1] === 'Feed line');
+    expect(cell(elements!, feed, 'Length')).toBe('4.4 m, typed');
+    expect(cell(elements!, feed, 'Ends')).toContain('90°');
+    const suction = elements!.rows.findIndex((r) => r[1] === 'Suction hose');
+    expect(cell(elements!, suction, 'Length')).toContain('measured');
+    const back = elements!.rows.findIndex((r) => r[1] === 'Return line');
+    expect(cell(elements!, back, 'Length')).toContain('estimate');
+    expect(sheet.drawings).toBe(1);
+  });
+
+  test('names relay, every fuse with what it feeds, volts and amps of the pump', () => {
+    const [feeds] = tableWith('Relay');
+    expect(cell(feeds!, 0, 'At peak')).toMatch(/^11\.\d V, \d\.\d+ A$/);
+    const [fuses] = tableWith('Feeds');
+    expect(fuses!.rows.map((r) => r[0])).toEqual([
+      'Bolt-down fuse 40 A',
+      'Blade fuse 20 A',
+      'Blade fuse 7.5 A',
+    ]);
+  });
+
+  test('describes the engine by the brief, and its own words as such', () => {
+    const natural = sheetOf(
+      applyCommand(lantern, { name: 'choose-induction', aspiration: 'natural' }).document,
+    );
+    expect(natural.said[1]).toContain('natural, 168 kW');
+    expect(natural.said[1]).toContain("In the build's own words");
   });
 
   test('lists every element of the run and every wire', () => {
-    const names = sheet.tables.flatMap((t) => t.rows.map((r) => r[0]));
+    const names = sheet.tables.flatMap((t) => t.rows.flatMap((r) => [r[0], r[1]]));
     for (const element of readBuild(lantern).fuelCircuits[0]!.elements) {
       if (element.kind !== 'tank' && element.kind !== 'injectors')
         expect(names).toContain(element.name);
@@ -99,8 +168,7 @@ describe('work sheet', () => {
 
   test('speaks the reader’s units', () => {
     const us = sheetOf(lantern, 'us');
-    const gauges = us.tables.find((t) => t.columns.some((c) => c.title === 'Gauge should read'))!;
-    expect(gauges.rows[0]![3]).toMatch(/psi$/);
+    expect(cell(tableWith('Gauge should read', us)[0]!, 0, 'Gauge should read')).toMatch(/psi$/);
     expect(us.said.join(' ')).toContain('225 hp');
   });
 

@@ -16,6 +16,14 @@ const MARGIN = 40;
 const WIDTH = 595.28 - 2 * MARGIN;
 const BOTTOM = 841.89 - 56;
 
+const CELL = { size: 8, padding: 2.5 };
+
+/** What draws on the sheet. */
+export type Pen = PDFKit.PDFDocument;
+
+/** Colours of the sheet, for drawings. */
+export const sheetColours = { ink: INK, second: SECOND, line: LINE } as const;
+
 export interface Column {
   readonly title: string;
   readonly width: number;
@@ -103,40 +111,63 @@ export class SheetPage {
     this.pdf.y = top + height;
   }
 
+  /** A table whose head stands again on every page that it runs on to. */
   table(columns: readonly Column[], rows: readonly (readonly string[])[]): void {
-    const draw = (cells: readonly string[], font: 'bold' | 'plain', colour: string): void => {
-      this.pdf.font(font).fontSize(8);
+    const heightOf = (cells: readonly string[], font: 'bold' | 'plain'): number => {
+      this.pdf.font(font).fontSize(CELL.size);
       const heights = cells.map((cell, i) =>
-        this.pdf.heightOfString(cell === '' ? ' ' : cell, { width: entryAt(columns, i).width - 6 }),
+        this.pdf.heightOfString(cell === '' ? ' ' : cell, {
+          width: entryAt(columns, i).width - 2 * CELL.padding,
+        }),
       );
-      const height = Math.max(...heights) + 5;
-      this.need(height);
-      const y = this.pdf.y;
-      let x = MARGIN;
-      cells.forEach((cell, i) => {
-        const column = entryAt(columns, i);
-        this.pdf.fillColor(colour).text(cell, x + 3, y + 3, {
-          width: column.width - 6,
-          align: column.align ?? 'left',
-        });
-        x += column.width;
-      });
-      this.pdf
-        .moveTo(MARGIN, y + height)
-        .lineTo(x, y + height)
-        .lineWidth(0.5)
-        .strokeColor(LINE)
-        .stroke();
-      this.pdf.y = y + height;
-      this.pdf.x = MARGIN;
+      return Math.max(...heights) + 2 * CELL.padding;
     };
-    draw(
-      columns.map((c) => c.title),
-      'bold',
-      SECOND,
-    );
-    for (const row of rows) draw(row, 'plain', INK);
-    this.pdf.moveDown(0.4);
+    const titles = columns.map((c) => c.title);
+    const headHeight = heightOf(titles, 'bold');
+    const open = () => {
+      this.pdf.font('bold').fontSize(CELL.size);
+      const table = this.pdf.table({
+        position: { x: MARGIN, y: this.pdf.y },
+        columnStyles: columns.map((c) => ({
+          width: c.width,
+          align: { x: c.align ?? 'left', y: 'top' },
+        })),
+        defaultStyle: {
+          border: { top: 0, left: 0, right: 0, bottom: 0.5 },
+          borderColor: LINE,
+          padding: CELL.padding,
+        },
+      });
+      return table.row(titles.map((text) => ({ text, textColor: SECOND, type: 'TH' as const })));
+    };
+    // A head with less than two rows under it is hard to read.
+    const first = rows.slice(0, 3).map((row) => heightOf(row, 'plain'));
+    this.need(headHeight + first.reduce((sum, height) => sum + height, 0));
+    let table = open();
+    for (const row of rows) {
+      if (this.pdf.y + heightOf(row, 'plain') > BOTTOM) {
+        table.end();
+        this.pdf.addPage();
+        table = open();
+      }
+      this.pdf.font('plain').fontSize(CELL.size);
+      table.row(row.map((text) => ({ text, textColor: INK })));
+    }
+    table.end();
+    this.pdf.x = MARGIN;
+    this.pdf.moveDown(0.6);
+  }
+
+  /** Room for a drawing as wide as the sheet; `draw` gets the pen with the room's corner at 0, 0. */
+  drawing(width: number, height: number, draw: (pen: Pen) => void): void {
+    const scale = WIDTH / width;
+    this.need(height * scale + 6);
+    const top = this.pdf.y;
+    this.pdf.save().translate(MARGIN, top).scale(scale);
+    draw(this.pdf.font('plain'));
+    this.pdf.restore();
+    this.pdf.x = MARGIN;
+    this.pdf.y = top + height * scale + 6;
   }
 
   /** Numbers the pages and closes the sheet. */

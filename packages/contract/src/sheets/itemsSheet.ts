@@ -40,7 +40,7 @@ function written(value: number, kind: TableColumn['kind'], unit: string): string
   const typed = fromSI(value, kind, unit);
   for (let digits = 6; digits <= 17; digits++) {
     const text = Number(typed.toPrecision(digits)).toString();
-    const back = parseQuantity({ text, kind, defaultUnit: unit });
+    const back = parseQuantity({ text, kind, defaultUnit: unit, stated: true });
     if (back.ok && Math.abs(back.quantity.value - value) <= 1e-12 * Math.abs(value)) return text;
   }
   return String(typed);
@@ -90,7 +90,12 @@ function readField(
 ): { value?: unknown; wrong?: string } {
   switch (field.type) {
     case 'figure': {
-      const parsed = parseQuantity({ text: cell, kind: field.kind, defaultUnit: unit });
+      const parsed = parseQuantity({
+        text: cell,
+        kind: field.kind,
+        defaultUnit: unit,
+        stated: true,
+      });
       return parsed.ok ? { value: parsed.quantity.value } : { wrong: parsed.message };
     }
     case 'whole': {
@@ -214,6 +219,7 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
           text: entryAt(cells, c),
           kind: column.kind,
           defaultUnit: unit,
+          stated: true,
         });
         if (!parsed.ok) {
           told(row, at, cells[c] === '' ? `${column.label} is missing here` : parsed.message);

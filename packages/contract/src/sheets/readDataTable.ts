@@ -40,7 +40,7 @@ function cellValue(
 ): number | undefined {
   const text = entryAt(reader.grid, row)[column] ?? '';
   if (text === '' || /^(-|–|—|n\/?a|\.\.\.)$/i.test(text)) return undefined;
-  const parsed = parseQuantity({ text, kind, defaultUnit: unit });
+  const parsed = parseQuantity({ text, kind, defaultUnit: unit, stated: true });
   if (!parsed.ok) {
     reader.problem(row, column, parsed.message);
     return undefined;

@@ -48,6 +48,7 @@ function expectedOf(path: Path): readonly string[] {
     case 'options':
     case 'shelf':
     case 'displayUnits':
+    case 'currency':
     case 'format':
     case 'version':
       return [];

@@ -7,6 +7,7 @@ import {
   type ItemRef,
   CURRENT_VERSION,
   writeBuild,
+  USUAL_CURRENCY,
 } from '../model/index.ts';
 import { type Catalogue, newestOf, refOf } from '../catalogue/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
@@ -269,6 +270,7 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     acceptances: [],
     shelf: [],
     displayUnits: null,
+    currency: USUAL_CURRENCY,
   };
 }
 

@@ -68,6 +68,18 @@ describe('parts list', () => {
     expect(part('HBR-10').usedFor).toBe('Suction hose; Pump inlet hose');
   });
 
+  test('names its currency and closes with the total', () => {
+    const total = parts.at(-1)!;
+    const lines = parts.slice(0, -1);
+    expect(total.designation).toBe('Total');
+    expect(total.price).toBeCloseTo(
+      lines.reduce((sum, line) => sum + line.price, 0),
+      2,
+    );
+    const francs = partsList({ ...lantern, currency: 'CHF' }, sampleCatalogue, evaluation);
+    expect(new Set(francs.map((line) => line.currency))).toEqual(new Set(['CHF']));
+  });
+
   test('each part stands once', () => {
     expect(new Set(parts.map((p) => p.part)).size).toBe(parts.length);
   });

@@ -1,11 +1,11 @@
-import { valueUnder } from '../numerics/index.ts';
+import { firstOf, valueUnder } from '../numerics/index.ts';
 import { type BuildDocument, type ItemRef, readBuild } from '../model/index.ts';
 import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
 import type { Evaluation } from '../evaluation/index.ts';
 import { wiresOf } from '../electrics/index.ts';
 import { NotFound } from '../quantities/index.ts';
 
-/** One line of the parts list. Lengths in m, price for the whole line. */
+/** One line of the parts list. Lengths in m; price for the whole line, in the build's currency. */
 export interface PartLine {
   readonly part: string;
   readonly designation: string;
@@ -13,10 +13,13 @@ export interface PartLine {
   readonly quantity: number;
   readonly unit: 'piece' | 'm';
   readonly price: number;
+  readonly currency: string;
   readonly usedFor: string;
 }
 
-/** Everything the fuel and pump circuit needs, gathered by part. */
+const inCents = (price: number): number => Math.round(price * 100) / 100;
+
+/** Everything that the work order names, gathered by part, with the total as its last line. */
 export function partsList(
   document: BuildDocument,
   catalogue: Catalogue,
@@ -45,12 +48,21 @@ export function partsList(
     add(feed.fuse.fuse, 1, 'Pump fuse');
     add(feed.feed.relay, 1, 'Pump relay');
   }
+  const coilFuses = new Map(
+    evaluation.feeds
+      .map((feed) => firstOf(feed.trigger.wires).task.protection)
+      .map((fuse) => [fuse.id, fuse]),
+  );
+  for (const fuse of coilFuses.values()) add(fuse, 1, 'Fuse of the relay coils');
   for (const sized of wiresOf(evaluation.feeds)) {
     add(sized.size, sized.task.length, sized.wire.name);
   }
   for (const row of readBuild(document).injectorRows) add(row.item, row.count, row.name);
   add(document.power.mainFuse, 1, 'Main fuse');
-  return [...lines.values()].map(({ item, quantity, usedFor }) => {
+  add(document.power.battery, 1, 'Battery');
+  add(document.power.ecu, 1, 'ECU');
+  const { currency } = document;
+  const parts = [...lines.values()].map(({ item, quantity, usedFor }): PartLine => {
     const byLength = item.category === 'hose' || item.category === 'wire';
     return {
       part: item.id,
@@ -58,8 +70,22 @@ export function partsList(
       family: item.family,
       quantity: byLength ? Math.ceil(quantity * 100 - 1e-6) / 100 : quantity,
       unit: byLength ? 'm' : 'piece',
-      price: Math.round(item.price * quantity * 100) / 100,
+      price: inCents(item.price * quantity),
+      currency,
       usedFor: [...usedFor].join('; '),
     };
   });
+  return [
+    ...parts,
+    {
+      part: '',
+      designation: 'Total',
+      family: '',
+      quantity: parts.reduce((sum, line) => sum + (line.unit === 'piece' ? line.quantity : 0), 0),
+      unit: 'piece',
+      price: inCents(parts.reduce((sum, line) => sum + line.price, 0)),
+      currency,
+      usedFor: '',
+    },
+  ];
 }

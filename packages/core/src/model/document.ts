@@ -55,6 +55,9 @@ export type StoredAcceptance = Of<typeof acceptanceSpec>;
 export const limitsSpec = object({ ...engineLimits, ...fuelLimits, ...electricsLimits });
 export type Limits = Of<typeof limitsSpec>;
 
+/** Currency of prices where nothing else is said. */
+export const USUAL_CURRENCY = 'EUR';
+
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
@@ -80,6 +83,15 @@ export const documentSpec = object({
   shelf: record(itemRef('*'), { max: 1000 }),
   /** units in which this build is usually read; null: the reader's own */
   displayUnits: choiceOrNone(unitSystems),
+  currency: text({
+    label: 'Currency of prices',
+    help: 'in which the catalogue of this workshop is priced',
+    since: 4,
+    min: 1,
+    max: 8,
+    message: 'a currency has 1 to 8 letters, such as EUR',
+    initial: USUAL_CURRENCY,
+  }),
 });
 
 /** One build: plain data, versioned, every collection a record by id. */

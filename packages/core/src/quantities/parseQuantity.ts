@@ -47,8 +47,10 @@ export function parseQuantity(input: {
   kind: UnitKind;
   defaultUnit: string;
   numbers?: NumberFormat;
+  /** the unit stands beside the cell, as in the head of a table: bare numbers are in it */
+  stated?: boolean;
 }): ParsedQuantity {
-  const { text, kind, defaultUnit, numbers = 'space-point' } = input;
+  const { text, kind, defaultUnit, numbers = 'space-point', stated = false } = input;
   const example = exampleOf(kind, defaultUnit);
   const match =
     /^\s*([+\-\u2212\u2013]?[\d.,'’\s\u00a0\u202f\u2009]*\d[.,]?(?:e[+-]?\d+)?)\s*(.*?)\s*$/i.exec(
@@ -59,7 +61,7 @@ export function parseQuantity(input: {
     return { ok: false, message: `Enter a number with a unit, for example ${example}.` };
   }
   const bare = match[2] === '';
-  const two = twoReadings(match[1]!, numbers);
+  const two = stated ? undefined : twoReadings(match[1]!, numbers);
   if (two) {
     const unit = bare ? defaultUnit : match[2]!;
     return {
@@ -68,7 +70,7 @@ export function parseQuantity(input: {
     };
   }
   let symbol = bare ? defaultUnit : match[2]!;
-  if (bare && kind === 'ratio' && defaultUnit === '%') {
+  if (bare && !stated && kind === 'ratio' && defaultUnit === '%') {
     const share = bareShare(value);
     if (share === undefined) {
       const percent = Number((100 * value).toPrecision(12));

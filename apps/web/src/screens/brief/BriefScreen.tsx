@@ -218,6 +218,7 @@ export function BriefScreen() {
         />
         <TextField path={['name']} />
         <TextField path={['description']} />
+        <TextField path={['currency']} />
         <ChoiceField
           wide
           label="Units of this build"

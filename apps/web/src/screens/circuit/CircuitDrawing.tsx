@@ -8,6 +8,9 @@ import {
   tankOf,
   circuitOf,
   elementOf,
+  type CircuitLayout,
+  circuitSheet,
+  layOutCircuit,
 } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -15,7 +18,6 @@ import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { ElementMark } from './ElementMark.tsx';
 import { RailMark } from './RailMark.tsx';
-import { type CircuitLayout, layOutCircuit, sheet } from './circuitLayout.ts';
 import { lineStyle } from './lineStyle.ts';
 
 type Props = {
@@ -36,7 +38,7 @@ function TankMark({
   fuel: string;
   selected: boolean;
 }) {
-  const { tankX, tankWidth, feedY } = sheet;
+  const { tankX, tankWidth, feedY } = circuitSheet;
   const centre = tankX + tankWidth / 2;
   return (
     <>
@@ -64,14 +66,14 @@ function TankMark({
 
 /** The engine at the right edge. */
 function EngineMark({ layout }: { layout: CircuitLayout }) {
-  const x = sheet.railX + 20;
+  const x = circuitSheet.railX + 20;
   return (
     <g aria-hidden="true">
       <rect
         x={x}
-        y={sheet.feedY + 4}
+        y={circuitSheet.feedY + 4}
         width="62"
-        height={layout.returnY - sheet.feedY - 26}
+        height={layout.returnY - circuitSheet.feedY - 26}
         fill="var(--panel)"
         stroke="var(--ink)"
         strokeWidth="1.5"
@@ -85,11 +87,11 @@ function EngineMark({ layout }: { layout: CircuitLayout }) {
 
 /** What a filter-regulator at the tank lets back. */
 function TankSideBypass({ x, flow, returnY }: { x: number; flow: string; returnY: number }) {
-  const tank = sheet.tankX + sheet.tankWidth;
+  const tank = circuitSheet.tankX + circuitSheet.tankWidth;
   return (
     <g aria-hidden="true">
       <path
-        d={`M${x} ${sheet.feedY + 12}V${returnY - 70}H${tank}`}
+        d={`M${x} ${circuitSheet.feedY + 12}V${returnY - 70}H${tank}`}
         fill="none"
         stroke={lineStyle.return.colour}
         strokeWidth="3"
@@ -144,7 +146,7 @@ export function CircuitDrawing({ circuit, fluid, solution, selected, select }: P
   });
   return (
     <svg
-      viewBox={`0 0 ${sheet.width} ${layout.height}`}
+      viewBox={`0 0 ${circuitSheet.width} ${layout.height}`}
       className="w-full"
       role="listbox"
       aria-label="Fuel run from tank to engine"

@@ -1,6 +1,5 @@
-import { type ElementState, type Severity, entryAt } from '@brookrain/core';
+import { type ElementState, type PlacedStep, type Severity, entryAt } from '@brookrain/core';
 import { ElementSymbol } from './ElementSymbol.tsx';
-import type { PlacedStep } from './circuitLayout.ts';
 import { lineStyle } from './lineStyle.ts';
 
 type Props = {
@@ -14,7 +13,7 @@ type Props = {
   flow: (massFlow: number) => string;
 };
 
-/** Short enough for a label on the sheet. */
+/** Short enough for a label on the circuitSheet. */
 const shortName = (name: string): string =>
   name
     .replace(/^(Fuel|Pressure) /, '')

@@ -1,5 +1,4 @@
-import type { ElementState } from '@brookrain/core';
-import { type PlacedRail, sheet } from './circuitLayout.ts';
+import { type ElementState, type PlacedRail, circuitSheet } from '@brookrain/core';
 
 type Props = {
   rail: PlacedRail;
@@ -21,7 +20,7 @@ export function RailMark({ rail, count, selected, state, alone, pressure, flow }
   // Several rails leave room for their readings only at the engine.
   const text = alone
     ? { x: x - 10, anchor: 'end' as const }
-    : { x: sheet.railX + 25, anchor: 'start' as const };
+    : { x: circuitSheet.railX + 25, anchor: 'start' as const };
   return (
     <>
       {rail.leavesTo !== undefined && (
@@ -33,7 +32,7 @@ export function RailMark({ rail, count, selected, state, alone, pressure, flow }
         return (
           <path
             key={i}
-            d={`M${x} ${y}H${sheet.railX + 12}l8 -5v10l-8 -5`}
+            d={`M${x} ${y}H${circuitSheet.railX + 12}l8 -5v10l-8 -5`}
             fill={selected ? 'var(--moss)' : 'var(--paper)'}
             stroke="var(--ink)"
             strokeWidth="1.5"

@@ -1,8 +1,14 @@
-import { type JudgedCircuit, formatMeasure, railsOf, stateOf } from '@brookrain/core';
+import {
+  type JudgedCircuit,
+  circuitSheet,
+  formatMeasure,
+  layOutCircuit,
+  railsOf,
+  stateOf,
+} from '@brookrain/core';
 import { useMemo } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
 import { ElementSymbol } from '../circuit/ElementSymbol.tsx';
-import { layOutCircuit, sheet } from '../circuit/circuitLayout.ts';
 import { lineStyle } from '../circuit/lineStyle.ts';
 
 /** A circuit drawn small, to see its shape: lines, symbols and the pressure at the rails. */
@@ -10,28 +16,28 @@ export function CircuitSketch({ judged, name }: { judged: JudgedCircuit; name: s
   const [units] = useUnits();
   const { circuit, solution } = judged;
   const layout = useMemo(() => layOutCircuit(circuit), [circuit]);
-  const top = sheet.feedY - 44;
+  const top = circuitSheet.feedY - 44;
   return (
     <svg
-      viewBox={`0 ${top} ${sheet.width} ${layout.height - top - 30}`}
+      viewBox={`0 ${top} ${circuitSheet.width} ${layout.height - top - 30}`}
       className="w-full"
       role="img"
       aria-label={`Sketch: ${name}`}
     >
       <rect
-        x={sheet.tankX}
-        y={sheet.feedY - 30}
-        width={sheet.tankWidth}
-        height={layout.returnY - sheet.feedY + 52}
+        x={circuitSheet.tankX}
+        y={circuitSheet.feedY - 30}
+        width={circuitSheet.tankWidth}
+        height={layout.returnY - circuitSheet.feedY + 52}
         fill="var(--panel)"
         stroke="var(--ink)"
         strokeWidth="2"
       />
       <rect
-        x={sheet.railX + 20}
-        y={sheet.feedY}
+        x={circuitSheet.railX + 20}
+        y={circuitSheet.feedY}
         width="62"
-        height={layout.returnY - sheet.feedY}
+        height={layout.returnY - circuitSheet.feedY}
         fill="var(--panel)"
         stroke="var(--ink)"
         strokeWidth="2"

@@ -262,4 +262,5 @@ export const kittiwake: BuildDocument = writeBuild({
   acceptances: [],
   shelf: [],
   displayUnits: null,
+  currency: 'EUR',
 });

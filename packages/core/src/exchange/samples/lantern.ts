@@ -298,6 +298,7 @@ export const lantern: BuildDocument = writeBuild({
   acceptances: [],
   shelf: [],
   displayUnits: null,
+  currency: 'EUR',
   options: [
     {
       id: 'tank-outlet',

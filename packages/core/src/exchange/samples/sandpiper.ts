@@ -151,4 +151,5 @@ export const sandpiper: BuildDocument = writeBuild({
   acceptances: [],
   shelf: [],
   displayUnits: null,
+  currency: 'EUR',
 });

@@ -53,6 +53,7 @@ export function namedCases(document: RunningBuild, demand: Demand): Record<CaseN
     manifoldGauge: demand.peak.manifoldGauge,
     massFlow: demand.peak.designMassFlow,
     systemVoltage: limits.voltageLow.value,
+    lambda: airPoint(engine, demand.peak.speed, demand.peak.load).lambda,
   };
   return {
     keyOnPrime: {

@@ -1,6 +1,7 @@
 export * from './cases.ts';
 export * from './circuitDesigns.ts';
 export * from './deliverable.ts';
+export * from './expectedReadings.ts';
 export * from './fluidAt.ts';
 export * from './fluidStage.ts';
 export * from './geometryStage.ts';

@@ -10,6 +10,8 @@ export interface RunningPoint {
   /** total fuel mass flow of the engine kg/s */
   readonly massFlow: number;
   readonly systemVoltage: number;
+  /** λ that is aimed at; left out where no mixture is judged */
+  readonly lambda?: number;
   /** fuel of the coldest day in the place of the hottest */
   readonly fuel?: 'cold';
   /** every filter counted as loaded, whatever its state */
@@ -22,8 +24,12 @@ export interface RunningPoint {
   readonly steppedUp?: boolean;
 }
 
-/** Fuel and manifold pressure of the carried demand at a speed and load. */
+/** Fuel, λ and manifold pressure of the carried demand at a speed and load. */
 export function demandPoint(demand: Demand, speed: number, load: number) {
   const point = airPoint(demand.engine, speed, load);
-  return { manifoldGauge: point.manifoldGauge, massFlow: point.massFlow * demand.scale };
+  return {
+    manifoldGauge: point.manifoldGauge,
+    massFlow: point.massFlow * demand.scale,
+    lambda: point.lambda,
+  };
 }

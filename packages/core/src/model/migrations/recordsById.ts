@@ -89,7 +89,7 @@ function option(document: Plain, entry: Plain): Plain {
   };
 }
 
-/** 4: every collection a record by id, order a field; a coldest day and a charge cooler. */
+/** 4: every collection a record by id, order a field; coldest day, charge cooler, currency. */
 export function recordsById(document: Plain): Plain {
   const brief = plain(document['brief']);
   const power = plain(document['power']);
@@ -115,5 +115,6 @@ export function recordsById(document: Plain): Plain {
     options: ordered(document['options'], (entry) => option(document, entry)),
     acceptances: keyedBy(document['acceptances'], 'findingId'),
     shelf: byItem(document['shelf'], (ref) => ref),
+    currency: 'EUR',
   };
 }

@@ -1,18 +1,10 @@
-import {
-  type FuelCircuit,
-  applyCommand,
-  architectures,
-  kittiwake,
-  lantern,
-  layOutAs,
-  railsOf,
-  readBuild,
-  sampleCatalogue,
-  sandpiper,
-  waysThrough,
-} from '@brookrain/core';
+import { applyCommand } from '../../evaluation/index.ts';
+import { kittiwake, lantern, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
+import { type FuelCircuit, architectures, readBuild } from '../../model/index.ts';
+import { layOutAs } from '../layouts/index.ts';
+import { railsOf, waysThrough } from './circuitRun.ts';
 import { describe, expect, test } from 'vitest';
-import { layOutCircuit, sheet } from './circuitLayout.ts';
+import { circuitSheet, layOutCircuit } from './circuitSheet.ts';
 
 const circuits: (readonly [string, FuelCircuit])[] = [lantern, sandpiper, kittiwake].flatMap(
   (document) =>
@@ -42,8 +34,10 @@ describe.each(circuits)('%s on its sheet', (_name, circuit) => {
         .sort(),
     );
     for (const { x0, x1, y } of layout.steps) {
-      expect(Math.min(x0, x1)).toBeGreaterThanOrEqual(sheet.tankX + sheet.tankWidth - 1e-9);
-      expect(Math.max(x0, x1)).toBeLessThanOrEqual(sheet.railX + 1e-9);
+      expect(Math.min(x0, x1)).toBeGreaterThanOrEqual(
+        circuitSheet.tankX + circuitSheet.tankWidth - 1e-9,
+      );
+      expect(Math.max(x0, x1)).toBeLessThanOrEqual(circuitSheet.railX + 1e-9);
       expect(Math.abs(x1 - x0)).toBeGreaterThan(8);
       expect(y).toBeGreaterThan(0);
       expect(y).toBeLessThan(layout.height);

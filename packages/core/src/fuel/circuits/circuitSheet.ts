@@ -1,16 +1,9 @@
-import {
-  type FuelCircuit,
-  type RunStep,
-  fuelRun,
-  lastOf,
-  pathBetween,
-  railsOf,
-  tankOf,
-  waysThrough,
-} from '@brookrain/core';
+import { lastOf } from '../../numerics/index.ts';
+import type { FuelCircuit } from '../../model/index.ts';
+import { type RunStep, fuelRun, pathBetween, railsOf, tankOf, waysThrough } from './circuitRun.ts';
 
 /** Size of the sheet and where its bands lie. */
-export const sheet = {
+export const circuitSheet = {
   width: 764,
   feedY: 118,
   laneGap: 78,
@@ -20,7 +13,7 @@ export const sheet = {
   railX: 676,
 } as const;
 
-/** One step of the run with its place on the sheet. */
+/** One step of the run with its place on the circuitSheet. */
 export interface PlacedStep {
   readonly step: RunStep;
   readonly x0: number;
@@ -49,7 +42,7 @@ export interface PlacedRail {
   readonly leavesTo: number | undefined;
 }
 
-/** Length of one of several rails on the sheet. */
+/** Length of one of several rails on the circuitSheet. */
 const RAIL_LENGTH = 58;
 
 export interface CircuitLayout {
@@ -74,14 +67,14 @@ const weight = (step: RunStep): number => weights[step.element.kind] ?? 1.3;
 
 /**
  * Lays a circuit out from tank to engine: the main run in one row, what runs beside it in rows
- * below, the way back in the last row. Pure: the same circuit gives the same sheet.
+ * below, the way back in the last row. Pure: the same circuit gives the same circuitSheet.
  */
 export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
   const tank = tankOf(circuit);
   const rails = railsOf(circuit);
   const { feed, back } = fuelRun(circuit);
   const railNodes = new Set(rails.map((rail) => rail.node));
-  const start = sheet.tankX + sheet.tankWidth;
+  const start = circuitSheet.tankX + circuitSheet.tankWidth;
   const steps: PlacedStep[] = [];
   const drops: Drop[] = [];
   const at = new Map<string, Point>();
@@ -104,15 +97,15 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
     });
   };
 
-  if (tank) at.set(tank.outlet, { x: start, y: sheet.feedY });
-  put(feed, { from: start, to: sheet.railX, y: sheet.feedY, lane: 0 });
+  if (tank) at.set(tank.outlet, { x: start, y: circuitSheet.feedY });
+  put(feed, { from: start, to: circuitSheet.railX, y: circuitSheet.feedY, lane: 0 });
 
   // Ways that lead on to a rail or back into the main run, each in a row of its own.
   const ways = waysThrough(circuit);
   const backKeys = new Set(back.map(keyOf));
   /** Rails stand a little apart, so that what leaves one passes beside the next. */
   const railX = (node: string): number =>
-    sheet.railX -
+    circuitSheet.railX -
     16 *
       Math.max(
         0,
@@ -139,19 +132,22 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
     lane += 1;
     const from = at.get(first.from)!;
     const last = lastOf(chain);
-    const y = sheet.feedY + lane * sheet.laneGap;
+    const y = circuitSheet.feedY + lane * circuitSheet.laneGap;
     const end = at.get(last.to);
     const to = Math.max(end?.x ?? railX(last.to), from.x + 60);
     drops.push({ x: from.x, y0: from.y, y1: y });
     put(chain, { from: from.x, to, y, lane });
     if (end) drops.push({ x: end.x, y0: end.y, y1: y });
   }
-  const returnY = Math.max(sheet.returnY, sheet.feedY + (lane + 1) * sheet.laneGap + 60);
+  const returnY = Math.max(
+    circuitSheet.returnY,
+    circuitSheet.feedY + (lane + 1) * circuitSheet.laneGap + 60,
+  );
 
   // The way back: over a surge tank it comes to stand under itself.
   const surgeAt = back.findIndex((step) => step.element.kind === 'surge-tank');
   const surgeX = steps.find((s) => s.step.element.kind === 'surge-tank');
-  const backFrom = back[0] ? (at.get(back[0].from)?.x ?? sheet.railX) : sheet.railX;
+  const backFrom = back[0] ? (at.get(back[0].from)?.x ?? circuitSheet.railX) : circuitSheet.railX;
   const placeBack = (run: readonly RunStep[], from: number): void => {
     if (surgeAt >= 0 && surgeX && run === back) {
       put(run.slice(0, surgeAt), { from, to: surgeX.x1, y: returnY, lane: -1 });
@@ -179,17 +175,17 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
     }
     const from = at.get(first.from)!;
     const end = at.get(lastOf(chain).to);
-    const fromX = Math.min(from.x, sheet.railX);
+    const fromX = Math.min(from.x, circuitSheet.railX);
     if (end) {
       // Below one that is there already.
       const taken = steps.some((s) => s.lane === -2);
-      const y = returnY - sheet.laneGap * (taken ? 0.05 : 0.75);
+      const y = returnY - circuitSheet.laneGap * (taken ? 0.05 : 0.75);
       put(chain, { from: fromX, to: Math.min(end.x, fromX - 60), y, lane: -2 });
       drops.push({ x: fromX, y0: from.y + (railNodes.has(first.from) ? RAIL_LENGTH : 0), y1: y });
       drops.push({ x: Math.min(end.x, fromX - 60), y0: y, y1: end.y });
     } else if (lastOf(chain).to !== tank?.returnNode) {
       // A way that ends, or waits for another rail to join it.
-      const y = returnY - sheet.laneGap * 0.75;
+      const y = returnY - circuitSheet.laneGap * 0.75;
       put(chain, { from: fromX, to: fromX - 150, y, lane: -2 });
       drops.push({ x: fromX, y0: from.y, y1: y });
     } else {
@@ -205,7 +201,7 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
     height: returnY + 78,
     returnY,
     rails: rails.map((rail) => {
-      const point = at.get(rail.node) ?? { x: sheet.railX, y: sheet.feedY };
+      const point = at.get(rail.node) ?? { x: circuitSheet.railX, y: circuitSheet.feedY };
       const toBack = rail.node === backBegins;
       const alone = rails.length === 1;
       return {
