@@ -92,10 +92,12 @@ test('two fuels: circuits, pumps and feeds are told apart; the ladder with a pum
   await expect(run.getByRole('option', { name: 'Second pump', exact: true })).toContainText('off');
   await page.getByRole('radio', { name: 'Methanol circuit' }).click();
   await expect(run.getByRole('option', { name: 'Second pump', exact: true })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Electrics/ }).click();
   await page.getByRole('link', { name: /Pump wiring/ }).click();
   await expect(page.getByRole('radiogroup', { name: 'Pump feed' }).getByRole('radio')).toHaveCount(
     3,
   );
+  await page.getByRole('button', { name: /^Prove/ }).click();
   await page.getByRole('link', { name: /Margins/ }).click();
   await page.getByLabel('Ladder', { exact: true }).selectOption('First pump lost');
   await expect(
@@ -126,10 +128,8 @@ test('fuels are compared, and what wire buys', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/demand`);
   const fuels = page.getByRole('table', { name: 'Fuels compared' });
   await expect(fuels.getByRole('row', { name: /E85/ })).toContainText('−27 %');
-  await page
-    .getByRole('link', { name: /^5?\s*Pump(?! wiring)/ })
-    .first()
-    .click();
+  await page.getByRole('button', { name: /^Fuel/ }).click();
+  await page.getByRole('link', { name: /^Pump(?! wiring)/ }).click();
   const wire = page.getByRole('region', { name: 'Wire and flow' });
   await expect(wire.getByRole('row')).toHaveCount(6);
   await expect(wire).toContainText('as it is');

@@ -8,6 +8,7 @@ test('the operating map shows the worst point and opens any point to its solutio
   await page.getByLabel('Ethanol by volume', { exact: true }).fill('85 %');
   await page.getByLabel('Ethanol by volume', { exact: true }).press('Enter');
   await expect(page.locator('header')).toContainText('revision 2');
+  await page.getByRole('button', { name: /^Prove/ }).click();
   await page.getByRole('link', { name: 'Operating map' }).click();
   await expect(page.getByText('stop above 80 %')).toBeVisible();
   const run = page.getByRole('table', { name: 'Along the run' });

@@ -72,6 +72,11 @@ const TakeAway = named(
   'TakeAwayScreen',
   stage('take-away'),
 );
+const Readings = named(
+  () => import('../screens/readings/ReadingsScreen.tsx'),
+  'ReadingsScreen',
+  stage('readings'),
+);
 const Findings = named(
   () => import('../screens/findings/FindingsScreen.tsx'),
   'FindingsScreen',
@@ -131,6 +136,7 @@ export const router = createBrowserRouter([
           { path: 'wiring', Component: Wiring },
           { path: 'margins', Component: Margins },
           { path: 'take-away', Component: TakeAway },
+          { path: 'readings', Component: Readings },
           { path: 'findings', Component: Findings },
           { path: 'operation', Component: Operation },
           { path: 'layouts', Component: Layouts },

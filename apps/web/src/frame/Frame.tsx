@@ -8,14 +8,7 @@ import { LadderRail } from './LadderRail.tsx';
 import { OrderOfWork } from './OrderOfWork.tsx';
 import { RippleBar } from './RippleBar.tsx';
 import { usePlainKeys } from './shortcuts.ts';
-import { stageList } from './stages.ts';
-
-const pageKeys: Record<string, string> = {
-  f: 'findings',
-  o: 'operation',
-  h: 'history',
-  v: 'compare',
-};
+import { screenList } from './stages.ts';
 
 /** The frame around every stage of a build. */
 export function Frame() {
@@ -24,9 +17,9 @@ export function Frame() {
   usePlainKeys(
     useCallback(
       (key) => {
-        const stage = stageList[Number(key) - 1]?.id ?? pageKeys[key];
-        if (!stage) return false;
-        void navigate(`/builds/${buildId}/${stage}`);
+        const screen = screenList.find((s) => s.keys === key);
+        if (!screen) return false;
+        void navigate(`/builds/${buildId}/${screen.id}`);
         return true;
       },
       [buildId, navigate],

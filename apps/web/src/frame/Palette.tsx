@@ -7,7 +7,7 @@ import { useLocation, useNavigate } from 'react-router';
 import { api } from '../api/client.ts';
 import { glossary, wordId } from '../content/glossary.ts';
 import { useTheme, useUnitChoice } from '../ui/preferences.ts';
-import { pageList, stageList } from './stages.ts';
+import { screenList } from './stages.ts';
 import { unitChoices } from './UnitChoice.tsx';
 
 interface Entry {
@@ -37,17 +37,11 @@ export function Palette({ close }: { close: () => void }) {
   const entries: Entry[] = [
     ...(id
       ? [
-          ...stageList.map((stage, i) => ({
+          ...screenList.map((screen) => ({
             group: 'This build',
-            name: stage.name,
-            keys: String(i + 1),
-            go: to(`/builds/${id}/${stage.id}`),
-          })),
-          ...pageList.map((page) => ({
-            group: 'This build',
-            name: page.name,
-            keys: { findings: 'f', operation: 'o', compare: 'v', history: 'h' }[page.id] ?? '',
-            go: to(`/builds/${id}/${page.id}`),
+            name: screen.name,
+            keys: screen.keys,
+            go: to(`/builds/${id}/${screen.id}`),
           })),
           ...elementNames(build).map((element) => ({
             group: 'Fuel circuit',

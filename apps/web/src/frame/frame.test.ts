@@ -1,7 +1,7 @@
 import { type ToldFinding, type Ladder, rungChecks } from '@brookrain/core';
 import { describe, expect, test } from 'vitest';
 import { scaleTop, shortName } from './powerScale.ts';
-import { stageList, stateInWords } from './stages.ts';
+import { phaseList, phaseOf, screenList, stageList, stateInWords, stateOfPhase } from './stages.ts';
 
 const finding = (severity: ToldFinding['severity']): ToldFinding => ({
   id: 'rail.sag:main',
@@ -23,6 +23,33 @@ describe('state of a stage in words', () => {
     [[finding('stop'), finding('stop')], '2 stops'],
   ] as const)('%#', (findings, words) => {
     expect(stateInWords(findings)).toBe(words);
+  });
+});
+
+describe('phases', () => {
+  const fuel = phaseOf('pump')!;
+
+  test('a phase has the worst state of its own stages', () => {
+    expect(stateOfPhase(fuel, [])).toEqual({ words: 'ready', bad: false });
+    expect(stateOfPhase(fuel, [finding('warn'), finding('stop')])).toEqual({
+      words: '1 stop',
+      bad: true,
+    });
+    expect(stateOfPhase(phaseOf('wiring')!, [finding('stop')])!.words).toBe('ready');
+    expect(stateOfPhase(phaseOf('history')!, [finding('stop')])).toBeUndefined();
+  });
+
+  test('every screen stands in one phase, but findings, which are about all', () => {
+    for (const { id } of screenList) {
+      const holding = phaseList.filter((p) => [...p.stages, ...p.pages].some((s) => s.id === id));
+      expect(holding, id).toHaveLength(id === 'findings' ? 0 : 1);
+    }
+  });
+
+  test('no two screens share a key, and digits follow the stages', () => {
+    const keys = screenList.map((s) => s.keys).filter((k) => k !== '');
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(stageList.map((s) => s.keys)).toEqual(stageList.map((_, i) => String(i + 1)));
   });
 });
 

@@ -1,36 +1,102 @@
 import type { ToldFinding } from '@brookrain/core';
 
-/** A stage of the work and its screen. */
+/** A stage of the work, or a page beside it, and its screen. */
 export interface Stage {
   readonly id: string;
   readonly name: string;
+  /** plain key that goes there */
+  readonly keys: string;
 }
 
-/** The stages built so far, in the order people work. */
-export const stageList: readonly Stage[] = [
-  { id: 'brief', name: 'Brief' },
-  { id: 'demand', name: 'Fuel need' },
-  { id: 'injectors', name: 'Injectors' },
-  { id: 'circuit', name: 'Fuel circuit' },
-  { id: 'pump', name: 'Pump' },
-  { id: 'wiring', name: 'Pump wiring' },
-  { id: 'margins', name: 'Margins' },
-  { id: 'take-away', name: 'Take away' },
+/** A phase of the work with its screens, in the order people work. */
+export interface Phase {
+  readonly id: string;
+  readonly name: string;
+  /** where something is decided; each has a state of its own */
+  readonly stages: readonly Stage[];
+  /** where something is looked up or tried out */
+  readonly pages: readonly Stage[];
+}
+
+/** The phases built so far, in the order people work. */
+export const phaseList: readonly Phase[] = [
+  {
+    id: 'plan',
+    name: 'Plan',
+    stages: [
+      { id: 'brief', name: 'Brief', keys: '1' },
+      { id: 'demand', name: 'Fuel need', keys: '2' },
+    ],
+    pages: [],
+  },
+  {
+    id: 'fuel',
+    name: 'Fuel',
+    stages: [
+      { id: 'injectors', name: 'Injectors', keys: '3' },
+      { id: 'circuit', name: 'Fuel circuit', keys: '4' },
+      { id: 'pump', name: 'Pump', keys: '5' },
+    ],
+    pages: [
+      { id: 'layouts', name: 'Layouts', keys: '' },
+      { id: 'parts', name: 'Which parts', keys: '' },
+    ],
+  },
+  {
+    id: 'electrics',
+    name: 'Electrics',
+    stages: [{ id: 'wiring', name: 'Pump wiring', keys: '6' }],
+    pages: [],
+  },
+  {
+    id: 'prove',
+    name: 'Prove',
+    stages: [{ id: 'margins', name: 'Margins', keys: '7' }],
+    pages: [
+      { id: 'operation', name: 'Operating map', keys: 'o' },
+      { id: 'compare', name: 'Compare', keys: 'v' },
+    ],
+  },
+  {
+    id: 'at-the-vehicle',
+    name: 'At the vehicle',
+    stages: [
+      { id: 'take-away', name: 'Take away', keys: '8' },
+      { id: 'readings', name: 'Readings', keys: '9' },
+    ],
+    pages: [],
+  },
+  {
+    id: 'record',
+    name: 'Record',
+    stages: [],
+    pages: [{ id: 'history', name: 'History', keys: 'h' }],
+  },
 ];
 
-/** Pages of a build beside its stages. */
-export const pageList: readonly Stage[] = [
-  { id: 'findings', name: 'Findings' },
-  { id: 'operation', name: 'Operating map' },
-  { id: 'layouts', name: 'Layouts' },
-  { id: 'parts', name: 'Which parts' },
-  { id: 'compare', name: 'Compare' },
-  { id: 'history', name: 'History' },
+/** All that is against the build, over every stage. */
+export const findingsPage: Stage = { id: 'findings', name: 'Findings', keys: 'f' };
+
+/** The stages in the order people work. */
+export const stageList: readonly Stage[] = phaseList.flatMap((phase) => phase.stages);
+
+/** Every screen of a build. */
+export const screenList: readonly Stage[] = [
+  ...phaseList.flatMap((phase) => [...phase.stages, ...phase.pages]),
+  findingsPage,
 ];
+
+/** The phase that a screen belongs to; none for what is about all of them. */
+export const phaseOf = (screenId: string): Phase | undefined =>
+  phaseList.find(({ stages, pages }) => [...stages, ...pages].some((s) => s.id === screenId));
 
 /** Findings nobody has accepted as they are. */
 export const openFindings = (findings: readonly ToldFinding[]): ToldFinding[] =>
   findings.filter((f) => f.accepted === undefined);
+
+/** The findings that a stage answers for: margins stand for all of them. */
+export const findingsOf = (stageId: string, findings: readonly ToldFinding[]): ToldFinding[] =>
+  stageId === 'margins' ? [...findings] : findings.filter((f) => f.where.stage === stageId);
 
 const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
@@ -42,4 +108,32 @@ export function stateInWords(findings: readonly ToldFinding[]): string {
   if (stops > 0) return counted(stops, 'stop');
   if (warnings > 0) return counted(warnings, 'warning');
   return 'ready';
+}
+
+/** State of a stage, with whether something stands against it. */
+export interface StageState {
+  readonly words: string;
+  readonly bad: boolean;
+}
+
+/** What is said beside a stage; papers and readings have nothing to be ready for. */
+export function stateOfStage(stageId: string, findings: readonly ToldFinding[]): StageState {
+  if (stageId === 'take-away') return { words: 'sheet, lists, file', bad: false };
+  if (stageId === 'readings') return { words: 'gauge, meter, λ', bad: false };
+  const own = findingsOf(stageId, findings);
+  return { words: stateInWords(own), bad: openFindings(own).some((f) => f.severity !== 'note') };
+}
+
+/** The worst of a phase's stages; nothing for one that only has pages. */
+export function stateOfPhase(
+  { stages }: Phase,
+  findings: readonly ToldFinding[],
+): StageState | undefined {
+  const judged = stages.filter((s) => s.id !== 'take-away' && s.id !== 'readings');
+  if (judged.length === 0) return undefined;
+  const own = new Set(judged.flatMap((s) => findingsOf(s.id, findings)));
+  return {
+    words: stateInWords([...own]),
+    bad: openFindings([...own]).some((f) => f.severity !== 'note'),
+  };
 }

@@ -6,11 +6,13 @@ type Props<Value extends string> = {
   choices: readonly { readonly value: Value; readonly label: string }[];
   onChoose: (value: Value) => void;
   wide?: boolean;
+  /** for a cold hand at the vehicle */
+  large?: boolean;
 };
 
 /** One of a few, by the platform's own list. */
 export function ChoiceField<Value extends string>(props: Props<Value>) {
-  const { label, value, choices, onChoose, wide = false } = props;
+  const { label, value, choices, onChoose, wide = false, large = false } = props;
   const id = useId();
   return (
     <div className={wide ? '' : 'grid grid-cols-[1fr_128px] items-center gap-2'}>
@@ -19,7 +21,7 @@ export function ChoiceField<Value extends string>(props: Props<Value>) {
       </label>
       <select
         id={id}
-        className="field"
+        className={`field ${large ? 'h-12! text-[17px]' : ''}`}
         value={value}
         onChange={(event) => onChoose(event.target.value as Value)}
       >
