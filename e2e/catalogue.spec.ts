@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { choose } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 test('search, sort and compare', async ({ page, server }) => {
@@ -45,7 +46,7 @@ test('a data sheet is pasted, its mistakes are marked, its curve drawn, and it i
   ] as const) {
     await page.getByLabel(label, { exact: true }).fill(text);
   }
-  await page.getByLabel('Mounting').selectOption('external');
+  await choose(page, page.getByLabel('Mounting'), 'external');
   const sheet = page.getByLabel(/Flow and current over pressure/);
   await sheet.fill(
     [

@@ -61,7 +61,8 @@ const pictures = [
       ]) {
         await page.getByLabel(label, { exact: true }).fill(text);
       }
-      await page.getByLabel('Induction').selectOption('turbo');
+      await page.getByLabel('Induction').click();
+      await page.getByRole('option', { name: 'turbocharged' }).click();
       await page.getByLabel('Boost, gauge').fill('11 psi');
     },
   },

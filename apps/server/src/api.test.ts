@@ -221,6 +221,7 @@ describe('files', () => {
 
   test('what is exported comes back as a new build with the same hash', async () => {
     const exported = await server.http().get('/api/builds/lantern/build.json').expect(200);
+    expect(exported.headers['content-disposition']).toContain('"lantern.build.json"');
     const { body } = await post('/api/builds/import', JSON.stringify(exported.body)).expect(201);
     expect(hashOf(body.document)).toBe(hashOf(lantern));
     expect((await server.http().get('/api/builds')).body).toHaveLength(4);

@@ -28,6 +28,7 @@ import {
 } from '@nestjs/common';
 import { ApiConsumes, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
+import { asAttachment } from '../asAttachment.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { NOBODY, textBody, wholeNumber } from '../requests.ts';
 import { ModelPipe } from '../modelPipe.ts';
@@ -148,8 +149,10 @@ export class BuildsController {
   @ApiOperation({ summary: 'A build as a file, with the catalogue items it uses' })
   @Replies(200, 'BuildFile', 'The file')
   @MayBeMissing()
-  file(@Param('id') id: string): BuildFile {
-    return toBuildFile(this.store.read(id).document, this.catalogue.all());
+  file(@Param('id') id: string, @Res({ passthrough: true }) response: Response): BuildFile {
+    const { document } = this.store.read(id);
+    asAttachment(response, document.name, '.build.json');
+    return toBuildFile(document, this.catalogue.all());
   }
 
   @Post(':id/commands')

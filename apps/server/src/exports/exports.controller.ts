@@ -13,11 +13,10 @@ import type { Response } from 'express';
 import { BuildStore } from '../builds/buildStore.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { MayBeMissing, Replies } from '../openapi/replies.ts';
+import { asAttachment } from '../asAttachment.ts';
 import { csvText } from './csvText.ts';
 import { SheetPage } from './sheetPage.ts';
 import { writeWorkSheet } from './workSheet.ts';
-
-const fileName = (name: string): string => name.replace(/[^\w-]+/g, '-').toLowerCase() || 'build';
 
 @ApiTags('exports')
 @Controller('api/builds/:id')
@@ -32,13 +31,6 @@ export class ExportsController {
     return { build, evaluation: evaluate(build.document, this.catalogue.all()) };
   }
 
-  private name(response: Response, build: BuildReply, rest: string): void {
-    response.setHeader(
-      'content-disposition',
-      `attachment; filename="${fileName(build.document.name)}-${rest}"`,
-    );
-  }
-
   @Get('parts.csv')
   @ApiOperation({ summary: 'Parts list of a build as CSV' })
   @ApiProduces('text/csv')
@@ -47,7 +39,7 @@ export class ExportsController {
   @Header('content-type', 'text/csv; charset=utf-8')
   parts(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
     const { build, evaluation } = this.evaluated(id);
-    this.name(response, build, 'parts.csv');
+    asAttachment(response, build.document.name, '-parts.csv');
     return csvText(partsList(build.document, this.catalogue.all(), evaluation));
   }
 
@@ -59,7 +51,7 @@ export class ExportsController {
   @Header('content-type', 'text/csv; charset=utf-8')
   wires(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
     const { build, evaluation } = this.evaluated(id);
-    this.name(response, build, 'wires.csv');
+    asAttachment(response, build.document.name, '-wires.csv');
     return csvText(wireList(evaluation));
   }
 
@@ -95,7 +87,7 @@ export class ExportsController {
       evaluation,
       units: system,
     });
-    this.name(response, build, 'work-sheet.pdf');
+    asAttachment(response, build.document.name, '-work-sheet.pdf');
     return new StreamableFile(await sheet.bytes());
   }
 }

@@ -1,5 +1,6 @@
 import { lazy } from 'react';
 import { Navigate, createBrowserRouter } from 'react-router';
+import { ErrorPage } from '../frame/ErrorPage.tsx';
 import { Root } from '../frame/Root.tsx';
 
 const named = <Name extends string>(
@@ -111,6 +112,7 @@ const History = named(
 export const router = createBrowserRouter([
   {
     Component: Root,
+    ErrorBoundary: ErrorPage,
     children: [
       { path: '/', Component: Builds },
       { path: '/new', Component: Start },
@@ -126,6 +128,7 @@ export const router = createBrowserRouter([
       {
         path: '/builds/:buildId',
         Component: Frame,
+        ErrorBoundary: ErrorPage,
         children: [
           { index: true, element: <Navigate to="brief" replace /> },
           { path: 'brief', Component: Brief },

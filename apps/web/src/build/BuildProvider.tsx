@@ -4,10 +4,11 @@ import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
 import { api } from '../api/client.ts';
 import { useEvaluation } from '../evaluation/useEvaluation.ts';
-import { BuildContext, type OpenBuild } from './BuildContext.ts';
+import { BuildContext, type OpenBuild, useBuild } from './BuildContext.ts';
 import { noLadder, shownFigures } from './shownEvaluation.ts';
 import type { KeptQueue } from './editQueue.ts';
 import { takeKeptQueue } from './keptQueue.ts';
+import { tellOpenBuild } from './openBuildStore.ts';
 import { useEditedBuild } from './useEditedBuild.ts';
 
 /** Loads a build and the catalogue, then opens it for its children. */
@@ -50,6 +51,14 @@ function Loading() {
       <h1>Opening the build</h1>
     </main>
   );
+}
+
+/** Says outside of the frame what is open. */
+function Tell() {
+  const { id, evaluation, undo, redo, step } = useBuild();
+  useEffect(() => tellOpenBuild({ id, evaluation, undo, redo, step }));
+  useEffect(() => () => tellOpenBuild(undefined), []);
+  return null;
 }
 
 function Opened({
@@ -115,5 +124,10 @@ function Opened({
     dropConflict: () => edited.settle(false),
     dismissRipple: () => setRippleHidden(true),
   };
-  return <BuildContext value={open}>{children}</BuildContext>;
+  return (
+    <BuildContext value={open}>
+      <Tell />
+      {children}
+    </BuildContext>
+  );
 }

@@ -3,6 +3,7 @@ import { Outlet, useNavigate, useParams } from 'react-router';
 import { BuildProvider } from '../build/BuildProvider.tsx';
 import { ConflictDialog } from './ConflictDialog.tsx';
 import { ConnectionNote } from './ConnectionNote.tsx';
+import { FigureDialog } from './FigureDialog.tsx';
 import { Header } from './Header.tsx';
 import { LadderRail } from './LadderRail.tsx';
 import { OrderOfWork } from './OrderOfWork.tsx';
@@ -41,6 +42,7 @@ export function Frame() {
         </div>
         <RippleBar />
         <ConflictDialog />
+        <FigureDialog />
       </div>
     </BuildProvider>
   );

@@ -1,7 +1,8 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { NavLink } from 'react-router';
 import { Brand } from './Brand.tsx';
 import { Tools } from './Tools.tsx';
+import { useJumpFocus } from './jumpFocus.ts';
 
 const pages = [
   { to: '/', name: 'Builds' },
@@ -20,6 +21,8 @@ type Props = {
 
 /** A page outside of a build. */
 export function Page({ title, lead, children, wide = false }: Props) {
+  const main = useRef<HTMLElement>(null);
+  useJumpFocus(main);
   return (
     <div className="flex h-full flex-col">
       <header className="flex h-10 shrink-0 items-center gap-3 border-b-[1.5px] border-ink px-3 max-[600px]:gap-1">
@@ -41,7 +44,7 @@ export function Page({ title, lead, children, wide = false }: Props) {
         <span className="flex-1" />
         <Tools />
       </header>
-      <main className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
+      <main ref={main} className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
         <div className={`px-5 py-4 ${wide ? '' : 'mx-auto max-w-[960px]'}`}>
           <h1>{title}</h1>
           {lead && <p className="mb-3 text-second">{lead}</p>}

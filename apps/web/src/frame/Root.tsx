@@ -2,6 +2,7 @@ import { Suspense, lazy, useCallback, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { FollowLists } from './FollowLists.tsx';
 import { PaletteContext } from './PaletteContext.ts';
+import { SkipLink } from './SkipLink.tsx';
 import { usePlainKeys } from './shortcuts.ts';
 
 const Palette = lazy(() => import('./Palette.tsx').then((m) => ({ default: m.Palette })));
@@ -24,6 +25,7 @@ export function Root() {
   const close = useCallback(() => setOver(undefined), []);
   return (
     <PaletteContext value={control}>
+      <SkipLink />
       <FollowLists />
       <Suspense fallback={<p className="p-4 text-second">Opening</p>}>
         <Outlet />

@@ -1,4 +1,5 @@
 import { useUnitChoice, type UnitChoice as Choice } from '../ui/preferences.ts';
+import { Select } from '../ui/Select.tsx';
 
 export const unitChoices: readonly { value: Choice; label: string }[] = [
   { value: 'build', label: 'as the build' },
@@ -11,17 +12,12 @@ export const unitChoices: readonly { value: Choice; label: string }[] = [
 export function UnitChoice() {
   const [choice, choose] = useUnitChoice();
   return (
-    <select
-      aria-label="Units"
-      className="h-7 max-w-[136px] bg-transparent px-1"
+    <Select
+      name="Units"
+      className="w-[136px] border-transparent bg-transparent!"
       value={choice}
-      onChange={(event) => choose(event.target.value as Choice)}
-    >
-      {unitChoices.map(({ value, label }) => (
-        <option key={value} value={value}>
-          {label}
-        </option>
-      ))}
-    </select>
+      choices={unitChoices}
+      onChoose={choose}
+    />
   );
 }

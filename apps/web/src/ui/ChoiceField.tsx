@@ -1,16 +1,18 @@
 import { useId } from 'react';
+import { type Choice, Select } from './Select.tsx';
 
 type Props<Value extends string> = {
   label: string;
   value: Value;
-  choices: readonly { readonly value: Value; readonly label: string }[];
+  choices: readonly Choice<Value>[];
   onChoose: (value: Value) => void;
+  /** the label above it rather than beside it */
   wide?: boolean;
   /** for a cold hand at the vehicle */
   large?: boolean;
 };
 
-/** One of a few, by the platform's own list. */
+/** One of several with its label. */
 export function ChoiceField<Value extends string>(props: Props<Value>) {
   const { label, value, choices, onChoose, wide = false, large = false } = props;
   const id = useId();
@@ -19,18 +21,13 @@ export function ChoiceField<Value extends string>(props: Props<Value>) {
       <label htmlFor={id} className={wide ? 'text-[13px] text-second' : ''}>
         {label}
       </label>
-      <select
+      <Select
         id={id}
-        className={`field ${large ? 'h-12! text-[17px]' : ''}`}
         value={value}
-        onChange={(event) => onChoose(event.target.value as Value)}
-      >
-        {choices.map((choice) => (
-          <option key={choice.value} value={choice.value}>
-            {choice.label}
-          </option>
-        ))}
-      </select>
+        choices={choices}
+        onChoose={onChoose}
+        className={large ? 'h-12! text-[17px]' : ''}
+      />
     </div>
   );
 }

@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
+import { useJumpFocus } from '../frame/jumpFocus.ts';
 import { Worded } from './Worded.tsx';
 
 type Props = {
@@ -11,9 +12,11 @@ type Props = {
 
 /** A stage: the drawing in the middle, the inspector beside it. */
 export function Screen({ title, lead, children, inspector }: Props) {
+  const main = useRef<HTMLElement>(null);
+  useJumpFocus(main);
   return (
     <div className="flex h-full min-h-0 max-[900px]:block">
-      <main className="min-w-0 flex-1 overflow-y-auto px-4 pb-4 pt-3" tabIndex={-1}>
+      <main ref={main} className="min-w-0 flex-1 overflow-y-auto px-4 pb-4 pt-3" tabIndex={-1}>
         <h1>{title}</h1>
         <p className="mb-3 text-second">
           {typeof lead === 'string' ? <Worded text={lead} /> : lead}

@@ -1,26 +1,32 @@
+import { RadioGroup } from 'radix-ui';
+import type { Choice } from './Select.tsx';
+
 type Props<Value extends string> = {
   label: string;
   value: Value;
-  choices: readonly { readonly value: Value; readonly label: string }[];
+  choices: readonly Choice<Value>[];
   onChoose: (value: Value) => void;
 };
 
-/** One of a few that are all in sight; marked by a thick line under it. */
+/** One of a few that are all in sight; marked by a thick line under it, walked with arrows. */
 export function Tabs<Value extends string>({ label, value, choices, onChoose }: Props<Value>) {
   return (
-    <div className="flex flex-wrap gap-1" role="radiogroup" aria-label={label}>
+    <RadioGroup.Root
+      className="flex flex-wrap gap-1"
+      aria-label={label}
+      orientation="horizontal"
+      value={value}
+      onValueChange={(chosen) => onChoose(chosen as Value)}
+    >
       {choices.map((choice) => (
-        <button
+        <RadioGroup.Item
           key={choice.value}
-          type="button"
-          role="radio"
-          aria-checked={value === choice.value}
-          className={`min-h-7 border-b-[3px] px-2 ${value === choice.value ? 'border-moss font-medium' : 'border-transparent text-second hover:text-ink'}`}
-          onClick={() => onChoose(choice.value)}
+          value={choice.value}
+          className="min-h-7 border-b-[3px] border-transparent px-2 text-second hover:text-ink data-[state=checked]:border-moss data-[state=checked]:font-medium data-[state=checked]:text-ink max-[900px]:min-h-12"
         >
           {choice.label}
-        </button>
+        </RadioGroup.Item>
       ))}
-    </div>
+    </RadioGroup.Root>
   );
 }

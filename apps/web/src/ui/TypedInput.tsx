@@ -24,29 +24,34 @@ export function TypedInput(props: Props) {
   const { label, help, kept, whenEmpty, above = false, numeric = false, take } = props;
   const id = useId();
   const [text, setText] = useState(kept);
-  const [message, setMessage] = useState<string>();
+  const [refused, setRefused] = useState<string>();
+  const [meanwhile, setMeanwhile] = useState<string>();
   const [known, setKnown] = useState(kept);
   if (known !== kept) {
     setKnown(kept);
     if (text.trim() === known || text.trim() === kept) {
       setText(kept);
-      setMessage(undefined);
+      setRefused(undefined);
+      setMeanwhile(undefined);
     } else {
-      setMessage(
+      setMeanwhile(
         `Changed meanwhile to ${kept === '' ? 'nothing' : `"${kept}"`}. What you typed is not stored yet: Enter stores it, Escape drops it.`,
       );
     }
   }
   const giveUp = (): void => {
     setText(kept);
-    setMessage(undefined);
+    setRefused(undefined);
+    setMeanwhile(undefined);
   };
   const commit = (): void => {
     if (text.trim() === kept) return giveUp();
     const taken = take(text);
     if ('shown' in taken) setText(taken.shown);
-    setMessage('shown' in taken ? undefined : taken.message);
+    setRefused('shown' in taken ? undefined : taken.message);
+    setMeanwhile(undefined);
   };
+  const message = refused ?? meanwhile;
   return (
     <div>
       <label
@@ -65,7 +70,11 @@ export function TypedInput(props: Props) {
           autoComplete="off"
           aria-invalid={message !== undefined}
           aria-describedby={message ? `${id}-message` : undefined}
-          onChange={(event) => setText(event.target.value)}
+          onChange={(event) => {
+            setText(event.target.value);
+            // What stood under the field goes before the next press, not under it.
+            setRefused(undefined);
+          }}
           onBlur={commit}
           onKeyDown={(event) => {
             if (event.key === 'Enter') commit();

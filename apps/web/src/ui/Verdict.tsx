@@ -4,8 +4,13 @@ import { useUnits } from './preferences.ts';
 
 /** Verdict on a candidate by mark and word. */
 export function Verdict({ verdict }: { verdict: VerdictName }) {
-  const mark = { fits: '✓', tight: '~', 'does not fit': '✕' }[verdict];
-  const colour = { fits: 'text-moss', tight: 'text-ink', 'does not fit': 'text-second' }[verdict];
+  const mark = { fits: '✓', oversized: '+', tight: '~', 'does not fit': '✕' }[verdict];
+  const colour = {
+    fits: 'text-moss',
+    oversized: 'text-ink',
+    tight: 'text-ink',
+    'does not fit': 'text-second',
+  }[verdict];
   return (
     <span className={`whitespace-nowrap ${colour}`}>
       <span aria-hidden="true" className="inline-block w-4 font-medium">

@@ -8,6 +8,7 @@ import { ApiError, api } from '../../api/client.ts';
 import { Page } from '../../frame/Page.tsx';
 import { ProblemGrid } from './ProblemGrid.tsx';
 import { categories, categoryOf } from './useCatalogue.ts';
+import { Select } from '../../ui/Select.tsx';
 
 /** Brings in many items at once: a CSV table of one category, or a JSON list of any. */
 export function BringInScreen() {
@@ -49,18 +50,13 @@ export function BringInScreen() {
           <label htmlFor="csv-of" className="block text-[13px] text-second">
             A CSV of
           </label>
-          <select
+          <Select
             id="csv-of"
-            className="field w-[200px]"
+            className="w-[200px]!"
             value={category}
-            onChange={(event) => setCategory(event.target.value as CatalogueCategory)}
-          >
-            {categories.map((c) => (
-              <option key={c} value={c}>
-                {categoryNames[c]}
-              </option>
-            ))}
-          </select>
+            choices={categories.map((c) => ({ value: c, label: categoryNames[c] }))}
+            onChoose={setCategory}
+          />
         </div>
         <input
           ref={input}

@@ -14,6 +14,7 @@ import { ItemComparison } from './ItemComparison.tsx';
 import { readField } from './fieldText.ts';
 import { headlinesOf } from './headlines.ts';
 import { categories, categoryOf, useCatalogue } from './useCatalogue.ts';
+import { Tick } from '../../ui/Tick.tsx';
 
 const COLUMNS = 4;
 const MOST_COMPARED = 4;
@@ -118,12 +119,9 @@ function ItemTable({
             ))}
             <td>{item.price}</td>
             <td>
-              <input
-                type="checkbox"
-                aria-label={`Compare ${item.designation}`}
-                checked={picked.has(item.id)}
-                onChange={() => toggle(item.id)}
-              />
+              <Tick wordless checked={picked.has(item.id)} onChange={() => toggle(item.id)}>
+                Compare {item.designation}
+              </Tick>
             </td>
           </tr>
         ))}

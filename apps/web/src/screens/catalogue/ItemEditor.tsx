@@ -23,6 +23,7 @@ import { TableCurves } from './TableCurves.tsx';
 import { EMPTY, textValue, typedField } from './fieldText.ts';
 import { tableText } from './tableText.ts';
 import { categoryOf, useCatalogue } from './useCatalogue.ts';
+import { Select } from '../../ui/Select.tsx';
 
 /** What a form starts from when there is no item yet. */
 function emptyText(field: ItemField): string {
@@ -45,13 +46,7 @@ function FieldInput({
   const id = useId();
   const choices =
     field.type === 'yes-no' ? ['yes', 'no'] : field.type === 'choice' ? field.choices : undefined;
-  const common = {
-    id,
-    className: 'field',
-    value,
-    'aria-invalid': message !== undefined,
-    'aria-describedby': message && message !== EMPTY ? `${id}-message` : undefined,
-  };
+  const describedBy = message && message !== EMPTY ? `${id}-message` : undefined;
   return (
     <div>
       <div className="grid grid-cols-[1fr_170px] items-center gap-2">
@@ -59,15 +54,26 @@ function FieldInput({
           {field.label}
         </label>
         {choices ? (
-          <select {...common} onChange={(event) => change(event.target.value)}>
-            {field.type === 'choice' && field.optional && <option value="">not said</option>}
-            {choices.map((choice) => (
-              <option key={choice}>{choice}</option>
-            ))}
-          </select>
+          <Select
+            id={id}
+            value={value}
+            choices={[
+              ...(field.type === 'choice' && field.optional
+                ? [{ value: '', label: 'not said' }]
+                : []),
+              ...choices.map((choice) => ({ value: choice, label: choice })),
+            ]}
+            onChoose={change}
+            invalid={message !== undefined}
+            describedBy={describedBy}
+          />
         ) : (
           <input
-            {...common}
+            id={id}
+            className="field"
+            value={value}
+            aria-invalid={message !== undefined}
+            aria-describedby={describedBy}
             placeholder={field.type === 'figure' ? field.unit : ''}
             autoComplete="off"
             spellCheck={false}

@@ -10,6 +10,7 @@ import { authorName, useUnits } from '../../ui/preferences.ts';
 import { TableCurves } from './TableCurves.tsx';
 import { readField } from './fieldText.ts';
 import { useCatalogue } from './useCatalogue.ts';
+import { Select } from '../../ui/Select.tsx';
 
 function WhereUsed({ item, newest }: { item: CatalogueItem; newest: number }) {
   const used = useQuery({
@@ -102,18 +103,16 @@ export function ItemScreen() {
         <div>
           <div className="mb-2 flex flex-wrap items-center gap-2">
             {revisions.length > 1 && (
-              <select
-                aria-label="Revision"
-                className="field w-[130px]"
-                value={item.revision}
-                onChange={(event) => setShown(Number(event.target.value))}
-              >
-                {revisions.map((r) => (
-                  <option key={r.revision} value={r.revision}>
-                    revision {r.revision}
-                  </option>
-                ))}
-              </select>
+              <Select
+                name="Revision"
+                className="w-[130px]!"
+                value={String(item.revision)}
+                choices={revisions.map((r) => ({
+                  value: String(r.revision),
+                  label: `revision ${r.revision}`,
+                }))}
+                onChoose={(number) => setShown(Number(number))}
+              />
             )}
             <Link
               className="act inline-block"

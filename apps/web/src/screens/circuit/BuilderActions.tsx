@@ -9,6 +9,7 @@ import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { useCircuit } from '../../build/useCircuit.ts';
+import { ActionMenu } from '../../ui/ActionMenu.tsx';
 
 /** Puts something in behind an element, moves it, takes it out; refusals are said here. */
 export function BuilderActions({
@@ -42,21 +43,15 @@ export function BuilderActions({
   };
   return (
     <section className="rule mt-3 pt-2" aria-label="Change the run">
-      <select
-        className="field"
-        aria-label={`Put in behind ${element.name}`}
-        value=""
-        onChange={(event) => insert(event.target.value as Insertable)}
-      >
-        <option value="" disabled>
-          Put in behind it …
-        </option>
-        {Object.entries(insertable).map(([kind, name]) => (
-          <option key={kind} value={kind}>
-            {name}
-          </option>
-        ))}
-      </select>
+      <ActionMenu
+        text="Put in behind it …"
+        name={`Put in behind ${element.name}`}
+        actions={(Object.entries(insertable) as [Insertable, string][]).map(([value, label]) => ({
+          value,
+          label,
+        }))}
+        onPick={insert}
+      />
       <div className="mt-1.5 grid grid-cols-3 gap-1.5">
         <button
           type="button"

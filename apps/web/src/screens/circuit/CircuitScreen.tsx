@@ -65,6 +65,7 @@ export function CircuitScreen() {
             key={element.id}
             element={element}
             path={['fuelCircuits', circuit.id, 'elements', element.id]}
+            shown={shown === 'peakPower' ? undefined : fluid.cases[shown]}
             select={setSelected}
           />
           <Cautions place="circuit" />

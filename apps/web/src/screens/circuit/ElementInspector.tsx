@@ -4,6 +4,7 @@ import {
   type CatalogueCategory,
   type CircuitElement,
   type ItemRef,
+  type ToldCase,
   newestOf,
   pumpsOf,
   fuelFigure,
@@ -16,6 +17,7 @@ import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FigureRows, type NamedFigure } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { BuilderActions } from './BuilderActions.tsx';
+import { CaseRows } from './CaseRows.tsx';
 import { ElementFields } from './ElementFields.tsx';
 
 const categories = {
@@ -126,10 +128,16 @@ function figuresOfElement(
 const pumpNumberOf = (build: Build, elementId: string): number =>
   1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((pump) => pump.id === elementId);
 
-type Props = { element: CircuitElement; path: Path; select: (id: string) => void };
+type Props = {
+  element: CircuitElement;
+  path: Path;
+  /** the case that is looked at, where it is another than peak power */
+  shown: ToldCase | undefined;
+  select: (id: string) => void;
+};
 
 /** What is known of the selected element, and what can be changed. */
-export function ElementInspector({ element, path, select }: Props) {
+export function ElementInspector({ element, path, shown, select }: Props) {
   const { document: build, evaluation, edit, catalogue } = useBuild();
   const open = useCircuit();
   const findings = evaluation.findings.filter((f) => elementOf(f.where) === element.id);
@@ -153,6 +161,9 @@ export function ElementInspector({ element, path, select }: Props) {
             </li>
           ))}
         </ul>
+      )}
+      {shown && (
+        <CaseRows element={element} shown={shown} density={open.fluid.design.fuel.hot.density} />
       )}
       <FigureRows
         title="At peak, worst case"

@@ -8,6 +8,7 @@ import { Screen } from '../../ui/Screen.tsx';
 import { DifferenceList } from './DifferenceList.tsx';
 import { InputDifferences } from './InputDifferences.tsx';
 import { useDifferences } from './useDifferences.ts';
+import { type Choice, type ChoiceGroup, Select } from '../../ui/Select.tsx';
 
 interface Side {
   readonly name: string;
@@ -68,47 +69,39 @@ function SideChoice({
   const { id, document: build, revision } = useBuild();
   const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds });
   const revisions = useQuery({ queryKey: ['revisions', id], queryFn: () => api.revisions(id) });
+  const sides: (Choice | ChoiceGroup)[] = [
+    { value: 'now', label: 'This build now' },
+    ...build.options.map((option) => ({
+      heading: `Decision: ${option.title}`,
+      choices: option.alternatives.map((a) => ({
+        value: `option:${option.id}:${a.id}`,
+        label: `${a.name}${a.id === option.chosen ? ' (chosen)' : ''}`,
+      })),
+    })),
+    {
+      heading: 'Earlier revisions',
+      choices: (revisions.data ?? [])
+        .filter((r) => r.number < revision)
+        .map((r) => ({ value: `revision:${r.number}`, label: `${r.number}: after ${r.words}` })),
+    },
+    {
+      heading: 'Other builds',
+      choices: (builds.data ?? [])
+        .filter((b) => b.id !== id)
+        .map((b) => ({ value: `build:${b.id}`, label: b.name })),
+    },
+  ];
   return (
     <div className="min-w-0 flex-1">
       <label htmlFor={`side-${label}`} className="text-[13px] text-second">
         {label}
       </label>
-      <select
+      <Select
         id={`side-${label}`}
-        className="field"
         value={value}
-        onChange={(event) => choose(event.target.value)}
-      >
-        <option value="now">This build now</option>
-        {build.options.map((option) => (
-          <optgroup key={option.id} label={`Decision: ${option.title}`}>
-            {option.alternatives.map((a) => (
-              <option key={a.id} value={`option:${option.id}:${a.id}`}>
-                {a.name}
-                {a.id === option.chosen ? ' (chosen)' : ''}
-              </option>
-            ))}
-          </optgroup>
-        ))}
-        <optgroup label="Earlier revisions">
-          {revisions.data
-            ?.filter((r) => r.number < revision)
-            .map((r) => (
-              <option key={r.number} value={`revision:${r.number}`}>
-                {r.number}: after {r.words}
-              </option>
-            ))}
-        </optgroup>
-        <optgroup label="Other builds">
-          {builds.data
-            ?.filter((b) => b.id !== id)
-            .map((b) => (
-              <option key={b.id} value={`build:${b.id}`}>
-                {b.name}
-              </option>
-            ))}
-        </optgroup>
-      </select>
+        choices={sides.filter((s) => !('heading' in s) || s.choices.length > 0)}
+        onChoose={choose}
+      />
     </div>
   );
 }

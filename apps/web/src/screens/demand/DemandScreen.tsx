@@ -14,6 +14,8 @@ import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { DemandMapDrawing } from './DemandMapDrawing.tsx';
 import { FuelPanel } from './FuelPanel.tsx';
+import { RadioList } from '../../ui/RadioList.tsx';
+import type { Choice } from '../../ui/Select.tsx';
 
 /** Both schools drawn as bars to one scale. */
 function Schools() {
@@ -75,26 +77,15 @@ function Pick() {
     setMessage(undefined);
   }, [demand]);
   const changed = school !== demand.school || reason !== demand.reason;
-  const choices: [DemandChoiceName, string][] = [
-    ['larger', 'the larger of the two'],
-    ['power', 'A, from power'],
-    ['air', 'B, from air'],
+  const choices: Choice<DemandChoiceName>[] = [
+    { value: 'larger', label: 'the larger of the two' },
+    { value: 'power', label: 'A, from power' },
+    { value: 'air', label: 'B, from air' },
   ];
   return (
     <fieldset className="mt-4">
       <legend className="font-medium">Carried forward</legend>
-      {choices.map(([value, words]) => (
-        <label key={value} className="flex min-h-7 items-center gap-2">
-          <input
-            type="radio"
-            name="school"
-            className="accent-moss"
-            checked={school === value}
-            onChange={() => setSchool(value)}
-          />
-          {words}
-        </label>
-      ))}
+      <RadioList label="Carried forward" value={school} choices={choices} onChoose={setSchool} />
       <label className="mt-1 block">
         <span className="text-[13px] text-second">
           Reason{school === 'larger' ? ' (not needed for the larger)' : ''}

@@ -6,6 +6,8 @@ import { stageList } from '../../frame/stages.ts';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 
 type Kind = Severity | 'accepted';
 const kinds: readonly { kind: Kind; name: string }[] = [
@@ -51,26 +53,22 @@ export function FindingsScreen() {
     >
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         {kinds.map(({ kind, name }) => (
-          <label key={kind} className="flex items-center gap-1.5">
-            <input type="checkbox" checked={!hidden.has(kind)} onChange={() => toggle(kind)} />
+          <Tick key={kind} checked={!hidden.has(kind)} onChange={() => toggle(kind)}>
             {name} <span className="text-second">{counted(kind)}</span>
-          </label>
+          </Tick>
         ))}
-        <select
-          aria-label="Stage"
-          className="field w-[150px]"
+        <Select
+          name="Stage"
+          className="w-[150px]!"
           value={stage}
-          onChange={(event) => setStage(event.target.value)}
-        >
-          <option value="all">all stages</option>
-          {stageList
-            .filter((s) => present.has(s.id))
-            .map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
-        </select>
+          choices={[
+            { value: 'all', label: 'all stages' },
+            ...stageList
+              .filter((s) => present.has(s.id))
+              .map((s) => ({ value: s.id, label: s.name })),
+          ]}
+          onChoose={setStage}
+        />
         <input
           aria-label="Words in the finding"
           placeholder="words in it"

@@ -254,12 +254,12 @@ export function InjectorsScreen() {
                 {candidate.verdict === 'fits'
                   ? '✓ fits'
                   : candidate.verdict === 'tight'
-                    ? candidate.worstDuty > limit - 0.05
-                      ? '~ close to the limit'
-                      : '~ large for idle'
-                    : candidate.item.driver === 'peak-hold'
-                      ? '✕ needs another driver'
-                      : '✕ too small'}
+                    ? '~ close to the limit'
+                    : candidate.verdict === 'oversized'
+                      ? '+ large for idle'
+                      : candidate.item.driver === 'peak-hold'
+                        ? '✕ needs another driver'
+                        : '✕ too small'}
               </text>
             </g>
           );

@@ -14,6 +14,7 @@ import { Screen } from '../../ui/Screen.tsx';
 import { type MapCell, SpeedLoadMap } from '../../ui/SpeedLoadMap.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { useOperatingMap, useOperatingPoint } from './useOperatingMap.ts';
+import { Select } from '../../ui/Select.tsx';
 
 type Quantity = (typeof operatingQuantities)[number];
 
@@ -139,18 +140,17 @@ export function OperationScreen() {
           </button>
         ))}
         {evaluation.fluids.length > 1 && (
-          <select
-            aria-label="Circuit"
-            className="field ml-auto w-[180px]"
-            value={circuitIndex}
-            onChange={(event) => setCircuit(Number(event.target.value))}
-          >
-            {evaluation.fluids.map((fluid, i) => (
-              <option key={fluid.design.circuit.id} value={i}>
-                {fluid.design.circuit.name}
-              </option>
-            ))}
-          </select>
+          <div className="ml-auto w-[180px]">
+            <Select
+              name="Circuit"
+              value={String(circuitIndex)}
+              choices={evaluation.fluids.map((fluid, i) => ({
+                value: String(i),
+                label: fluid.design.circuit.name,
+              }))}
+              onChoose={(index) => setCircuit(Number(index))}
+            />
+          </div>
         )}
       </div>
       {failed && (

@@ -17,6 +17,7 @@ import { QuantityInput } from '../../ui/QuantityInput.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Supports } from '../../ui/Supports.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { ActionMenu } from '../../ui/ActionMenu.tsx';
 
 type State =
   | { readonly kind: 'idle' }
@@ -53,24 +54,19 @@ function Shelf() {
           </li>
         ))}
       </ul>
-      <select
-        className="field mt-1"
-        aria-label="Put a part on the shelf"
-        value=""
-        onChange={(event) => {
-          const item = items.find((i) => i.id === event.target.value);
-          if (item) edit({ name: 'set', path: ['shelf', item.id], value: refOf(item) });
-        }}
-      >
-        <option value="" disabled>
-          Put a part on the shelf …
-        </option>
-        {items.map((item) => (
-          <option key={`${item.id}@${item.revision}`} value={item.id}>
-            {item.category}: {item.designation}
-          </option>
-        ))}
-      </select>
+      <div className="mt-1">
+        <ActionMenu
+          text="Put a part on the shelf …"
+          actions={items.map((item) => ({
+            value: item.id,
+            label: `${item.category}: ${item.designation}`,
+          }))}
+          onPick={(id) => {
+            const item = items.find((i) => i.id === id);
+            if (item) edit({ name: 'set', path: ['shelf', item.id], value: refOf(item) });
+          }}
+        />
+      </div>
     </section>
   );
 }

@@ -48,10 +48,7 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
   const { scope } = useCircuit();
   const needed = results.find(fuelFigure('pumps.flowNeeded', scope))?.value ?? 0;
   const wished = needed * (1 + build.limits.pumpMargin.value);
-  const most = Math.max(
-    2.4 * needed,
-    ...candidates.map((c) => Math.min(c.available ?? 0, 3 * needed)),
-  );
+  const most = Math.max(2.4 * needed, ...candidates.map((c) => c.available ?? 0));
   const x = scaleLinear([0, most], [left, W - right]).clamp(true);
   const height = candidates.length * ROW + 50;
   const walk = walkKeys(

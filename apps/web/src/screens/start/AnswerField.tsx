@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { Select } from '../../ui/Select.tsx';
 
 /** One answer typed freely, with its mistake under it. */
 export function AnswerField({
@@ -59,18 +60,7 @@ export function AnswerChoice<Value extends string>({
   return (
     <div className="grid grid-cols-[1fr_170px] items-center gap-2">
       <label htmlFor={id}>{label}</label>
-      <select
-        id={id}
-        className="field"
-        value={value}
-        onChange={(event) => choose(event.target.value as Value)}
-      >
-        {choices.map((choice) => (
-          <option key={choice.value} value={choice.value}>
-            {choice.label}
-          </option>
-        ))}
-      </select>
+      <Select id={id} value={value} choices={choices} onChoose={choose} />
     </div>
   );
 }

@@ -15,16 +15,16 @@ export function TakeAwayScreen() {
   const papers = [
     {
       href: `${base}/work-sheet.pdf?units=${units.system}`,
-      name: 'Work sheet',
+      name: 'Work order',
       type: 'PDF',
       words:
-        'Fuel and pump circuit with cautions, expected gauge readings and room for what is measured',
+        'What to fit, set and connect, drawn and in order; expected readings with room for what is read',
     },
     {
       href: `${base}/parts.csv`,
       name: 'Parts',
       type: 'CSV',
-      words: 'Every part with its length or count, and what it is for',
+      words: 'Every part with its length or count, its price and what it is for; the total',
     },
     {
       href: `${base}/wires.csv`,

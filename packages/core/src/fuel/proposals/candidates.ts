@@ -23,7 +23,7 @@ import {
 } from '../running/solvePoint.ts';
 import { rowMassFlow } from '../running/rowShare.ts';
 
-export type Verdict = 'fits' | 'tight' | 'does not fit';
+export type Verdict = 'fits' | 'oversized' | 'tight' | 'does not fit';
 
 /** Why a candidate fits or not; numbers fill the {placeholders}. */
 export interface Reason {
@@ -47,7 +47,7 @@ export interface InjectorCandidate {
   readonly supportsPower: number | null;
 }
 
-const rank: Record<Verdict, number> = { fits: 0, tight: 1, 'does not fit': 2 };
+const rank: Record<Verdict, number> = { fits: 0, oversized: 1, tight: 1, 'does not fit': 2 };
 export const worstVerdict = (reasons: readonly Reason[]): Verdict =>
   reasons.reduce<Verdict>((w, r) => (rank[r.verdict] > rank[w] ? r.verdict : w), 'fits');
 
@@ -83,7 +83,7 @@ function injectorReasons(input: {
     (idleEffective < item.smallestEffectivePulse || idlePulse < item.smallestPulse)
   ) {
     reasons.push({
-      verdict: 'tight',
+      verdict: 'oversized',
       text: 'large for idle: pulse {pulse}, of which {effective} meters fuel; needs {least} and {leastEffective}',
       numbers: {
         pulse: time(idlePulse),
@@ -226,7 +226,7 @@ function pumpReasons(
     });
   } else if (margin > 1) {
     reasons.push({
-      verdict: 'tight',
+      verdict: 'oversized',
       text: 'margin {margin}: more than the engine can use, it heats the fuel and loads the return',
       numbers,
     });
