@@ -23,8 +23,9 @@ export function LadderRail() {
   const top = scaleTop(ladder);
   const at = (power: number): number => 4 + 90 * (1 - power / top);
   const rungs = reachedRungs(ladder).filter((rung) => rung.power <= top);
-  const labels = spread(
-    rungs.map((rung) => at(rung.power)),
+  const target = at(ladder.targetPower);
+  const [targetLabel = target, ...labels] = spread(
+    [target, ...rungs.map((rung) => at(rung.power))],
     3.4,
   );
   const power = (value: number): string => formatMeasure({ value, kind: 'power' }, units);
@@ -58,17 +59,15 @@ export function LadderRail() {
         <line
           x1="0"
           x2="18"
-          y1={`${at(ladder.targetPower)}%`}
-          y2={`${at(ladder.targetPower)}%`}
+          y1={`${target}%`}
+          y2={`${target}%`}
           stroke="var(--moss)"
           strokeWidth="3"
         />
       </svg>
       <span
         className="absolute right-0.5 -translate-y-1/2 bg-paper px-0.5 font-narrow text-[12px] font-medium leading-4 text-moss"
-        style={{
-          top: `${Math.min(at(ladder.targetPower) + (labels.some((l) => Math.abs(l - at(ladder.targetPower)) < 3) ? 3 : 0), 96)}%`,
-        }}
+        style={{ top: `${targetLabel}%` }}
         title={`Target ${power(ladder.targetPower)}`}
       >
         target

@@ -26,9 +26,11 @@ function Entry({ entry }: { entry: RippleEntry }) {
       <span className="text-second">
         {entry.after === null
           ? 'is gone'
-          : entry.before === null
-            ? `is a new ${severityWords[entry.after]}`
-            : `was a ${severityWords[entry.before]}, is a ${severityWords[entry.after]}`}
+          : entry.reopened
+            ? 'is open again: worse than what was accepted'
+            : entry.before === null
+              ? `is a new ${severityWords[entry.after]}`
+              : `was a ${severityWords[entry.before]}, is a ${severityWords[entry.after]}`}
       </span>
     </span>
   );

@@ -4,6 +4,7 @@ import { lantern, sampleCatalogue } from '../exchange/index.ts';
 import { withAcceptances } from './acceptance.ts';
 import { type Acceptance, type BuildFinding, withValueAt } from '../model/index.ts';
 import { evaluate } from './evaluate.ts';
+import { ripple } from './ripple.ts';
 
 const accepting = (measured: number | null) => ({
   title: 'x',
@@ -98,5 +99,23 @@ describe('an acceptance', () => {
     });
     expect(Object.keys(twice.document.acceptances)).toEqual(['a']);
     expect(twice.document.acceptances['a']!.measured).toBe(2);
+  });
+});
+
+describe('the ripple', () => {
+  const compared = (findings: readonly BuildFinding[]) => ({ results: [], findings });
+  const warning = { measured: pressure(36_000), limit: pressure(35_000) };
+  const holding = marked(warning, 38_000);
+  const broken = marked({ ...warning, measured: pressure(40_000) }, 38_000);
+
+  test('tells an acceptance that opens again', () => {
+    expect(ripple(compared([holding]), compared([broken]))).toMatchObject([
+      { id: 'a', before: 'warn', after: 'warn', reopened: true },
+    ]);
+  });
+
+  test('is quiet while it holds, and when a person takes it back', () => {
+    expect(ripple(compared([holding]), compared([holding]))).toEqual([]);
+    expect(ripple(compared([holding]), compared([finding(warning)]))).toEqual([]);
   });
 });

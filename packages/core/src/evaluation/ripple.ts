@@ -13,6 +13,8 @@ export type RippleEntry =
       readonly title: string;
       readonly before: Severity | null;
       readonly after: Severity | null;
+      /** it was accepted, and is open again because it got worse */
+      readonly reopened?: true;
     }
   | {
       readonly type: 'figure';
@@ -74,11 +76,21 @@ export function differences(
   for (const id of ids) {
     const was = severityBefore.get(id)?.severity ?? null;
     const is = severityAfter.get(id)?.severity ?? null;
-    if (was === is) continue;
+    const accepted = severityBefore.get(id)?.accepted !== undefined;
+    const reopened = accepted && severityAfter.get(id)?.reopened !== undefined;
+    if (was === is && !reopened) continue;
     const { title } = (severityAfter.get(id) ?? severityBefore.get(id))!;
-    findings.push({ type: 'finding', id, title, before: was, after: is });
+    findings.push({
+      type: 'finding',
+      id,
+      title,
+      before: was,
+      after: is,
+      ...(reopened ? { reopened } : {}),
+    });
   }
-  const worsening = (f: (typeof findings)[number]) => weightOf(f.after) - weightOf(f.before);
+  const worsening = (f: (typeof findings)[number]) =>
+    weightOf(f.after) - weightOf(f.before) + (f.reopened ? 1 : 0);
   findings.sort((a, b) => worsening(b) - worsening(a));
 
   const valuesBefore = new Map(before.results.map((r) => [r.key, r.value]));

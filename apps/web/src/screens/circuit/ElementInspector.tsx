@@ -97,7 +97,7 @@ function figuresOfElement(
         ['Flow', fuelFigure('case.pump.flow', at)],
         ['Voltage', fuelFigure('case.pump.voltage', at)],
         ['Current', fuelFigure('case.pump.current', at)],
-        ['In hand', fuelFigure('case.pump.margin', at)],
+        ['Margin', fuelFigure('case.pump.margin', at)],
         ['Inlet above boiling', fuelFigure('suction.inletHead', { ...scope, pump: element.id })],
       ];
     }

@@ -41,7 +41,7 @@ function reading(props: Props): string | undefined {
     case 'filter-regulator':
     case 'dead-head-regulator':
     case 'orifice':
-      return `−${pressure(Math.max(0, state.pressureDrop))}`;
+      return pressure(-Math.max(0, state.pressureDrop));
   }
 }
 

@@ -53,7 +53,7 @@ export function MarginsScreen() {
             </section>
           )}
           {evaluation.findings.length === 0 && (
-            <p>Nothing is wrong or tight. The ladder shows what is left in hand.</p>
+            <p>Nothing is wrong or tight. The ladder shows what margin is left.</p>
           )}
           {(['stop', 'warn', 'note'] as const).map((severity) => {
             const findings = openFindings(evaluation.findings).filter(

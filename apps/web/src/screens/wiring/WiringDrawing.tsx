@@ -70,6 +70,25 @@ function pathOf(from: Point, to: Point): { d: string; middle: Point } {
   };
 }
 
+/** The relay's box: labels stand beside it, not across its edge. */
+const relayBox = { left: 556, right: 682 } as const;
+
+/** Where the words of a wire stand, clear of the relay's box. */
+function labelAt(
+  from: Terminal,
+  to: Terminal,
+): { x: number; y: number; textAnchor: 'middle' | 'end' } {
+  const [x0] = terminalAt(from);
+  const [x1, y1] = terminalAt(to);
+  const { middle } = pathOf(terminalAt(from), terminalAt(to));
+  if (x0 === x1) return { x: x1 - 14, y: y1 - 34, textAnchor: 'end' };
+  if (to.of === 'pump') return { x: W - 4, y: y1 - 32, textAnchor: 'end' };
+  if (to.of === 'relay' && x0 < relayBox.left) {
+    return { x: (x0 + relayBox.left) / 2, y: middle[1] - 14, textAnchor: 'middle' };
+  }
+  return { x: middle[0], y: middle[1] - 14, textAnchor: 'middle' };
+}
+
 /** What stands under a terminal that stands alone. */
 function nameOf(terminal: Terminal, ecuName: string): string {
   switch (terminal.of) {
@@ -283,8 +302,6 @@ export function WiringDrawing({
         );
         const isSelected = selected === sized.wire.id;
         const trouble = troubled.get(sized.wire.id);
-        const vertical =
-          terminalAt(sized.wire.from.terminal)[0] === terminalAt(sized.wire.to.terminal)[0];
         const label = `${sized.size.size}, ${formatMeasure({ value: sized.task.length, kind: 'length' }, units)}`;
         return (
           <g
@@ -317,13 +334,7 @@ export function WiringDrawing({
               {style.letter}
             </text>
             <text
-              x={vertical ? middle[0] - 14 : middle[0]}
-              y={
-                vertical
-                  ? terminalAt(sized.wire.to.terminal)[1] - 34
-                  : middle[1] - (sized.wire.to.terminal.of === 'pump' ? 22 : 14)
-              }
-              textAnchor={vertical ? 'end' : 'middle'}
+              {...labelAt(sized.wire.from.terminal, sized.wire.to.terminal)}
               style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}
             >
               {label}

@@ -346,7 +346,7 @@ export function demandStage(input: {
       atPeak.fuel,
       derive({
         figure: engineFigure('demand.disagreement'),
-        label: 'Disagreement of the schools',
+        label: 'Difference of the two schools',
         formula: f.disagreement,
         inputs: compared,
       }),

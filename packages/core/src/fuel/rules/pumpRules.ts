@@ -26,7 +26,7 @@ export const pumpMargin: FuelRule = {
           title: nothing
             ? 'Nothing flows at peak'
             : short
-              ? 'Pump has too little in hand'
+              ? 'Pump has too little margin'
               : 'Pump is larger than needed',
           because: nothing
             ? 'at peak the pump does not reach the rail’s pressure, so nothing flows; the engine needs {needed}'

@@ -59,7 +59,7 @@ export const surgeLift: FuelRule = {
         rule: 'surge.lift',
         severity: surgeFails(fluid.design, at.point, solution) ? 'stop' : 'warn',
         where: where(fluid, first.id),
-        title: empties ? 'The surge tank runs empty at peak' : 'The lift pump has little in hand',
+        title: empties ? 'The surge tank runs empty at peak' : 'The lift pump has little margin',
         because: empties
           ? 'at peak it gives {ratio} of what the engine takes: the surge tank lasts {seconds}'
           : 'at peak it gives {ratio} of what the engine takes; {limit} keeps the surge tank full',
