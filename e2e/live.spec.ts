@@ -68,6 +68,34 @@ test('without a connection edits wait and are sent later, in order, once', async
   expect(await words(page, server)).toEqual(['Demo build', 'Change power', 'Change altitude']);
 });
 
+test.describe('with the program kept on the device', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('offline a build opens again, goes to screens never seen, and keeps edits', async ({
+    page,
+    server,
+    context,
+  }) => {
+    await page.goto(`${server}/builds/lantern/brief`);
+    await expect(power(page)).toHaveValue('168 kW');
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    // What the page asked before it was there is asked again through it.
+    await page.reload();
+    await expect(power(page)).toHaveValue('168 kW');
+    await context.setOffline(true);
+    await page.reload();
+    await expect(power(page)).toHaveValue('168 kW');
+    await type(power(page), '150 kW');
+    await expect(page.getByText('1 edit waits on this device')).toBeVisible();
+    await page.getByRole('button', { name: /^Electrics/ }).click();
+    await page.getByRole('link', { name: /^Pump wiring/ }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Pump wiring' })).toBeVisible();
+    await context.setOffline(false);
+    await page.getByRole('button', { name: 'Send now' }).click();
+    await expect(page.locator('header')).toContainText('revision 2');
+  });
+});
+
 test('an edit whose answer was lost is made once, also over closing the window', async ({
   page,
   server,

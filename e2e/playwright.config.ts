@@ -12,6 +12,8 @@ export default defineConfig({
   reporter: [['line'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
+    // Requests are looked at as the page makes them; the test of the offline copy lets it in.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

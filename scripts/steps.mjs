@@ -71,6 +71,7 @@ export function buildWeb() {
   )
     return;
   run(bin('vite'), ['build', 'apps/web', '--logLevel', 'warn']);
+  run(process.execPath, ['scripts/serviceWorker.mjs']);
 }
 
 function newest(path) {
