@@ -33,24 +33,12 @@ export function install() {
   const stamp = join(root, 'node_modules', '.brookrain-lock');
   const native = join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(native)) return;
-  console.error(
-    'Installing packages (a few minutes the first time: the database driver is compiled)',
-  );
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+  console.error('Installing packages');
+  // The database driver is the only package with a binary of its own; it gets a step to itself.
+  run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'], {
     quiet: true,
-    env: { JOBS: '2', npm_config_build_from_source: 'true' },
   });
-  if (!existsSync(native)) {
-    run('npm', ['rebuild', 'better-sqlite3', '--loglevel=error'], {
-      quiet: true,
-      env: { JOBS: '2' },
-    });
-  }
-  if (!existsSync(native)) {
-    console.error('The database driver could not be compiled. It needs python3, make and g++:');
-    console.error('  apt-get install python3 make g++');
-    process.exit(1);
-  }
+  run(process.execPath, ['scripts/databaseDriver.mjs'], { quiet: true });
   writeFileSync(stamp, lock);
 }
 
