@@ -31,7 +31,7 @@ test('two devices on one build follow each other', async ({ browser, server }) =
 
   await type(power(bench), '150 kW');
   await expect(power(vehicle)).toHaveValue('150 kW');
-  await expect(vehicle.getByText('Mika: Change power')).toBeVisible();
+  await expect(vehicle.getByText('Mika: Power 168 kW → 150 kW')).toBeVisible();
   await type(altitude(vehicle), '300 m');
   await expect(altitude(bench)).toHaveValue('300 m');
   await expect(bench.locator('header')).toContainText('revision 3');
@@ -65,7 +65,11 @@ test('without a connection edits wait and are sent later, in order, once', async
   await page.getByRole('button', { name: 'Send now' }).click();
   await expect(page.locator('header')).toContainText('revision 3');
   await expect(page.getByText('wait on this device')).toHaveCount(0);
-  expect(await words(page, server)).toEqual(['Demo build', 'Change power', 'Change altitude']);
+  expect(await words(page, server)).toEqual([
+    'Demo build',
+    'Power 168 kW → 150 kW',
+    'Altitude 900 m → 300 m',
+  ]);
 });
 
 test.describe('with the program kept on the device', () => {
@@ -115,7 +119,11 @@ test('an edit whose answer was lost is made once, also over closing the window',
   await expect(page.locator('header')).toContainText('revision 2');
   await type(altitude(page), '300 m');
   await expect(page.locator('header')).toContainText('revision 3');
-  expect(await words(page, server)).toEqual(['Demo build', 'Change power', 'Change altitude']);
+  expect(await words(page, server)).toEqual([
+    'Demo build',
+    'Power 168 kW → 150 kW',
+    'Altitude 900 m → 300 m',
+  ]);
 });
 
 test('while the data file is locked nothing accepted is lost and the rest waits', async ({

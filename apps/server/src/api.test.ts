@@ -79,7 +79,7 @@ describe('editing', () => {
     const kept = await server.read();
     expect(kept.revision).toBe(2);
     expect(kept.document.brief.boost).toEqual({ value: 70e3, unit: 'kPa' });
-    expect(kept.undo).toBe('Change boost');
+    expect(kept.undo).toBe('Boost 0.85 bar → 70 kPa');
   });
 
   test('an edit that changes nothing makes no revision', async () => {
@@ -157,7 +157,7 @@ describe('undo and redo', () => {
     await step('undo', 3).expect(200);
     const second = await step('undo', 4).expect(200);
     expect(hashOf(second.body.document)).toBe(hashOf(lantern));
-    expect(second.body).toMatchObject({ revision: 5, undo: null, redo: 'Change boost' });
+    expect(second.body).toMatchObject({ revision: 5, undo: null, redo: 'Boost 0.85 bar → 70 kPa' });
     await step('redo', 5).expect(200);
     const redone = await step('redo', 6).expect(200);
     expect(hashOf(redone.body.document)).toBe(after);
@@ -174,7 +174,7 @@ describe('undo and redo', () => {
     const { body } = await server.http().get('/api/builds/lantern/revisions').expect(200);
     expect(body.map((r: { kind: string }) => r.kind)).toEqual(['undo', 'edit', 'create']);
     expect(body[0].hash).toBe(hashOf(lantern));
-    expect(body[0].words).toBe('Undo: Change boost');
+    expect(body[0].words).toBe('Undo: Boost 0.85 bar → 70 kPa');
   });
 });
 
@@ -188,7 +188,7 @@ describe('stale edits', () => {
     expect(conflict.current.revision).toBe(2);
     expect(conflict.current.document.brief.boost.value).toBe(70e3);
     expect(hashOf(conflict.base.document)).toBe(hashOf(lantern));
-    expect(conflict.since.map((s) => s.words)).toEqual(['Change boost']);
+    expect(conflict.since.map((s) => s.words)).toEqual(['Boost 0.85 bar → 70 kPa']);
     expect(conflict.command).toEqual(command);
     expect((await server.read()).revision).toBe(2);
   });
@@ -346,7 +346,7 @@ describe('papers', () => {
   test('parts and wires are CSV with a header and a row each', async () => {
     const parts = await server.http().get('/api/builds/lantern/parts.csv').expect(200);
     const rows = parts.text.trim().split('\r\n');
-    expect(rows[0]).toBe('part,designation,family,quantity,unit,price,usedFor');
+    expect(rows[0]).toBe('part,designation,family,quantity,unit,price,currency,usedFor');
     expect(parts.text).toContain('I650');
     const wires = await server.http().get('/api/builds/lantern/wires.csv').expect(200);
     expect(wires.text.trim().split('\r\n')).toHaveLength(10);

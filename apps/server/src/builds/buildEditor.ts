@@ -5,7 +5,7 @@ import {
   type Patch,
   applyCommand,
   applyPatch,
-  describeCommand,
+  editInWords,
   diffDocuments,
 } from '@brookrain/core';
 import {
@@ -75,7 +75,7 @@ export class BuildEditor {
       kind: 'edit',
       target: null,
       author: change.author,
-      words: change.words ?? describeCommand(command),
+      words: change.words ?? editInWords(current.document, command),
       command,
       patch: applied.patch,
       inverse: applied.inverse,

@@ -108,7 +108,7 @@ describe('revisions', () => {
   test('each carries who, when and in which words', () => {
     editor.edit('lantern', { baseRevision: 1, author: 'Mika' }, edits[1](2));
     const [newest] = store.revisions('lantern');
-    expect(newest).toMatchObject({ author: 'Mika', kind: 'edit', words: 'Change cylinders' });
+    expect(newest).toMatchObject({ author: 'Mika', kind: 'edit', words: 'Cylinders 4 → 5' });
     expect(Math.abs(Date.now() - Date.parse(newest!.time))).toBeLessThan(60_000);
   });
 });

@@ -60,7 +60,7 @@ test('every window hears of every change, in order', async () => {
       id: 'lantern',
       revision: 2,
       author: 'Mika',
-      words: 'Change cylinders',
+      words: 'Cylinders 4 → 5',
     });
     expect(await next()).toMatchObject({ type: 'build', revision: 3 });
   }

@@ -1,10 +1,14 @@
 import { Dialog } from 'radix-ui';
-import { describeCommand } from '@brookrain/core';
+import { editInWords, pathText, placeInWords, valueInWords } from '@brookrain/core';
 import { useBuild } from '../build/BuildContext.ts';
+import { useUnits } from '../ui/preferences.ts';
+
+const MOST_CHANGES = 8;
 
 /** Shown when someone else changed the build first: both versions, and re-apply. */
 export function ConflictDialog() {
   const { conflict, reapply, dropConflict } = useBuild();
+  const [{ numbers }] = useUnits();
   return (
     <Dialog.Root open={conflict !== undefined} onOpenChange={(open) => !open && dropConflict()}>
       <Dialog.Portal>
@@ -23,13 +27,23 @@ export function ConflictDialog() {
                 {conflict.since.map((change, i) => (
                   <dd key={i}>
                     {change.words} <span className="text-second">by {change.author}</span>
+                    {change.changes.length > 1 && (
+                      <ul className="pl-3 text-[13px] text-second">
+                        {change.changes.slice(0, MOST_CHANGES).map(({ path, before, after }) => (
+                          <li key={pathText(path)}>
+                            {placeInWords(conflict.current.document, path) || pathText(path)}:{' '}
+                            {valueInWords(before, numbers)} → {valueInWords(after, numbers)}
+                          </li>
+                        ))}
+                      </ul>
+                    )}
                   </dd>
                 ))}
               </div>
               {conflict.command && (
                 <div>
                   <dt className="text-[13px] text-second">Your edit</dt>
-                  <dd>{describeCommand(conflict.command)}</dd>
+                  <dd>{editInWords(conflict.current.document, conflict.command)}</dd>
                 </div>
               )}
             </dl>

@@ -5,6 +5,7 @@ export * from './cheapestSet.ts';
 export type * from './checked.ts';
 export * from './commands/applyCommand.ts';
 export * from './commands/commandKinds.ts';
+export * from './commands/editInWords.ts';
 export * from './compareCircuits.ts';
 export * from './compareFuels.ts';
 export * from './evaluate.ts';

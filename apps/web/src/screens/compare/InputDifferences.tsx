@@ -1,31 +1,20 @@
 import {
   type BuildDocument,
-  type NumberFormat,
+  type DocumentDifference,
   diffDocuments,
-  echoTyped,
   pathText,
   placeInWords,
+  valueInWords,
 } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
 
-const isQuantity = (value: unknown): value is { value: number; unit: string } =>
-  typeof value === 'object' && value !== null && 'unit' in value && 'value' in value;
-
-/** A value of a document in few words. */
-function brief(value: unknown): string {
-  if (value === null || value === undefined) return 'usual';
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value !== 'object') return String(value);
-  if (Array.isArray(value)) return `${value.length} ${value.length === 1 ? 'entry' : 'entries'}`;
-  const { id, revision } = value as { id?: unknown; revision?: unknown };
-  return typeof id === 'string'
-    ? `${id}${typeof revision === 'number' && revision > 1 ? `, revision ${revision}` : ''}`
-    : 'changed';
+/** Where a difference stands, by the names of the side that has it. */
+function placeOf(before: BuildDocument, after: BuildDocument, difference: DocumentDifference) {
+  const { path } = difference;
+  const holder = difference.after === undefined ? before : after;
+  return placeInWords(holder, path) || pathText(path);
 }
-
-const shown = (value: unknown, numbers: NumberFormat): string =>
-  isQuantity(value) ? echoTyped(value, numbers) : brief(value);
 
 /** What was entered differently. */
 export function InputDifferences({
@@ -53,11 +42,11 @@ export function InputDifferences({
       <tbody>
         {differences.map((difference) => (
           <tr key={pathText(difference.path)}>
-            <td>{placeInWords(after, difference.path) || pathText(difference.path)}</td>
+            <td>{placeOf(before, after, difference)}</td>
             <td className="max-w-[260px] truncate text-second">
-              {shown(difference.before, numbers)}
+              {valueInWords(difference.before, numbers)}
             </td>
-            <td className="max-w-[260px] truncate">{shown(difference.after, numbers)}</td>
+            <td className="max-w-[260px] truncate">{valueInWords(difference.after, numbers)}</td>
           </tr>
         ))}
       </tbody>
