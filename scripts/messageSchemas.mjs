@@ -31,6 +31,7 @@ import { schemaOf } from '../packages/contract/dist/index.js';
 const messages = [
   'ArchiveMessage',
   'BuildReply',
+  'BuildStateReply',
   'BuildSummary',
   'CatalogueReply',
   'ConflictReply',

@@ -213,6 +213,37 @@ describe('stale edits', () => {
   });
 });
 
+describe('the state of a build', () => {
+  const state = async () => (await server.http().get('/api/builds/lantern/state').expect(200)).body;
+  const blend = (share: number, baseRevision: number) =>
+    server
+      .http()
+      .post('/api/builds/lantern/commands')
+      .send({
+        baseRevision,
+        command: {
+          name: 'set',
+          path: ['fuels', 'pump-fuel', 'ethanol'],
+          value: { value: share, unit: '%' },
+        },
+      })
+      .expect(200);
+
+  test('counts stops and warnings of its newest revision', async () => {
+    expect(await state()).toEqual({ revision: 1, stops: 0, warnings: 0 });
+    await blend(0.85, 1);
+    const worse = await state();
+    expect(worse.revision).toBe(2);
+    expect(worse.stops).toBeGreaterThan(3);
+    await blend(0.1, 2);
+    expect(await state()).toEqual({ revision: 3, stops: 0, warnings: 0 });
+  });
+
+  test('of a build that is not there is not found', async () => {
+    await server.http().get('/api/builds/none/state').expect(404);
+  });
+});
+
 describe('files', () => {
   const post = (path: string, text: string) =>
     server.http().post(path).set('content-type', 'text/plain').send(text);

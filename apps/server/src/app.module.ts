@@ -1,6 +1,7 @@
 import { type DynamicModule, Module } from '@nestjs/common';
 import { BuildEditor } from './builds/buildEditor.ts';
 import { BuildHistory } from './builds/buildHistory.ts';
+import { BuildStates } from './builds/buildStates.ts';
 import { BuildStore } from './builds/buildStore.ts';
 import { BuildsController } from './builds/builds.controller.ts';
 import { CatalogueController } from './catalogue/catalogue.controller.ts';
@@ -40,6 +41,7 @@ export class AppModule {
         BuildHistory,
         BuildStore,
         BuildEditor,
+        BuildStates,
         BuildStarter,
         CatalogueKeeper,
       ],

@@ -2,6 +2,7 @@ import { type BuildFile, toBuildFile } from '@brookrain/core';
 import {
   ArchiveMessage,
   type BuildReply,
+  type BuildStateReply,
   type BuildSummary,
   type ChangeMessage,
   CopyMessage,
@@ -35,6 +36,7 @@ import { ModelPipe } from '../modelPipe.ts';
 import { MayBeMissing, MayConflict, Replies, Takes, TakesText } from '../openapi/replies.ts';
 import { BuildEditor, type Change } from './buildEditor.ts';
 import { BuildStarter } from './buildStarter.ts';
+import { BuildStates } from './buildStates.ts';
 import { BuildStore } from './buildStore.ts';
 
 const changeOf = (message: ChangeMessage): Change => ({
@@ -51,6 +53,7 @@ export class BuildsController {
     @Inject(BuildEditor) private readonly editor: BuildEditor,
     @Inject(BuildStarter) private readonly starter: BuildStarter,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
+    @Inject(BuildStates) private readonly states: BuildStates,
   ) {}
 
   @Get()
@@ -142,6 +145,14 @@ export class BuildsController {
     @Body(new ModelPipe(GoBackMessage)) message: GoBackMessage,
   ): BuildReply {
     return this.editor.goBack(id, changeOf(message), message.revision);
+  }
+
+  @Get(':id/state')
+  @ApiOperation({ summary: 'How many stops and warnings stand against a build' })
+  @Replies(200, 'BuildStateReply', 'The counts')
+  @MayBeMissing()
+  state(@Param('id') id: string): BuildStateReply {
+    return this.states.of(id);
   }
 
   @Get(':id/build.json')

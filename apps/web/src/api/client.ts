@@ -1,5 +1,6 @@
 import type {
   BuildReply,
+  BuildStateReply,
   BuildSummary,
   CatalogueReply,
   ConflictReply,
@@ -78,6 +79,7 @@ export interface ChangeHead {
 export const api = {
   builds: () => ask<BuildSummary[]>('/builds'),
   build: (id: string) => ask<BuildReply>(buildPath(id)),
+  state: (id: string) => ask<BuildStateReply>(`${buildPath(id)}/state`),
   start: (answers: StartAnswers & { author: string }) =>
     ask<StartReply>('/builds/start', post(answers)),
   copy: (id: string, copy: { name: string; revision?: number; author: string }) =>

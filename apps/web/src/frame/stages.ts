@@ -100,14 +100,18 @@ export const findingsOf = (stageId: string, findings: readonly ToldFinding[]): T
 
 const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
+/** Counts of what stands against something in words: the worst only. */
+export function countsInWords(stops: number, warnings: number): string {
+  if (stops > 0) return counted(stops, 'stop');
+  return warnings > 0 ? counted(warnings, 'warning') : 'ready';
+}
+
 /** State of a stage in words, worst first. */
 export function stateInWords(findings: readonly ToldFinding[]): string {
   const open = openFindings(findings);
   const stops = open.filter((f) => f.severity === 'stop').length;
   const warnings = open.filter((f) => f.severity === 'warn').length;
-  if (stops > 0) return counted(stops, 'stop');
-  if (warnings > 0) return counted(warnings, 'warning');
-  return 'ready';
+  return countsInWords(stops, warnings);
 }
 
 /** State of a stage, with whether something stands against it. */

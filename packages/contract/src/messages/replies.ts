@@ -20,6 +20,13 @@ export interface BuildSummary {
   readonly archived: boolean;
 }
 
+/** What stands against a build: open findings, accepted ones left out. */
+export interface BuildStateReply {
+  readonly revision: number;
+  readonly stops: number;
+  readonly warnings: number;
+}
+
 /** A build as it stands. */
 export interface BuildReply {
   readonly id: string;

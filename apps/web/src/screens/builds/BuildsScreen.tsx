@@ -7,8 +7,21 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { ApiError, api } from '../../api/client.ts';
 import { Page } from '../../frame/Page.tsx';
+import { countsInWords } from '../../frame/stages.ts';
 import { authorName } from '../../ui/preferences.ts';
 import { shownTime } from '../../ui/shownTime.ts';
+
+/** What stands against a build, in words. */
+function StateOf({ build }: { build: BuildSummary }) {
+  const state = useQuery({
+    queryKey: ['state', build.id, build.revision],
+    queryFn: () => api.state(build.id),
+  });
+  if (!state.data) return null;
+  const { stops, warnings } = state.data;
+  const words = countsInWords(stops, warnings);
+  return <span className={stops + warnings > 0 ? 'text-signal' : 'text-second'}>{words}</span>;
+}
 
 function BuildLine({ build, names }: { build: BuildSummary; names: ReadonlySet<string> }) {
   const queries = useQueryClient();
@@ -48,7 +61,12 @@ function BuildLine({ build, names }: { build: BuildSummary; names: ReadonlySet<s
         className="grid min-w-0 flex-1 grid-cols-[150px_1fr_150px] gap-4 px-2 py-2.5 max-[700px]:block"
       >
         <span className="text-[16px] font-medium">{build.name}</span>
-        <span>{build.description}</span>
+        <span>
+          {build.description}
+          <span className="block text-[13px]">
+            <StateOf build={build} />
+          </span>
+        </span>
         <span className="text-right text-[13px] text-second max-[700px]:text-left">
           {build.demo ? 'demo, ' : ''}revision {build.revision}
           <br />
