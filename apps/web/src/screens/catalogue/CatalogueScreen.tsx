@@ -1,7 +1,6 @@
 import {
   type CatalogueCategory,
   type CatalogueItem,
-  type ItemField,
   categoryNames,
   formatMeasure,
   itemFields,
@@ -14,6 +13,7 @@ import { ItemComparison } from './ItemComparison.tsx';
 import { readField } from './fieldText.ts';
 import { headlinesOf } from './headlines.ts';
 import { categories, categoryOf, useCatalogue } from './useCatalogue.ts';
+import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 
 const COLUMNS = 4;
@@ -26,108 +26,91 @@ function matches(item: CatalogueItem, words: readonly string[]): boolean {
   return words.every((word) => text.includes(word));
 }
 
-function sortValue(item: CatalogueItem, key: string): number | string {
-  const value = (item as unknown as Record<string, unknown>)[key];
-  return typeof value === 'number' ? value : String(value ?? '');
+/** What of an item a column sorts by. */
+function sortValue(item: CatalogueItem, key: string): number | string | undefined {
+  const value = (item as unknown as Readonly<Record<string, unknown>>)[key];
+  return typeof value === 'number' || typeof value === 'string' ? value : undefined;
 }
 
-function sorted(items: readonly CatalogueItem[], key: string | undefined, down: boolean) {
-  if (!key) return items;
-  const order = (a: CatalogueItem, b: CatalogueItem): number => {
-    const [left, right] = [sortValue(a, key), sortValue(b, key)];
-    if (typeof left === 'number' && typeof right === 'number') return left - right;
-    return String(left).localeCompare(String(right), undefined, { numeric: true });
-  };
-  return [...items].sort((a, b) => (down ? -1 : 1) * order(a, b));
-}
-
-function ItemTable({
-  category,
-  items,
-  fields,
-  picked,
-  toggle,
-}: {
+type TableProps = {
   /** undefined while items of all kinds are shown */
   category: CatalogueCategory | undefined;
   items: readonly CatalogueItem[];
-  fields: readonly ItemField[];
   picked: ReadonlySet<string>;
   toggle: (id: string) => void;
-}) {
+};
+
+/** Items with the figures that matter for their kind; any other field can be shown. */
+function ItemTable({ category, items, picked, toggle }: TableProps) {
   const [units] = useUnits();
-  const [sort, setSort] = useState<{ key: string; down: boolean }>();
-  const shown = sorted(items, sort?.key, sort?.down ?? false);
   const headlines = category ? headlinesOf(category) : [];
-  const head = (key: string, label: string) => (
-    <th
-      key={key}
-      className={key === 'family' ? '!text-left' : ''}
-      aria-sort={sort?.key === key ? (sort.down ? 'descending' : 'ascending') : undefined}
-    >
-      <button
-        type="button"
-        className="underline decoration-hair underline-offset-2"
-        onClick={() => setSort({ key, down: sort?.key === key && !sort.down })}
-      >
-        {label}
-        {sort?.key === key ? (sort.down ? ' ↓' : ' ↑') : ''}
-      </button>
-    </th>
+  const fields = category ? itemFields(category) : [];
+  const usual = new Set(
+    fields
+      .filter((f) => f.type === 'figure')
+      .slice(0, COLUMNS - headlines.length)
+      .map((f) => f.key),
   );
-  return (
-    <table className="table-lined w-full" aria-label="Items">
-      <thead>
-        <tr>
-          {head('designation', 'Designation')}
-          {head('family', 'Family')}
-          {headlines.map(({ label }) => (
-            <th key={label}>{label}</th>
-          ))}
-          {fields.map((field) => head(field.key, field.label))}
-          {head('price', 'Price')}
-          <th>Compare</th>
-        </tr>
-      </thead>
-      <tbody>
-        {shown.map((item) => (
-          <tr key={item.id} className="hover:bg-panel">
-            <td>
-              <Link
-                className="underline decoration-hair underline-offset-2"
-                to={`/catalogue/${item.category}/${encodeURIComponent(item.id)}`}
-              >
-                {item.designation}
-              </Link>
-              {item.revision > 1 && (
-                <span className="ml-1.5 text-second">rev. {item.revision}</span>
-              )}
-            </td>
-            <td className="!text-left text-second">{item.family}</td>
-            {headlines.map(({ label, measure }) => {
-              const value = measure(item);
-              return (
-                <td key={label} className="whitespace-nowrap">
-                  {value ? formatMeasure(value, units) : ''}
-                </td>
-              );
-            })}
-            {fields.map((field) => (
-              <td key={field.key} className="whitespace-nowrap">
-                {readField(item, field, units)}
-              </td>
-            ))}
-            <td>{item.price}</td>
-            <td>
-              <Tick wordless checked={picked.has(item.id)} onChange={() => toggle(item.id)}>
-                Compare {item.designation}
-              </Tick>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
+  const columns: DataColumn<CatalogueItem>[] = [
+    {
+      key: 'designation',
+      label: 'Designation',
+      text: true,
+      shown: 'always',
+      sortBy: (item) => item.designation,
+      cell: (item) => (
+        <>
+          <Link
+            className="underline decoration-hair underline-offset-2"
+            to={`/catalogue/${item.category}/${encodeURIComponent(item.id)}`}
+          >
+            {item.designation}
+          </Link>
+          {item.revision > 1 && <span className="ml-1.5 text-second">rev. {item.revision}</span>}
+        </>
+      ),
+    },
+    {
+      key: 'family',
+      label: 'Family',
+      text: true,
+      sortBy: (item) => item.family,
+      cell: (item) => <span className="text-second">{item.family}</span>,
+    },
+    ...headlines.map(({ label, measure }) => ({
+      key: label,
+      label,
+      sortBy: (item: CatalogueItem) => measure(item)?.value,
+      cell: (item: CatalogueItem) => {
+        const value = measure(item);
+        return value ? formatMeasure(value, units) : '';
+      },
+    })),
+    ...fields.map((field) => ({
+      key: field.key,
+      label: field.label,
+      shown: usual.has(field.key),
+      sortBy: (item: CatalogueItem) => sortValue(item, field.key),
+      cell: (item: CatalogueItem) => readField(item, field, units),
+    })),
+    {
+      key: 'price',
+      label: 'Price',
+      sortBy: (item) => item.price,
+      cell: (item) => item.price,
+    },
+    {
+      key: 'compare',
+      label: 'Compare',
+      shown: 'always',
+      cell: (item) => (
+        <Tick wordless checked={picked.has(item.id)} onChange={() => toggle(item.id)}>
+          Compare {item.designation}
+        </Tick>
+      ),
+    },
+  ];
+  return <DataTable label="Items" rows={items} columns={columns} keyOf={(item) => item.id} />;
 }
 
 /** All items of a category, or those that a search finds in any. */
@@ -143,11 +126,6 @@ export function CatalogueScreen() {
   const items = searching
     ? all.filter((item) => matches(item, words))
     : (newest.get(category) ?? []);
-  const fields = searching
-    ? []
-    : itemFields(category)
-        .filter((f) => f.type === 'figure')
-        .slice(0, COLUMNS - headlinesOf(category).length);
   const compared = all.filter((item) => picked.has(item.id));
   const toggle = (id: string): void => {
     const next = new Set(picked);
@@ -209,12 +187,11 @@ export function CatalogueScreen() {
           {compared.length > 0 && (
             <ItemComparison items={compared} drop={toggle} clear={() => setPicked(new Set())} />
           )}
-          <div className="overflow-x-auto">
+          <div>
             <ItemTable
               key={searching ? 'search' : category}
               category={searching ? undefined : category}
               items={items}
-              fields={fields}
               picked={picked}
               toggle={toggle}
             />

@@ -1,0 +1,207 @@
+import {
+  columnVisibilityFeature,
+  createSortedRowModel,
+  rowSortingFeature,
+  tableFeatures,
+  useTable,
+} from '@tanstack/react-table';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Columns3 } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
+import { Tick } from './Tick.tsx';
+
+/** A column: what it sorts by, and what stands in its cells. */
+export interface DataColumn<Row> {
+  readonly key: string;
+  readonly label: string;
+  readonly cell: (row: Row) => ReactNode;
+  /** numbers sort as numbers, texts as people read them; left out: the column does not sort */
+  readonly sortBy?: (row: Row) => number | string | undefined;
+  /** text stands left, figures right */
+  readonly text?: boolean;
+  /** whether it shows before anyone chooses; a fixed one always does */
+  readonly shown?: boolean | 'always';
+}
+
+type Props<Row> = {
+  label: string;
+  rows: readonly Row[];
+  columns: readonly DataColumn<Row>[];
+  keyOf: (row: Row) => string;
+};
+
+/** From so many rows on only those in sight are drawn. */
+const VIRTUAL_FROM = 60;
+const ROW_HEIGHT = 33;
+/** Height of a long table, in the window's own measure. */
+const WINDOW = '68vh';
+
+const features = tableFeatures({
+  rowSortingFeature,
+  columnVisibilityFeature,
+  sortedRowModel: createSortedRowModel(),
+});
+
+const compare = new Intl.Collator(undefined, { numeric: true }).compare;
+
+/** Order of two sort values; what has none comes last. */
+export function orderOf(a: number | string | undefined, b: number | string | undefined): number {
+  if (a === undefined || b === undefined) return Number(a === undefined) - Number(b === undefined);
+  return typeof a === 'number' && typeof b === 'number' ? a - b : compare(String(a), String(b));
+}
+
+/** Arrows move along the first links of the rows; Home and End to the ends. */
+function walkRows(event: KeyboardEvent<HTMLElement>): void {
+  const links = [...event.currentTarget.querySelectorAll<HTMLElement>('tbody tr a')];
+  const at = links.findIndex((link) => link === document.activeElement);
+  if (at < 0) return;
+  const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: links.length - 1 }[event.key];
+  const next = to === undefined ? undefined : links[to];
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+}
+
+/** A table that is sorted by its heads, shows the columns that are chosen, and may be long. */
+export function DataTable<Row extends object>({ label, rows, columns, keyOf }: Props<Row>) {
+  const definitions = useMemo(
+    () =>
+      columns.map((column) => ({
+        id: column.key,
+        header: column.label,
+        accessorFn: (row: Row) => column.sortBy?.(row),
+        enableSorting: column.sortBy !== undefined,
+        enableHiding: column.shown !== 'always',
+        sortDescFirst: false,
+        sortFn: (
+          a: { getValue: (id: string) => unknown },
+          b: { getValue: (id: string) => unknown },
+          id: string,
+        ) => orderOf(a.getValue(id) as string, b.getValue(id) as string),
+      })),
+    [columns],
+  );
+  const table = useTable({
+    features,
+    columns: definitions,
+    data: rows as Row[],
+    getRowId: keyOf,
+    initialState: {
+      columnVisibility: Object.fromEntries(columns.map((c) => [c.key, c.shown !== false])),
+    },
+  });
+  const byKey = new Map(columns.map((column) => [column.key, column]));
+  const sorted = table.getRowModel().rows;
+  const shown = table.getVisibleLeafColumns();
+  const long = sorted.length >= VIRTUAL_FROM;
+  const box = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: sorted.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 12,
+    enabled: long,
+  });
+  const items = virtual.getVirtualItems();
+  const first = long ? (items[0]?.index ?? 0) : 0;
+  const drawn = long ? sorted.slice(first, first + items.length) : sorted;
+  const above = long ? (items[0]?.start ?? 0) : 0;
+  const below = long ? virtual.getTotalSize() - (items.at(-1)?.end ?? 0) : 0;
+  const hideable = table.getAllLeafColumns().filter((column) => column.getCanHide());
+  return (
+    <div>
+      {hideable.length > 0 && (
+        <div className="mb-1 flex justify-end">
+          <Popover.Root>
+            <Popover.Trigger className="act flex items-center gap-1.5 text-[13px]">
+              <Columns3 size={14} aria-hidden="true" /> Columns
+            </Popover.Trigger>
+            <Popover.Portal>
+              <Popover.Content
+                align="end"
+                sideOffset={2}
+                aria-label="Columns shown"
+                className="z-30 flex max-h-[60vh] flex-col overflow-y-auto border border-ink bg-paper px-3 py-2"
+              >
+                {hideable.map((column) => (
+                  <Tick
+                    key={column.id}
+                    checked={column.getIsVisible()}
+                    onChange={(visible) => column.toggleVisibility(visible)}
+                  >
+                    {byKey.get(column.id)?.label}
+                  </Tick>
+                ))}
+              </Popover.Content>
+            </Popover.Portal>
+          </Popover.Root>
+        </div>
+      )}
+      <div ref={box} className="overflow-auto" style={long ? { maxHeight: WINDOW } : undefined}>
+        <table
+          className="table-lined w-full"
+          aria-label={label}
+          aria-rowcount={sorted.length + 1}
+          onKeyDown={walkRows}
+        >
+          <thead className={long ? 'sticky top-0 z-10 bg-paper' : undefined}>
+            <tr>
+              {shown.map((column) => {
+                const way = column.getIsSorted();
+                const own = byKey.get(column.id);
+                return (
+                  <th
+                    key={column.id}
+                    className={own?.text ? 'text-left!' : ''}
+                    aria-sort={way ? (way === 'desc' ? 'descending' : 'ascending') : undefined}
+                  >
+                    {column.getCanSort() ? (
+                      <button
+                        type="button"
+                        className="underline decoration-hair underline-offset-2"
+                        onClick={() => column.toggleSorting(way === 'asc')}
+                      >
+                        {own?.label}
+                        {way ? (way === 'desc' ? ' ↓' : ' ↑') : ''}
+                      </button>
+                    ) : (
+                      own?.label
+                    )}
+                  </th>
+                );
+              })}
+            </tr>
+          </thead>
+          <tbody>
+            {above > 0 && (
+              <tr aria-hidden="true">
+                <td colSpan={shown.length} style={{ height: above, padding: 0, border: 0 }} />
+              </tr>
+            )}
+            {drawn.map((row, i) => (
+              <tr key={row.id} className="hover:bg-panel" aria-rowindex={first + i + 2}>
+                {shown.map((column) => {
+                  const own = byKey.get(column.id);
+                  return (
+                    <td
+                      key={column.id}
+                      className={`whitespace-nowrap ${own?.text ? 'text-left! whitespace-normal!' : ''}`}
+                    >
+                      {own?.cell(row.original)}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+            {below > 0 && (
+              <tr aria-hidden="true">
+                <td colSpan={shown.length} style={{ height: below, padding: 0, border: 0 }} />
+              </tr>
+            )}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
