@@ -1,6 +1,7 @@
 import { type CurvePoint, type Path, entryAt, valueAt } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
+import { useDrag } from '@use-gesture/react';
+import { type KeyboardEvent, useRef, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 
 type Props = {
@@ -65,21 +66,33 @@ export function CurveEditor({ title, path, top, axis, range, maxSpeed }: Props) 
     };
     return shown.map((p, i) => (i === index ? next : p));
   };
-  const commit = (): void => {
-    const point = held?.points[held.index];
+  const keep = (change: typeof held): void => {
+    const point = change?.points[change.index];
     if (point) {
       const { id, ...value } = point;
       edit({ name: 'set', path: [...path, id], value });
     }
     setHeld(undefined);
   };
-  const onMove = (event: PointerEvent): void => {
-    if (!held || !svg.current) return;
-    const rect = svg.current.getBoundingClientRect();
-    const px = ((event.clientX - rect.left) / rect.width) * W;
-    const py = ((event.clientY - rect.top) / rect.height) * H;
-    setHeld({ index: held.index, points: moved(held.index, x.invert(px), y.invert(py)) });
+  /** The points with one of them under the pointer. */
+  const under = (index: number, [clientX, clientY]: readonly [number, number]) => {
+    const rect = svg.current?.getBoundingClientRect();
+    if (!rect) return undefined;
+    const px = ((clientX - rect.left) / rect.width) * W;
+    const py = ((clientY - rect.top) / rect.height) * H;
+    return { index, points: moved(index, x.invert(px), y.invert(py)) };
   };
+  const bindDrag = useDrag(
+    ({ args: [index], xy, first, last, canceled, event }) => {
+      if (first) (event.currentTarget as SVGElement | null)?.focus();
+      if (canceled) return setHeld(undefined);
+      const change = under(index as number, xy);
+      if (last) keep(change);
+      else setHeld(change);
+    },
+    // Keys step a point by their own measure; a press without a move moves nothing.
+    { filterTaps: true, pointer: { keys: false } },
+  );
   const onKey = (event: KeyboardEvent, index: number): void => {
     const step = event.shiftKey ? 5 : 1;
     const by: Record<string, [number, number]> = {
@@ -113,9 +126,6 @@ export function CurveEditor({ title, path, top, axis, range, maxSpeed }: Props) 
         ref={svg}
         viewBox={`0 0 ${W} ${H}`}
         className="mt-1 w-full touch-none border-[0.75px] border-hair"
-        onPointerMove={onMove}
-        onPointerUp={commit}
-        onPointerCancel={() => setHeld(undefined)}
       >
         {ticks.map((value) => (
           <g key={value}>
@@ -155,17 +165,13 @@ export function CurveEditor({ title, path, top, axis, range, maxSpeed }: Props) 
             aria-valuenow={Math.round(point.value.value * 100)}
             aria-valuetext={`${Math.round(rpm(point))} rpm, ${read(point.value.value)}`}
             className="cursor-grab"
-            onPointerDown={(event) => {
-              event.currentTarget.ownerSVGElement?.setPointerCapture(event.pointerId);
-              event.currentTarget.focus();
-              setHeld({ index, points: shown });
-            }}
+            {...bindDrag(index)}
             onFocus={() => setFocused(index)}
             onKeyDown={(event) => onKey(event, index)}
-            onKeyUp={commit}
+            onKeyUp={() => keep(held)}
             onBlur={() => {
               setFocused(undefined);
-              commit();
+              keep(held);
             }}
           >
             <circle cx={x(rpm(point))} cy={y(point.value.value)} r="13" fill="transparent" />
