@@ -1,20 +1,20 @@
 import { useId } from 'react';
+import type { UseFormRegisterReturn } from 'react-hook-form';
 import { Select } from '../../ui/Select.tsx';
 
 /** One answer typed freely, with its mistake under it. */
 export function AnswerField({
   label,
   hint,
-  value,
   message,
-  change,
+  field,
   focus = false,
 }: {
   label: string;
   hint: string;
-  value: string;
   message: string | undefined;
-  change: (text: string) => void;
+  /** what binds it to its form */
+  field: UseFormRegisterReturn;
   focus?: boolean;
 }) {
   const id = useId();
@@ -25,14 +25,13 @@ export function AnswerField({
         <input
           id={id}
           className="field"
-          value={value}
+          {...field}
           placeholder={hint}
           autoComplete="off"
           spellCheck={false}
           autoFocus={focus}
           aria-invalid={message !== undefined}
           aria-describedby={message ? `${id}-message` : undefined}
-          onChange={(event) => change(event.target.value)}
         />
       </label>
       {message && (

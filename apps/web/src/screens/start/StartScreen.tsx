@@ -1,44 +1,40 @@
-import type { Issue } from '@brookrain/contract';
 import {
-  type Aspiration,
-  type Quantity,
   type StartAnswers,
-  type UnitKind,
   type VehicleUse,
   aspirations,
   inductionInWords,
-  parseQuantity,
-  quantity,
-  usualUnit,
   vehicleUses,
 } from '@brookrain/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Controller, type FieldErrors, type Resolver, useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { ApiError, api } from '../../api/client.ts';
 import { Page } from '../../frame/Page.tsx';
 import { authorName, useUnits } from '../../ui/preferences.ts';
 import { AnswerChoice, AnswerField } from './AnswerField.tsx';
+import {
+  type Asked,
+  type StartProblems,
+  type StartTexts,
+  asked,
+  emptyStart,
+  problemsOf,
+  readStart,
+} from './startTexts.ts';
 
-const asked = {
-  displacement: { label: 'Displacement', kind: 'volume', unit: 'L', hint: '2.0 L or 122 ci' },
-  boost: { label: 'Boost, gauge', kind: 'pressure', unit: 'bar', hint: '0.8 bar or 12 psi' },
-  power: { label: 'Power wanted', kind: 'power', unit: 'kW', hint: '150 kW or 200 hp' },
-  powerSpeed: { label: 'at engine speed', kind: 'rotation', unit: 'rpm', hint: '6000 rpm' },
-  limiterSpeed: { label: 'Limiter', kind: 'rotation', unit: 'rpm', hint: 'a tenth above' },
-  ethanol: { label: 'Ethanol in it', kind: 'ratio', unit: '%', hint: '10 %' },
-  runLength: { label: 'Tank to engine', kind: 'length', unit: 'm', hint: '3.5 m or 11 ft' },
-} as const satisfies Record<string, { label: string; kind: UnitKind; unit: string; hint: string }>;
-type Asked = keyof typeof asked;
+/** Problems as the form keeps them; what is about no field stands at its root. */
+const errorsOf = ({ form, ...fields }: StartProblems): FieldErrors<StartTexts> => ({
+  ...Object.fromEntries(
+    Object.entries(fields).map(([key, message]) => [key, { type: 'check', message }]),
+  ),
+  ...(form === undefined ? {} : { root: { form: { type: 'check', message: form } } }),
+});
 
-const usual: Record<Asked, string> = {
-  displacement: '',
-  boost: '',
-  power: '',
-  powerSpeed: '',
-  limiterSpeed: '',
-  ethanol: '10 %',
-  runLength: '3.5 m',
+const useInWords: Record<VehicleUse, string> = {
+  road: 'on the road',
+  'two-or-three-wheeler': 'two or three wheels',
+  'off-road': 'off road',
+  competition: 'competition',
 };
 
 /** A new build from a few answers to a first verdict. */
@@ -46,15 +42,15 @@ export function StartScreen() {
   const [units] = useUnits();
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const [name, setName] = useState('');
-  const [cylinders, setCylinders] = useState('4');
-  const [use, setUse] = useState<VehicleUse>('road');
-  const [aspiration, setAspiration] = useState<Aspiration>('natural');
-  const [fuelKind, setFuelKind] = useState<StartAnswers['fuelKind']>('petrol-ethanol');
-  const [pumpMounting, setMounting] = useState<StartAnswers['pumpMounting']>('external');
-  const [texts, setTexts] = useState(usual);
-  const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
-  const boosted = aspiration !== 'natural';
+  const resolver: Resolver<StartTexts, unknown, StartAnswers> = (texts) => {
+    const read = readStart(texts, units);
+    return read.ok
+      ? { values: read.answers, errors: {} }
+      : { values: {}, errors: errorsOf(read.problems) };
+  };
+  const form = useForm<StartTexts, unknown, StartAnswers>({ defaultValues: emptyStart, resolver });
+  const { errors } = form.formState;
+  const [aspiration, fuelKind] = form.watch(['aspiration', 'fuelKind']);
 
   const start = useMutation({
     mutationFn: (answers: StartAnswers) => api.start({ ...answers, author: authorName() }),
@@ -64,64 +60,37 @@ export function StartScreen() {
       void navigate(`/builds/${build.id}/margins`, { state: { proposed } });
     },
     onError: (error) => {
-      const issues: readonly Issue[] = error instanceof ApiError ? error.issues : [];
-      setWrong(
-        issues.length > 0
-          ? Object.fromEntries(issues.map((i) => [i.path, i.message]))
-          : { form: error.message },
-      );
+      const issues = error instanceof ApiError ? error.issues : [];
+      const problems = issues.length > 0 ? problemsOf(issues) : { form: error.message };
+      for (const [field, message] of Object.entries(problems)) {
+        form.setError(field === 'form' ? 'root.form' : (field as keyof StartTexts), { message });
+      }
     },
   });
-
-  const submit = (): void => {
-    const problems: Record<string, string> = {};
-    const answered = {} as Record<Asked, Quantity>;
-    for (const key of Object.keys(asked) as Asked[]) {
-      const { kind, unit } = asked[key];
-      if (key === 'boost' && !boosted) {
-        answered[key] = quantity(0, 'pressure', 'bar');
-        continue;
-      }
-      if (key === 'limiterSpeed' && texts[key].trim() === '' && answered.powerSpeed) {
-        const rpm = Math.round((1.1 * answered.powerSpeed.value * 60) / 100) * 100;
-        answered[key] = quantity(rpm, 'rotation', 'rpm');
-        continue;
-      }
-      const defaultUnit = usualUnit(units, kind, unit);
-      const parsed = parseQuantity({
-        text: texts[key],
-        kind,
-        defaultUnit,
-        numbers: units.numbers,
-      });
-      if (parsed.ok) answered[key] = parsed.quantity;
-      else problems[key] = parsed.message;
-    }
-    if (name.trim() === '') problems['name'] = 'A build needs a name.';
-    if (!/^\d+$/.test(cylinders.trim())) problems['cylinders'] = 'Enter a whole number.';
-    setWrong(problems);
-    if (Object.keys(problems).length > 0) return;
-    const induction =
-      aspiration === 'natural' ? 'naturally aspirated' : inductionInWords[aspiration];
-    start.mutate({
-      ...answered,
-      name: name.trim(),
-      vehicle: '',
-      engine: `${texts.displacement.trim()}, ${cylinders} cylinders, ${induction}`,
-      use,
-      cylinders: Number(cylinders),
-      aspiration,
-      fuelKind,
-      pumpMounting,
-    });
-  };
   const field = (key: Asked) => (
     <AnswerField
       label={asked[key].label}
       hint={asked[key].hint}
-      value={texts[key]}
-      message={wrong[key]}
-      change={(text) => setTexts({ ...texts, [key]: text })}
+      message={errors[key]?.message}
+      field={form.register(key)}
+    />
+  );
+  const choice = <Key extends 'aspiration' | 'fuelKind' | 'pumpMounting' | 'use'>(
+    name: Key,
+    label: string,
+    choices: readonly { readonly value: StartTexts[Key]; readonly label: string }[],
+  ) => (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field: { value, onChange } }) => (
+        <AnswerChoice
+          label={label}
+          value={value as StartTexts[Key]}
+          choices={choices}
+          choose={onChange}
+        />
+      )}
     />
   );
   return (
@@ -131,10 +100,8 @@ export function StartScreen() {
     >
       <form
         className="max-w-[760px]"
-        onSubmit={(event) => {
-          event.preventDefault();
-          submit();
-        }}
+        noValidate
+        onSubmit={(event) => void form.handleSubmit((answers) => start.mutate(answers))(event)}
       >
         <div className="grid grid-cols-2 gap-x-10 gap-y-1.5 border-t-[1.5px] border-ink pt-3 max-[700px]:grid-cols-1">
           <section className="space-y-1.5">
@@ -142,74 +109,49 @@ export function StartScreen() {
             <AnswerField
               label="Name of the build"
               hint="as on the job card"
-              value={name}
-              message={wrong['name']}
-              change={setName}
+              message={errors.name?.message}
+              field={form.register('name')}
               focus
             />
             {field('displacement')}
             <AnswerField
               label="Cylinders"
               hint="4"
-              value={cylinders}
-              message={wrong['cylinders']}
-              change={setCylinders}
+              message={errors.cylinders?.message}
+              field={form.register('cylinders')}
             />
-            <AnswerChoice
-              label="Induction"
-              value={aspiration}
-              choices={aspirations.map((value) => ({
-                value,
-                label: inductionInWords[value],
-              }))}
-              choose={setAspiration}
-            />
-            {boosted && field('boost')}
+            {choice(
+              'aspiration',
+              'Induction',
+              aspirations.map((value) => ({ value, label: inductionInWords[value] })),
+            )}
+            {aspiration !== 'natural' && field('boost')}
             {field('power')}
             {field('powerSpeed')}
             {field('limiterSpeed')}
           </section>
           <section className="space-y-1.5">
             <h3>Fuel and vehicle</h3>
-            <AnswerChoice
-              label="Fuel"
-              value={fuelKind}
-              choices={[
-                { value: 'petrol-ethanol', label: 'petrol blend' },
-                { value: 'methanol', label: 'methanol' },
-              ]}
-              choose={setFuelKind}
-            />
+            {choice('fuelKind', 'Fuel', [
+              { value: 'petrol-ethanol', label: 'petrol blend' },
+              { value: 'methanol', label: 'methanol' },
+            ])}
             {fuelKind === 'petrol-ethanol' && field('ethanol')}
-            <AnswerChoice
-              label="Pump"
-              value={pumpMounting}
-              choices={[
-                { value: 'external', label: 'outside the tank' },
-                { value: 'in-tank', label: 'in the tank' },
-              ]}
-              choose={setMounting}
-            />
+            {choice('pumpMounting', 'Pump', [
+              { value: 'external', label: 'outside the tank' },
+              { value: 'in-tank', label: 'in the tank' },
+            ])}
             {field('runLength')}
-            <AnswerChoice
-              label="Used"
-              value={use}
-              choices={vehicleUses.map((value) => ({
-                value,
-                label: {
-                  road: 'on the road',
-                  'two-or-three-wheeler': 'two or three wheels',
-                  'off-road': 'off road',
-                  competition: 'competition',
-                }[value],
-              }))}
-              choose={setUse}
-            />
+            {choice(
+              'use',
+              'Used',
+              vehicleUses.map((value) => ({ value, label: useInWords[value] })),
+            )}
           </section>
         </div>
-        {wrong['form'] && (
+        {errors.root?.['form'] && (
           <p role="alert" className="mt-3 text-signal">
-            {wrong['form']}
+            {errors.root['form'].message}
           </p>
         )}
         <button type="submit" className="act act-main mt-5 min-h-9 px-4" disabled={start.isPending}>
