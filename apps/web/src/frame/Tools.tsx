@@ -1,8 +1,13 @@
 import { CircleHelp, Moon, Search, Settings, Sun } from 'lucide-react';
+import { Suspense, lazy } from 'react';
 import { Link } from 'react-router';
 import { useTheme } from '../ui/preferences.ts';
 import { usePalette } from './PaletteContext.ts';
-import { UnitChoice } from './UnitChoice.tsx';
+
+// The list is opened seldom: it comes after what the page is about.
+const UnitChoice = lazy(() =>
+  import('./UnitChoice.tsx').then((module) => ({ default: module.UnitChoice })),
+);
 
 /** What stands in every header: find, units, light or dark, settings, help. */
 export function Tools() {
@@ -20,7 +25,9 @@ export function Tools() {
         <span className="max-[1100px]:sr-only">Find</span>
       </button>
       <span className="max-[700px]:hidden">
-        <UnitChoice />
+        <Suspense fallback={<span className="inline-block w-[136px]" />}>
+          <UnitChoice />
+        </Suspense>
       </span>
       <button
         type="button"
