@@ -244,6 +244,20 @@ test('margins: ladder, findings with cures that apply', async ({ page, server })
   await expect(page.getByText('As built on paper this holds to 154 kW')).toHaveCount(0);
 });
 
+test('margins on paper hold all of their findings', async ({ page, server }) => {
+  await page.goto(`${server}/builds/kittiwake/margins`);
+  const last = page.getByRole('link', { name: 'All findings, explained' });
+  await expect(last).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  const { bottom, paper } = await last.evaluate((link) => ({
+    bottom: link.getBoundingClientRect().bottom,
+    paper: document.documentElement.scrollHeight,
+  }));
+  expect(bottom).toBeGreaterThan(800);
+  expect(bottom).toBeLessThanOrEqual(paper);
+  await expect(page.getByRole('navigation', { name: 'Order of work' })).toBeHidden();
+});
+
 test('papers are taken away, a file comes back with a preview, a damaged one is refused', async ({
   page,
   server,

@@ -21,7 +21,7 @@ describe('injector comparison', () => {
   });
 
   test('ranks what fits first, the smallest of those first', () => {
-    const order = { fits: 0, tight: 1, 'does not fit': 2 };
+    const order = { fits: 0, oversized: 1, tight: 1, 'does not fit': 2 };
     const ranks = injectors.map((c) => order[c.verdict]);
     expect([...ranks].sort((a, b) => a - b)).toEqual(ranks);
     const fitting = injectors.filter((c) => c.verdict === 'fits');
@@ -68,6 +68,16 @@ describe('injector comparison', () => {
 });
 
 describe('pump comparison', () => {
+  test('much more than is needed is told as oversized, less than wished as tight', () => {
+    const wish = lantern.limits.pumpMargin.value;
+    const able = pumps.filter((c) => c.item.mounting === 'external' && (c.margin ?? -1) >= 0);
+    expect(able.length).toBeGreaterThan(1);
+    for (const { margin, verdict } of able) {
+      expect(verdict).toBe(margin! > 1 ? 'oversized' : margin! < wish ? 'tight' : 'fits');
+    }
+    expect(able.some((c) => c.verdict === 'oversized')).toBe(true);
+  });
+
   test('is the same answer as fitting the pump and solving', () => {
     const present = createEvaluator().check(lantern, sampleCatalogue).design.circuits[0]!;
     for (const candidate of pumps) {
