@@ -9,6 +9,14 @@ const fieldWords: Record<string, string> = {
   shotsPerCycle: 'shots per cycle',
   fuelCircuits: 'fuel circuits',
   injectorRows: 'injector rows',
+  aspiration: 'induction',
+  ambientHot: 'hot day',
+  ambientCold: 'coldest day',
+  idleSpeed: 'idle',
+  limiterSpeed: 'limiter',
+  fuelTemperatureHot: 'hottest fuel',
+  chargeTemperature: 'charge air',
+  coolerEffectiveness: 'charge cooler',
 };
 
 const spaced = (key: string): string =>

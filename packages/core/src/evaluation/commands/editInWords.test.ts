@@ -9,8 +9,13 @@ describe('an edit in words', () => {
   test.each<[BuildCommand, string]>([
     [
       { name: 'set', path: ['brief', 'boost'], value: { value: 110e3, unit: 'bar' } },
-      'Boost 0.85 bar → 1.1 bar',
+      'Boost 0.85 → 1.1 bar',
     ],
+    [
+      { name: 'set', path: ['brief', 'boost'], value: { value: 137895.14586336722, unit: 'psi' } },
+      'Boost 0.85 bar → 20 psi',
+    ],
+    [{ name: 'set', path: ['brief', 'aspiration'], value: 'natural' }, 'Induction turbo → natural'],
     [{ name: 'set', path: ['brief', 'cylinders'], value: 5 }, 'Cylinders 4 → 5'],
     [
       {

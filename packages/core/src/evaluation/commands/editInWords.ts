@@ -20,12 +20,24 @@ function isShort(value: unknown): boolean {
   return words !== 'there' && words.length <= MOST_LETTERS;
 }
 
-/** "Boost 0.85 bar → 1.1 bar"; undefined where before or after cannot be said in few words. */
-function changed(before: BuildDocument, path: Path, to: unknown): string | undefined {
-  const from = valueAt(before, path);
-  const place = placeInWords(before, path);
+/** Unit of a quantity as it was typed; nothing for what is none. */
+const unitOf = (value: unknown): string =>
+  typeof value === 'object' && value !== null && 'unit' in value ? String(value.unit) : '';
+
+const bare = (words: string, unit: string): string =>
+  words.slice(0, words.length - unit.length).trimEnd();
+
+/** "Boost 0.85 → 1.1 bar"; undefined where before or after cannot be said in few words. */
+function changed(build: BuildDocument, path: Path, to: unknown): string | undefined {
+  const from = valueAt(build, path);
+  const place = placeInWords(build, path);
   if (place === '' || !isShort(from) || !isShort(to)) return undefined;
-  return `${capital(place)} ${valueInWords(from)} → ${valueInWords(to)}`;
+  const after = valueInWords(to);
+  const unit = unitOf(to);
+  // A unit that stays is said once.
+  const before =
+    unit !== '' && unit === unitOf(from) ? bare(valueInWords(from), unit) : valueInWords(from);
+  return `${capital(place)} ${before} → ${after}`;
 }
 
 /** What an element is called in a build, else its id. */
