@@ -48,6 +48,9 @@ describe.each(builds)('of %s', (_name, build) => {
       ...screen.queryAllByRole('combobox'),
       ...screen.queryAllByRole('button'),
     ];
+    for (const list of screen.queryAllByRole('combobox')) {
+      expect(list.textContent.trim(), list.outerHTML).not.toBe('');
+    }
     const nameless = controls.filter((control) => {
       const label = 'labels' in control ? (control as HTMLInputElement).labels?.[0] : undefined;
       const named = control.getAttribute('aria-label') ?? label?.textContent ?? control.textContent;

@@ -49,9 +49,12 @@ function Item({ value, label }: Choice) {
 export function Select<Value extends string>(props: Props<Value>) {
   const { id, name, value, choices, onChoose, placeholder, className, invalid, describedBy } =
     props;
+  const known = choices
+    .flatMap((choice) => ('heading' in choice ? choice.choices : [choice]))
+    .some((choice) => choice.value === value);
   return (
     <Primitive.Root
-      value={value === undefined ? '' : inner(value)}
+      value={value === undefined || !known ? '' : inner(value)}
       onValueChange={(chosen) => chosen !== '' && onChoose(chosen.slice(1) as Value)}
     >
       <Primitive.Trigger
@@ -62,7 +65,8 @@ export function Select<Value extends string>(props: Props<Value>) {
         className={`field flex items-center justify-between gap-1 text-left ${className ?? ''}`}
       >
         <span className="min-w-0 truncate">
-          <Primitive.Value placeholder={placeholder} />
+          {/* What is kept but no longer offered stays in sight. */}
+          <Primitive.Value placeholder={known ? placeholder : (value ?? placeholder)} />
         </span>
         <Primitive.Icon>
           <ChevronDown size={14} aria-hidden="true" className="shrink-0 text-second" />

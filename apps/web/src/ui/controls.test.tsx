@@ -90,6 +90,20 @@ describe('a list that one is chosen of', () => {
   });
 });
 
+describe('a value that is no longer offered', () => {
+  test('stays in sight', () => {
+    render(
+      <Select
+        name="Fuse"
+        value="FM40"
+        choices={[{ value: 'FB20', label: '20 A' }]}
+        onChoose={() => undefined}
+      />,
+    );
+    expect(screen.getByRole('combobox', { name: 'Fuse' }).textContent).toBe('FM40');
+  });
+});
+
 describe('a menu of actions', () => {
   test('does what is picked, each time', async () => {
     const done: string[] = [];

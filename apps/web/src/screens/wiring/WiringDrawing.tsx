@@ -82,7 +82,7 @@ function labelAt(
   const [x1, y1] = terminalAt(to);
   const { middle } = pathOf(terminalAt(from), terminalAt(to));
   if (x0 === x1) return { x: x1 - 14, y: y1 - 34, textAnchor: 'end' };
-  if (to.of === 'pump') return { x: W - 4, y: y1 - 32, textAnchor: 'end' };
+  if (to.of === 'pump') return { x: W - 4, y: y1 - 14, textAnchor: 'end' };
   if (to.of === 'relay' && x0 < relayBox.left) {
     return { x: (x0 + relayBox.left) / 2, y: middle[1] - 14, textAnchor: 'middle' };
   }
@@ -290,7 +290,7 @@ export function WiringDrawing({
         />
         <path d="M706 180 730 193 706 206Z" fill="var(--moss)" />
         <path d="M716 150V162M716 224V235" stroke="var(--ink)" strokeWidth="1.5" />
-        <text x="722" y="136" textAnchor="middle">
+        <text x="722" y="118" textAnchor="middle">
           {pumpName}
         </text>
       </g>

@@ -135,7 +135,10 @@ export function WiringScreen() {
     build.fuelCircuits.flatMap(pumpsOf).find((p) => p.id === elementId)?.name ?? elementId;
   const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
   const sizes = newestOf(catalogue, 'wire');
-  const blades = newestOf(catalogue, 'fuse').filter((f) => f.style === 'blade');
+  // Blades are what a pump gets; another kind stays in sight where the build has it.
+  const offered = newestOf(catalogue, 'fuse').filter(
+    (f) => f.style === 'blade' || f.id === feed.fuse.fuse.id,
+  );
   return (
     <Screen
       title="Pump wiring"
@@ -193,13 +196,16 @@ export function WiringScreen() {
                     ? 'by the rules'
                     : `rules: ${feed.fuse.fuse.rating} A`,
                 },
-                ...blades.map((f) => ({ value: f.id, label: `${f.rating} A` })),
+                ...offered.map((f) => ({
+                  value: f.id,
+                  label: f.style === 'blade' ? `${f.rating} A` : f.designation,
+                })),
               ]}
               onChoose={(id) =>
                 edit({
                   name: 'choose-fuse',
                   feedId: feed.feed.id,
-                  item: id === AUTO ? null : refOf(blades.find((f) => f.id === id)!),
+                  item: id === AUTO ? null : refOf(offered.find((f) => f.id === id)!),
                 })
               }
             />
