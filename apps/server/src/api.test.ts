@@ -61,7 +61,22 @@ describe('reading', () => {
     expect(body[0].hash).toBe(hashOf((await server.read()).document));
   });
 
-  test.each(['/api/builds/none', '/api/builds/none/parts.csv', '/api/nothing'])(
+  test('the history is sent anew after an edit, and only then', async () => {
+    const path = '/api/builds/lantern/revisions';
+    const first = await server.http().get(path).expect(200);
+    const known = String(first.headers['etag']);
+    await server.http().get(path).set('If-None-Match', known).expect(304);
+    await server.edit(1, boost(70)).expect(200);
+    const { body } = await server.http().get(path).set('If-None-Match', known).expect(200);
+    expect(body).toHaveLength(first.body.length + 1);
+  });
+
+  test.each([
+    '/api/builds/none',
+    '/api/builds/none/revisions',
+    '/api/builds/none/parts.csv',
+    '/api/nothing',
+  ])(
     '%s is not found, in the words of the contract',
     async (path) => {
       const { body } = await server.http().get(path).expect(404);

@@ -29,7 +29,11 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
     '/assets',
     express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
   );
-  app.use(express.static(folder, { index: false }));
+  const files = express.static(folder, { index: false });
+  // The disk is not asked for what the API answers.
+  app.use((request: Request, response: Response, next: NextFunction) =>
+    request.path.startsWith('/api/') ? next() : files(request, response, next),
+  );
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (request.method !== 'GET' || request.path.startsWith('/api/')) return next();
     response.setHeader('cache-control', 'no-cache');

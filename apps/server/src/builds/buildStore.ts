@@ -9,7 +9,7 @@ import {
 } from '@brookrain/core';
 import type { BuildReply, BuildSummary, RevisionReply } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
-import { asc, count, eq } from 'drizzle-orm';
+import { asc, count, eq, sql } from 'drizzle-orm';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { notFound } from '../errors.ts';
 import type { Database } from '../storage/database.ts';
@@ -32,19 +32,33 @@ export interface NewRevision {
   readonly editId?: string | undefined;
 }
 
+/** A reply as it is sent, and the version it is known by. */
+export interface Sent {
+  readonly body: Buffer;
+  readonly version: string;
+}
+
 /** Builds and their revisions in SQLite. */
 @Injectable()
 export class BuildStore {
-  /** replies as they are sent */
-  private readonly texts = new WeakMap<BuildReply, string>();
+  /** replies as they are sent, and the histories told with them */
+  private readonly sent = new WeakMap<BuildReply, { build?: Buffer; revisions?: Buffer }>();
   /** newest replies by build; a revision never changes */
   private readonly known = new Map<string, BuildReply>();
+  /** asks at which revision a build stands; prepared once, since every read asks it */
+  private readonly head;
 
   constructor(
     @Inject(DATABASE) private readonly database: Database,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(BuildHistory) private readonly history: BuildHistory,
-  ) {}
+  ) {
+    this.head = database
+      .select({ revision: builds.revision })
+      .from(builds)
+      .where(eq(builds.id, sql.placeholder('id')))
+      .prepare();
+  }
 
   count(): number {
     return this.database.select({ count: count() }).from(builds).get()!.count;
@@ -74,11 +88,7 @@ export class BuildStore {
 
   /** A build as it stands; the same object until it changes. */
   read(id: string): BuildReply {
-    const head = this.database
-      .select({ revision: builds.revision })
-      .from(builds)
-      .where(eq(builds.id, id))
-      .get();
+    const head = this.head.get({ id });
     const known = this.known.get(id);
     if (head && known?.revision === head.revision) return known;
     const reply = this.readAnew(id);
@@ -87,14 +97,33 @@ export class BuildStore {
   }
 
   /** A build as it stands, as it is sent; written once for each revision. */
-  readText(id: string): { readonly text: string; readonly version: string } {
+  readSent(id: string): Sent {
     const reply = this.read(id);
-    let text = this.texts.get(reply);
-    if (text === undefined) {
-      text = JSON.stringify(reply);
-      this.texts.set(reply, text);
-    }
-    return { text, version: `${reply.revision}-${reply.updatedAt}` };
+    const sent = this.sentOf(reply);
+    sent.build ??= Buffer.from(JSON.stringify(reply));
+    return { body: sent.build, version: `${reply.revision}-${reply.updatedAt}` };
+  }
+
+  /** The history of a build, newest first. */
+  revisions(id: string): RevisionReply[] {
+    this.row(id);
+    return this.history.told(id);
+  }
+
+  /** The history of a build as it is sent; written once for each revision. */
+  revisionsSent(id: string): Sent {
+    const reply = this.read(id);
+    const sent = this.sentOf(reply);
+    sent.revisions ??= Buffer.from(JSON.stringify(this.revisions(id)));
+    return { body: sent.revisions, version: `history-${reply.revision}-${reply.updatedAt}` };
+  }
+
+  private sentOf(reply: BuildReply): { build?: Buffer; revisions?: Buffer } {
+    const known = this.sent.get(reply);
+    if (known) return known;
+    const sent = {};
+    this.sent.set(reply, sent);
+    return sent;
   }
 
   private readAnew(id: string): BuildReply {
@@ -117,11 +146,6 @@ export class BuildStore {
       redo: redo?.words ?? null,
       updatedAt,
     };
-  }
-
-  revisions(id: string): RevisionReply[] {
-    this.row(id);
-    return this.history.told(id);
   }
 
   has(id: string): boolean {

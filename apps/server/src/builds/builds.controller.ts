@@ -10,7 +10,6 @@ import {
   GoBackMessage,
   type ImportPreview,
   type RevisionDocumentReply,
-  type RevisionReply,
   StartMessage,
   type StartReply,
   StepMessage,
@@ -37,13 +36,20 @@ import { MayBeMissing, MayConflict, Replies, Takes, TakesText } from '../openapi
 import { BuildEditor, type Change } from './buildEditor.ts';
 import { BuildStarter } from './buildStarter.ts';
 import { BuildStates } from './buildStates.ts';
-import { BuildStore } from './buildStore.ts';
+import { BuildStore, type Sent } from './buildStore.ts';
 
 const changeOf = (message: ChangeMessage): Change => ({
   baseRevision: message.baseRevision,
   author: message.author ?? NOBODY,
   editId: message.editId,
 });
+
+/** Sends text that was written before; a reader that has this version is told so. */
+function sendJson(response: Response, { body, version }: Sent): void {
+  response.setHeader('content-type', 'application/json; charset=utf-8');
+  response.setHeader('etag', `"${version}"`);
+  response.send(body);
+}
 
 @ApiTags('builds')
 @Controller('api/builds')
@@ -85,11 +91,8 @@ export class BuildsController {
   @ApiOperation({ summary: 'One build as it stands' })
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
-  @Header('content-type', 'application/json; charset=utf-8')
-  read(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
-    const { text, version } = this.store.readText(id);
-    response.setHeader('etag', `"${version}"`);
-    return text;
+  read(@Param('id') id: string, @Res() response: Response): void {
+    sendJson(response, this.store.readSent(id));
   }
 
   @Post(':id/copy')
@@ -121,8 +124,8 @@ export class BuildsController {
   @ApiOperation({ summary: 'The history of a build, newest first' })
   @Replies(200, 'RevisionReply', 'The revisions', true)
   @MayBeMissing()
-  revisions(@Param('id') id: string): RevisionReply[] {
-    return this.store.revisions(id);
+  revisions(@Param('id') id: string, @Res() response: Response): void {
+    sendJson(response, this.store.revisionsSent(id));
   }
 
   @Get(':id/revisions/:number')

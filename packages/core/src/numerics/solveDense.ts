@@ -3,6 +3,8 @@
  * `b` becomes x. Returns false when the matrix is singular to working precision.
  */
 export function solveDense(a: Float64Array, b: Float64Array, n: number): boolean {
+  // Past the last entry of a row there is nothing to work out: rows of a network are short.
+  const lengths = rowLengths(a, n);
   for (let k = 0; k < n; k++) {
     let pivotRow = k;
     let pivot = Math.abs(a[k * n + k]!);
@@ -14,28 +16,49 @@ export function solveDense(a: Float64Array, b: Float64Array, n: number): boolean
       }
     }
     if (!(pivot > 0) || !Number.isFinite(pivot)) return false;
+    const row = k * n;
     if (pivotRow !== k) {
-      for (let j = k; j < n; j++) {
-        const held = a[k * n + j]!;
-        a[k * n + j] = a[pivotRow * n + j]!;
+      const length = Math.max(lengths[k]!, lengths[pivotRow]!);
+      for (let j = k; j < length; j++) {
+        const held = a[row + j]!;
+        a[row + j] = a[pivotRow * n + j]!;
         a[pivotRow * n + j] = held;
       }
       const held = b[k]!;
       b[k] = b[pivotRow]!;
       b[pivotRow] = held;
+      const heldLength = lengths[k]!;
+      lengths[k] = lengths[pivotRow]!;
+      lengths[pivotRow] = heldLength;
     }
-    const inverse = 1 / a[k * n + k]!;
+    const inverse = 1 / a[row + k]!;
+    const length = lengths[k]!;
+    const right = b[k]!;
     for (let i = k + 1; i < n; i++) {
-      const factor = a[i * n + k]! * inverse;
+      const other = i * n;
+      const factor = a[other + k]! * inverse;
       if (factor === 0) continue;
-      for (let j = k + 1; j < n; j++) a[i * n + j]! -= factor * a[k * n + j]!;
-      b[i]! -= factor * b[k]!;
+      for (let j = k + 1; j < length; j++) a[other + j]! -= factor * a[row + j]!;
+      b[i]! -= factor * right;
+      if (lengths[i]! < length) lengths[i] = length;
     }
   }
   for (let i = n - 1; i >= 0; i--) {
+    const row = i * n;
     let sum = b[i]!;
-    for (let j = i + 1; j < n; j++) sum -= a[i * n + j]! * b[j]!;
-    b[i] = sum / a[i * n + i]!;
+    for (let j = i + 1; j < lengths[i]!; j++) sum -= a[row + j]! * b[j]!;
+    b[i] = sum / a[row + i]!;
   }
   return true;
+}
+
+/** Index after the last entry that is not zero, by row. */
+function rowLengths(a: Float64Array, n: number): Int32Array {
+  const lengths = new Int32Array(n);
+  for (let i = 0; i < n; i++) {
+    let j = n;
+    while (j > 0 && a[i * n + j - 1] === 0) j--;
+    lengths[i] = j;
+  }
+  return lengths;
 }

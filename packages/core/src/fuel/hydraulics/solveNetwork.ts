@@ -31,28 +31,32 @@ interface Work {
 /** Evaluates every law and node balance; returns the merit (sum of squares, Pa²). */
 function evaluate(models: readonly BranchModel[], topology: Topology, work: Work): number {
   const { from, to, fromFixed, toFixed, sensed, sensedFixed } = topology;
-  const { row } = work;
+  const { row, rows, pressures, flows, balance } = work;
   let merit = 0;
-  work.balance.fill(0);
+  balance.fill(0);
   for (let b = 0; b < models.length; b++) {
     const i = from[b]!;
     const j = to[b]!;
     const s = sensed[b]!;
-    const m = work.flows[b]!;
+    const m = flows[b]!;
     row[4] = 0;
     models[b]!.residual(
       m,
-      i < 0 ? fromFixed[b]! : work.pressures[i]!,
-      j < 0 ? toFixed[b]! : work.pressures[j]!,
+      i < 0 ? fromFixed[b]! : pressures[i]!,
+      j < 0 ? toFixed[b]! : pressures[j]!,
       row,
-      s < 0 ? sensedFixed[b]! : work.pressures[s]!,
+      s < 0 ? sensedFixed[b]! : pressures[s]!,
     );
-    work.rows.set(row, b * ROW);
+    const at = b * ROW;
+    for (let k = 0; k < ROW; k++) rows[at + k] = row[k]!;
     merit += row[0]! * row[0]!;
-    if (i >= 0) work.balance[i]! -= m;
-    if (j >= 0) work.balance[j]! += m;
+    if (i >= 0) balance[i]! -= m;
+    if (j >= 0) balance[j]! += m;
   }
-  for (const sum of work.balance) merit += (sum * FLOW_SCALE) ** 2;
+  for (let i = 0; i < balance.length; i++) {
+    const scaled = balance[i]! * FLOW_SCALE;
+    merit += scaled * scaled;
+  }
   return merit;
 }
 
@@ -68,7 +72,9 @@ function worst(work: Work): { law: number; at: number; balance: number } {
     }
   }
   let balance = 0;
-  for (const sum of work.balance) balance = Math.max(balance, Math.abs(sum));
+  for (let i = 0; i < work.balance.length; i++) {
+    balance = Math.max(balance, Math.abs(work.balance[i]!));
+  }
   return { law, at, balance };
 }
 
@@ -218,9 +224,11 @@ export function solveNetwork(network: Network, warm?: WarmStart): NetworkSolutio
   const models = modelsAt(0);
   const freshWork = (): Work => {
     const flows = new Float64Array(count);
-    models.forEach((model, b) => (flows[b] = model.initialFlow));
+    for (let b = 0; b < count; b++) flows[b] = models[b]!.initialFlow;
+    const pressures = new Float64Array(n);
+    for (let i = 0; i < n; i++) pressures[i] = network.initialPressure;
     return {
-      pressures: new Float64Array(n).fill(network.initialPressure),
+      pressures,
       flows,
       rows: new Float64Array(count * ROW),
       balance: new Float64Array(n),
