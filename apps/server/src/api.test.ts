@@ -76,14 +76,11 @@ describe('reading', () => {
     '/api/builds/none/revisions',
     '/api/builds/none/parts.csv',
     '/api/nothing',
-  ])(
-    '%s is not found, in the words of the contract',
-    async (path) => {
-      const { body } = await server.http().get(path).expect(404);
-      expect(body.code).toBe('not-found');
-      expect(body.message.length).toBeGreaterThan(5);
-    },
-  );
+  ])('%s is not found, in the words of the contract', async (path) => {
+    const { body } = await server.http().get(path).expect(404);
+    expect(body.code).toBe('not-found');
+    expect(body.message.length).toBeGreaterThan(5);
+  });
 });
 
 describe('editing', () => {
