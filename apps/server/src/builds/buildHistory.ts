@@ -1,4 +1,4 @@
-import { type BuildDocument, CURRENT_VERSION, type Patch, applyPatch } from '@brookrain/core';
+import { type BuildDocument, type Patch, applyPatch, storedDocument } from '@brookrain/core';
 import type { RevisionReply } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { and, asc, desc, eq, gt, gte, lte } from 'drizzle-orm';
@@ -13,6 +13,9 @@ export type RevisionRow = typeof buildRevisions.$inferSelect;
 
 /** A document is kept whole every so many revisions. */
 export const CHECKPOINT_EVERY = 50;
+
+/** Up to this format things stood in lists, and patches named them by position. */
+const LAST_WITHOUT_IDS = 3;
 
 /** What was: revisions of builds and the documents as they were then. */
 @Injectable()
@@ -88,7 +91,7 @@ export class BuildHistory {
     };
   }
 
-  /** The document as it was at a revision, from the nearest checkpoint; null when there is none. */
+  /** The document as it was at a revision, brought up to this format; null when there is none. */
   documentAt(id: string, number: number): BuildDocument | null {
     const row = this.database
       .select({ formatVersion: buildRevisions.formatVersion })
@@ -96,7 +99,7 @@ export class BuildHistory {
       .where(and(eq(buildRevisions.buildId, id), eq(buildRevisions.number, number)))
       .get();
     if (!row) return null;
-    return row.formatVersion < CURRENT_VERSION
+    return row.formatVersion <= LAST_WITHOUT_IDS
       ? this.olderDocumentAt(id, number)
       : this.currentDocumentAt(id, number);
   }
@@ -110,12 +113,13 @@ export class BuildHistory {
       .limit(1)
       .get();
     if (!checkpoint) return null;
-    return this.since(id, checkpoint.number)
+    const then = this.since(id, checkpoint.number)
       .filter((row) => row.number <= number)
       .reduce(
         (document, row) => applyPatch(document, JSON.parse(row.patch) as Patch),
         JSON.parse(checkpoint.document) as BuildDocument,
       );
+    return storedDocument(then);
   }
 
   /** Before format 4 there was one document, the newest: later patches are taken back from it. */

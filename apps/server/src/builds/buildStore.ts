@@ -202,6 +202,8 @@ export class BuildStore {
               formatVersion: stored.version,
               document: row.document,
             })
+            // The newest revision may be kept whole already.
+            .onConflictDoNothing()
             .run();
           this.write(transaction, row.id, number, document, {
             kind: 'migrate',

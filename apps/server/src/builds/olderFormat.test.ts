@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BuildReply, ErrorReply, RevisionReply } from '@brookrain/contract';
-import { type BuildDocument, hashOf, lantern, withValueAt } from '@brookrain/core';
+import { type BuildDocument, CURRENT_VERSION, hashOf, lantern, withValueAt } from '@brookrain/core';
 import Sqlite from 'better-sqlite3';
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
@@ -88,8 +88,14 @@ afterEach(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
+/** Lantern as it was before a tank's heat loss could be entered: it loses heat as usual. */
+const usual: BuildDocument = withValueAt(lantern, 'fuelCircuits.main.elements.tank.heatLoss', {
+  value: 10,
+  unit: 'W/K',
+});
+
 describe('a data folder of an older format', () => {
-  const six: BuildDocument = withValueAt(lantern, 'brief.cylinders', 6);
+  const six: BuildDocument = withValueAt(usual, 'brief.cylinders', 6);
 
   test('opens with its builds as they stood, by id', async () => {
     const { body } = await http().get('/api/builds/lantern').expect(200);
@@ -110,7 +116,7 @@ describe('a data folder of an older format', () => {
       'create',
     ]);
     const outlet = 'fuelCircuits.main.elements.tank-bung.item.id';
-    const expected = [lantern, six, withValueAt(six, outlet, 'OLD8'), six, six];
+    const expected = [usual, six, withValueAt(six, outlet, 'OLD8'), six, six];
     for (const [i, document] of expected.entries()) {
       const { body: was } = await http()
         .get(`/api/builds/lantern/revisions/${i + 1}`)
@@ -131,7 +137,7 @@ describe('a data folder of an older format', () => {
       .post('/api/builds/lantern/go-back')
       .send({ baseRevision: 5, revision: 1 })
       .expect(200);
-    expect(hashOf((back.body as BuildReply).document)).toBe(hashOf(lantern));
+    expect(hashOf((back.body as BuildReply).document)).toBe(hashOf(usual));
     const undone = await http()
       .post('/api/builds/lantern/undo')
       .send({ baseRevision: 6 })
@@ -166,8 +172,8 @@ describe('revisions of this format', () => {
       .all();
     expect(checkpoints).toEqual([
       { number: 4, format: 3 },
-      { number: 5, format: 4 },
-      { number: CHECKPOINT_EVERY, format: 4 },
+      { number: 5, format: CURRENT_VERSION },
+      { number: CHECKPOINT_EVERY, format: CURRENT_VERSION },
     ]);
     for (const n of [1, 20, edits - 4, edits]) {
       const { body } = await http()

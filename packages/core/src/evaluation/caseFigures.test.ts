@@ -92,7 +92,11 @@ describe('the way to the regulator', () => {
   const idsOf = (build: BuildDocument): string[] =>
     evaluate(build, sampleCatalogue).findings.map((f) => f.id);
   const hot = (kelvin: number): BuildDocument =>
-    withValueAt(lantern, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' });
+    withValueAt(
+      withValueAt(lantern, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' }),
+      'fuelCircuits.main.elements.tank.heatLoss',
+      { value: 500, unit: 'W/K' },
+    );
 
   test('warns where the coarse filter lies higher than the pump, stops when it boils there', () => {
     const warm = hot(319.4);

@@ -74,7 +74,12 @@ describe('the cheapest set', () => {
   });
 
   test('from the shelf takes only what lies there or is built in', () => {
-    const shelved = withValueAt(lantern, 'shelf', { F10A: { id: 'F10A', revision: 1 } });
+    // A tank that stays cool: no part is kept out for warming it.
+    const cool = withValueAt(lantern, 'fuelCircuits.main.elements.tank.heatLoss', {
+      value: 500,
+      unit: 'W/K',
+    });
+    const shelved = withValueAt(cool, 'shelf', { F10A: { id: 'F10A', revision: 1 } });
     const answer = found(shelved, { source: 'shelf' });
     if (answer.state === 'none') throw new Error(answer.reason);
     const filter = answer.parts.find((p) => p.place === 'Fine filter')!;

@@ -115,7 +115,7 @@ function fluidChecks(checked: Checked, fluid: FluidResult, loss: Loss): Check[] 
   const peak = { ...namedCases(checked.document, design.demand).peakPower, ...loss };
   const at = solverOf(checked, fluid, peak);
   const ambient = design.demand.engine.ambientPressure;
-  const vapour = fluid.design.fuel.hot.vapourPressureAbsolute;
+  const vapour = fluid.boiling.vapourPressureAbsolute;
   const { limits } = checked.document;
   let held: WarmStart | undefined;
   const unsolvedFails = (test: (s: SolvedCircuit, p: RunningPoint) => boolean) => (x: number) => {

@@ -8,10 +8,12 @@ import { documentedFigures, figuresDocument, figuresOf } from './figures/documen
 import { limitLadder } from './ladder.ts';
 import { ripple } from './ripple.ts';
 
-const e85: BuildDocument = withValueAt(lantern, 'fuels.pump-fuel.ethanol', {
-  value: 0.85,
-  unit: '%',
-});
+/** E85 as it is sold in summer: its own vapour pressure is lower. */
+const e85: BuildDocument = withValueAt(
+  withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' }),
+  'fuels.pump-fuel.reidVapourPressure',
+  { value: 45e3, unit: 'kPa' },
+);
 const evaluator = createEvaluator();
 const look = (document: BuildDocument) => {
   const evaluation = evaluator.evaluate(document, sampleCatalogue);

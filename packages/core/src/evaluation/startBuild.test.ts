@@ -33,9 +33,17 @@ describe('the guided start', () => {
   test('proposes a design that stands, and says what it proposed', () => {
     const { document, proposed } = startBuild(answers, sampleCatalogue);
     expect(stops(answers)).toEqual([]);
-    expect(document.fuelCircuits['main']!.architecture).toBe('return-after-rail');
+    // With the fuel sent past the hot rail a quarter tank would boil at the pump.
+    expect(document.fuelCircuits['main']!.architecture).toBe('return-before-rail');
+    expect(proposed[0]).toContain('before the rail');
     expect(proposed.join(' ')).toContain(document.injectorRows['primary']!.item.id);
     expect(document.brief.power).toEqual(answers.power);
+  });
+
+  test('returns after the rail where the fuel can stand the heat', () => {
+    const cool = startBuild({ ...answers, fuelKind: 'methanol' }, sampleCatalogue);
+    expect(cool.document.fuelCircuits['main']!.architecture).toBe('return-after-rail');
+    expect(cool.proposed[0]).toContain('after the rail');
   });
 
   test('keeps an in-tank pump of a natural engine regulated at the tank', () => {

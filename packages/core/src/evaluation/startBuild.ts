@@ -6,12 +6,22 @@ import {
   type FuelCircuit,
   type ItemRef,
   CURRENT_VERSION,
+  readBuild,
   writeBuild,
   USUAL_CURRENCY,
+  USUAL_HEAT_LOSS,
 } from '../model/index.ts';
 import { type Catalogue, newestOf, refOf } from '../catalogue/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
-import { returnAfterRail, returnAtTank, typedLength, unknownLength } from '../fuel/index.ts';
+import {
+  layOutAs,
+  returnAfterRail,
+  returnAtTank,
+  suctionHead,
+  typedLength,
+  unknownLength,
+  vapourInRun,
+} from '../fuel/index.ts';
 import { defaultCurves, reidOfBlend } from '../engine/index.ts';
 import { NotFound, quantity as q } from '../quantities/index.ts';
 import { evaluate } from './evaluate.ts';
@@ -85,6 +95,7 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
       pressure: q(0, 'pressure', 'kPa'),
       fuelLevel: q(80, 'length', 'mm'),
       usableVolume: q(50, 'volume', 'L'),
+      heatLoss: USUAL_HEAT_LOSS,
     },
     wear: q(10, 'ratio', '%'),
     feed,
@@ -274,6 +285,33 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
   };
 }
 
+/** Rules that say that fuel boils before it is under pressure. */
+const boilingRules: ReadonlySet<string> = new Set([suctionHead.id, vapourInRun.id]);
+
+/** The same build regulated before the rail, where only its fuel would boil otherwise. */
+function regulatedBeforeRail(
+  document: BuildDocument,
+  catalogue: Catalogue,
+): BuildDocument | undefined {
+  const boils = (build: BuildDocument): boolean =>
+    evaluate(build, catalogue).findings.some(
+      (f) => f.severity === 'stop' && boilingRules.has(f.rule),
+    );
+  const build = readBuild(document);
+  const circuit = firstOf(build.fuelCircuits);
+  if (circuit.architecture !== 'return-after-rail' || !boils(document)) return undefined;
+  const next = applyCommand(
+    document,
+    layOutAs({
+      document: build,
+      circuitId: circuit.id,
+      architecture: 'return-before-rail',
+      catalogue,
+    }),
+  ).document;
+  return boils(next) ? undefined : next;
+}
+
 /**
  * A first design from a few answers: the usual circuit for this engine, the smallest injector and
  * pump that fit, and one-click cures of what still stops. Everything proposed is said, and can be
@@ -305,6 +343,12 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
       item: refOf(pump.item),
     }).document;
     proposed.push(`Pump ${pump.item.designation}`);
+  }
+  const cooler = regulatedBeforeRail(document, catalogue);
+  if (cooler) {
+    document = cooler;
+    proposed[0] =
+      'Circuit with the regulator before the rail and a return to the tank: the engine’s heat stays out of it';
   }
   for (let n = 0; n < MOST_CURES; n++) {
     const stop = evaluate(document, catalogue).findings.find(

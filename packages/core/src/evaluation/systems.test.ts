@@ -200,10 +200,16 @@ describe('heat, prime and range', () => {
     const fuel = evaluate(lantern, sampleCatalogue).fluids[0]!.design.fuel;
     const w = (0.1 * 794) / (0.1 * 794 + 0.9 * 745);
     const heat = 2200 + w * 240;
-    expect(value(lantern, 'tank.heatingPerHour')).toBeCloseTo(
-      (3600 * (pump.voltage * pump.current + 150)) / (0.25 * 0.078 * fuel.hot.density * heat),
-      6,
-    );
+    // The tank followed in steps of a second.
+    const capacity = 0.25 * 0.078 * fuel.hot.density * heat;
+    let rise = 0;
+    for (let s = 0; s < 3600; s++) {
+      const power = pump.voltage * pump.current + 150;
+      const halfway = rise + (power - 35 * rise) / capacity / 2;
+      rise += (power - 35 * halfway) / capacity;
+    }
+    expect(value(lantern, 'tank.heatingPerHour')).toBeCloseTo(rise, 6);
+    expect(value(lantern, 'tank.temperatureAfterHour')).toBeCloseTo(273.15 + 38 + rise, 6);
     const massFlow = 24e3 * ((320e-3 / 3.6e6) * (43.4e6 / fuel.lowerHeatingValue));
     expect(value(lantern, 'consumption.flow')).toBeCloseTo(massFlow / fuel.density15, 15);
     expect(value(lantern, 'range.distance')).toBeCloseTo(

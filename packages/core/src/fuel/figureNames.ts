@@ -38,6 +38,8 @@ export const fuelFigure = figureNames({
   'surge.seconds': 'surge{.circuit}.seconds',
   'surge.liftRatio': 'surge{.circuit}.liftRatio',
   'tank.heatingPerHour': 'tank{.circuit}.heatingPerHour',
+  'tank.afterHour': 'tank{.circuit}.temperatureAfterHour',
+  'tank.vapourPressureAbsolute': 'tank{.circuit}.vapourPressureAbsolute',
   'consumption.massFlow': 'consumption{.circuit}.massFlow',
   'consumption.flow': 'consumption{.circuit}.flow',
   'consumption.perDistance': 'consumption{.circuit}.perDistance',

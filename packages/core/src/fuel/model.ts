@@ -35,6 +35,9 @@ export type Architecture = (typeof architectures)[number];
 /** What a line is for. */
 export type LineRole = (typeof lineRoles)[number];
 
+/** Heat that a metal tank in moving air loses, per kelvin above it: an estimate. */
+export const USUAL_HEAT_LOSS = q(10, 'thermalConductance', 'W/K');
+
 const node = idOf('nodes', 'node');
 const order = orderField;
 const name = text({ label: 'Name', min: 1, max: 80 });
@@ -123,6 +126,15 @@ export const elementSpec = kinds('kind', {
       above: true,
       max: 1,
       message: 'usable volume must be above zero, up to 1 000 L',
+    }),
+    heatLoss: quantityField('thermalConductance', 'W/K', {
+      label: 'Heat loss of the tank',
+      help: 'per kelvin above the air around it; a metal tank in moving air about 10, an estimate; a covered or plastic one less',
+      since: 5,
+      min: 0,
+      max: 500,
+      message: 'heat loss must be from 0 to 500 W/K',
+      initial: USUAL_HEAT_LOSS,
     }),
   }),
   fitting: object({ kind: constant('fitting'), ...through, item: itemRef('fitting') }),

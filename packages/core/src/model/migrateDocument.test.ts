@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { referenceProblems } from '../evaluation/index.ts';
+import type { BuildDocument } from './document.ts';
 import { CURRENT_VERSION, migrateDocument, storedDocument } from './migrateDocument.ts';
 import { pathById } from './migrations/recordsById.ts';
 import { pathOf, withValueAt } from './path.ts';
@@ -50,9 +51,20 @@ const versionOne = (): Plain => ({
   version: 1,
 });
 
+const usualLoss = { value: 10, unit: 'W/K' };
+const tanks = ['main.elements.tank', 'methanol.elements.methanol-tank'] as const;
+/** A build whose tanks lose heat as usual: no version before 5 knew how they lose it. */
+const withUsualLoss = (build: BuildDocument): BuildDocument =>
+  tanks.reduce((document, tank) => {
+    const path = `fuelCircuits.${tank}.heatLoss`;
+    return build.fuelCircuits[tank.split('.')[0]!]
+      ? withValueAt(document, path, usualLoss)
+      : document;
+  }, build);
+
 /** What no older version knew: the name of Lantern's tank tells 85 L, its cruise is not known. */
 const asLifted = withValueAt(
-  { ...lantern, brief: { ...lantern.brief, cruisePower: null } },
+  withUsualLoss({ ...lantern, brief: { ...lantern.brief, cruisePower: null } }),
   'fuelCircuits.main.elements.tank.usableVolume',
   { value: 0.085, unit: 'L' },
 );
@@ -69,12 +81,24 @@ describe('documents of older versions', () => {
   });
 
   test('version 3 becomes the current version: the same builds, by id', () => {
-    expect(hashOf(storedDocument(versionThree('lantern')))).toBe(hashOf(lantern));
+    expect(hashOf(storedDocument(versionThree('lantern')))).toBe(hashOf(withUsualLoss(lantern)));
     const lifted = storedDocument(versionThree('kittiwake'));
     expect(Object.keys(lifted.fuelCircuits)).toEqual(Object.keys(kittiwake.fuelCircuits));
-    expect(lifted.fuelCircuits).toEqual(kittiwake.fuelCircuits);
+    expect(lifted.fuelCircuits).toEqual(withUsualLoss(kittiwake).fuelCircuits);
     expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
   });
+
+  test.each(['lantern', 'kittiwake'] as const)(
+    'version 4 becomes the current version: %s with tanks that lose heat as usual',
+    (name) => {
+      const file = new URL(`../tests/versionFour/${name}.json`, import.meta.url);
+      const four = JSON.parse(readFileSync(file, 'utf8')) as Plain;
+      expect(four['version']).toBe(4);
+      expect(hashOf(storedDocument(four))).toBe(
+        hashOf(withUsualLoss(name === 'lantern' ? lantern : kittiwake)),
+      );
+    },
+  );
 
   test('what was accepted, decided about wires and laid on the shelf is kept by its own key', () => {
     const three = versionThree('lantern');

@@ -1,6 +1,8 @@
 import type { BuildDocument } from './document.ts';
+import { fuelSystem } from './migrations/fuelSystem.ts';
+import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
-import { type Plain, fuelSystem } from './migrations/fuelSystem.ts';
+import { tankHeatLoss } from './migrations/tankHeatLoss.ts';
 
 /** Each step lifts a document by one version: entry 0 makes version 2 of version 1. */
 const steps: readonly ((document: Plain) => Plain)[] = [
@@ -8,10 +10,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   (document) => ({ ...document, version: 2, acceptances: [], displayUnits: null }),
   fuelSystem,
   recordsById,
+  tankHeatLoss,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 4;
+export const CURRENT_VERSION: BuildDocument['version'] = 5;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

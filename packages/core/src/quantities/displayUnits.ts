@@ -26,6 +26,7 @@ const metric: Record<UnitKind, string> = {
   distance: 'km',
   volumePerDistance: 'L/100 km',
   specificHeat: 'kJ/kg·K',
+  thermalConductance: 'W/K',
   compliance: 'm³/Pa',
   duration: 's',
   density: 'kg/m³',
@@ -57,6 +58,7 @@ export const displayUnits: Record<UnitSystem, Record<UnitKind, string>> = {
     roadSpeed: 'mph',
     distance: 'mi',
     volumePerDistance: 'US gal/100 mi',
+    thermalConductance: 'Btu/h·°F',
     mass: 'lb',
   },
   // As many workshops speak: metric vehicle and fuel, pressure in psi, power in hp.

@@ -104,6 +104,7 @@ export const unitKinds = {
     unit('L/100 km', 1e-8, ['L/100km', 'l/100km']),
     unit('US gal/100 mi', US_GALLON / 160934.4),
   ],
+  thermalConductance: [unit('W/K', 1, ['W/°C']), unit('Btu/h·°F', (1055.05585262 / 3600) * 1.8)],
   specificHeat: [unit('J/kg·K', 1), unit('kJ/kg·K', 1e3)],
   compliance: [unit('m³/Pa', 1)],
   density: [

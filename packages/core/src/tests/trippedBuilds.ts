@@ -23,9 +23,12 @@ const element = (id: string, field: string): string => `fuelCircuits.main.elemen
 const share = (value: number) => ({ value, unit: '%' });
 const metres = (value: number) => ({ typed: { value, unit: 'm' }, measured: null });
 
-/** Cool fuel: takes the boiling inlet out of the way of other checks. */
-const cool: Change = ['brief.fuelTemperatureHot', { value: 303.15, unit: '°C' }];
-const sound = changed(cool);
+/** Cool fuel in a tank that stays as cool: takes boiling out of the way of other checks. */
+const cool: readonly Change[] = [
+  ['brief.fuelTemperatureHot', { value: 303.15, unit: '°C' }],
+  [element('tank', 'heatLoss'), { value: 500, unit: 'W/K' }],
+];
+const sound = changed(...cool);
 const decision = (wireId: string, size: string): Change => [
   'power.wireDecisions',
   { [wireId]: { size: ref(size), length: { typed: null, measured: null } } },
@@ -40,7 +43,7 @@ const trip = (
 ): TrippedBuild => ({
   rule,
   finding,
-  build: changed(cool, ...changes),
+  build: changed(...cool, ...changes),
   soundBuild: sound,
   curable,
 });

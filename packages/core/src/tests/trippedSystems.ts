@@ -4,9 +4,15 @@ import { applyCommand } from '../evaluation/index.ts';
 import { lantern, sampleCatalogue } from '../exchange/index.ts';
 import type { TrippedBuild } from './trippedBuilds.ts';
 
-/** Lantern with cool fuel, laid out in another architecture. */
+const HEAT_LOSS = 'fuelCircuits.main.elements.tank.heatLoss';
+
+/** Lantern with cool fuel in a tank that stays as cool, laid out in another architecture. */
 export function laidOutAs(architecture: Architecture, from: BuildDocument = lantern) {
-  const cool = withValueAt(from, 'brief.fuelTemperatureHot', { value: 303.15, unit: '°C' });
+  const cool = withValueAt(
+    withValueAt(from, 'brief.fuelTemperatureHot', { value: 303.15, unit: '°C' }),
+    HEAT_LOSS,
+    { value: 500, unit: 'W/K' },
+  );
   return applyCommand(
     cool,
     layOutAs({
@@ -165,9 +171,21 @@ export const trippedSystems: readonly TrippedBuild[] = [
     true,
   ),
   {
-    ...trip('tank.heating', 'tank.heating:main', plain, [], false),
-    soundBuild: changed(plain, ['brief.fuelTemperatureHot', { value: 273.15 + 75, unit: '°C' }]),
+    ...trip(
+      'tank.heating',
+      'tank.heating:main',
+      plain,
+      [[HEAT_LOSS, { value: 10, unit: 'W/K' }]],
+      false,
+    ),
+    soundBuild: changed(
+      plain,
+      [HEAT_LOSS, { value: 10, unit: 'W/K' }],
+      ['brief.fuelTemperatureHot', { value: 273.15 + 75, unit: '°C' }],
+    ),
   },
+  trip('suction.head', 'suction.head:pump', plain, [[HEAT_LOSS, { value: 30, unit: 'W/K' }]], true),
+  trip('vapour.run', 'vapour.run:main', plain, [[HEAT_LOSS, { value: 30, unit: 'W/K' }]], true),
   trip(
     'pump.controller',
     'pump.controller:pump',

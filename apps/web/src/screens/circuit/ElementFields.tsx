@@ -25,6 +25,7 @@ export function ElementFields({ element, path }: { element: CircuitElement; path
         <>
           <QuantityField path={[...path, 'fuelLevel']} />
           <QuantityField path={[...path, 'usableVolume']} />
+          <QuantityField path={[...path, 'heatLoss']} />
           <QuantityField path={[...path, 'pressure']} />
         </>
       );

@@ -249,6 +249,16 @@ function stateAt(constants: Constants, temperature: Result, named: StateFigures)
   };
 }
 
+/** Vapour pressure of a fuel at a temperature, Pa absolute, with its working. */
+export const vapourPressureAt = (input: {
+  fuel: Fuel;
+  scope: FuelScope;
+  figure: FigureRef;
+  label: string;
+  temperature: Result;
+}): Result =>
+  constantsOf(input.fuel, input.scope).vapourAt(input.figure, input.label, input.temperature);
+
 /** A fuel at the hottest temperature of the brief. */
 export function hotFuel(input: { fuel: Fuel; scope: FuelScope; hottest: Result }): FluidState {
   return stateAt(constantsOf(input.fuel, input.scope), input.hottest, hotFigures(input.scope));

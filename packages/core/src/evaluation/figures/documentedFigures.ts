@@ -281,7 +281,19 @@ export const documentedFigures: readonly FigureDescription[] = [
     key: 'tank.heatingPerHour',
     kind: 'temperatureDifference',
     meaning:
-      'Rise of fuel temperature in an hour of the cruise case with a quarter of the usable volume: electrical power of the pumps, 150 W from the rail where fuel comes back from there, nothing lost to the air.',
+      'Rise of fuel temperature in an hour of the cruise case with a quarter of the usable volume: electrical power of the pumps, 150 W from the rail where fuel comes back from there, less what the tank loses to the air (its heat loss, 10 W/K unless entered).',
+  },
+  {
+    key: 'tank.temperatureAfterHour',
+    kind: 'temperature',
+    meaning:
+      'The hot day’s air temperature and that rise. Boiling (head at pump inlets and the margins to vapour of every case but cranking cold) is judged with it where it is above the hottest fuel of the brief, else with that.',
+  },
+  {
+    key: 'tank.vapourPressureAbsolute',
+    kind: 'pressure',
+    meaning:
+      'Vapour pressure of the fuel at that temperature, absolute; left out where the hottest fuel of the brief is hotter.',
   },
   {
     key: 'consumption.flow',

@@ -53,6 +53,9 @@ const onDemand = {
   below: q(160, 'volumeFlow', 'L/h'),
 } as const;
 
+/** Cells of 0.6 m² in ducted air. */
+const ductedCell = q(20, 'thermalConductance', 'W/K');
+
 /** E85 for the primaries: twin pumps to a Y-block, two rails side by side. */
 const twins = twinPumps({
   ...parts,
@@ -60,7 +63,12 @@ const twins = twinPumps({
   name: 'E85 circuit',
   fuelId: 'e85',
   rowId: 'primary',
-  tank: { name: 'Cell, 30 L stainless', ...typedPart, usableVolume: q(28, 'volume', 'L') },
+  tank: {
+    name: 'Cell, 30 L stainless',
+    ...typedPart,
+    usableVolume: q(28, 'volume', 'L'),
+    heatLoss: ductedCell,
+  },
   rails: 2,
 });
 const primaryCircuit: FuelCircuit = {
@@ -81,7 +89,12 @@ const methanolCircuit = (() => {
       name: 'Methanol circuit',
       fuelId: 'methanol',
       rowId: 'secondary',
-      tank: { name: 'Cell, 20 L stainless', ...typedPart, usableVolume: q(18, 'volume', 'L') },
+      tank: {
+        name: 'Cell, 20 L stainless',
+        ...typedPart,
+        usableVolume: q(18, 'volume', 'L'),
+        heatLoss: ductedCell,
+      },
       suction: lines.suction,
       rail: { ...lines.rail, length: typed(0.8) },
     }),

@@ -92,6 +92,8 @@ export const lantern: BuildDocument = writeBuild({
           pressure: q(0, 'pressure', 'kPa'),
           fuelLevel: q(80, 'length', 'mm'),
           usableVolume: q(78, 'volume', 'L'),
+          // 1.6 m² of bare steel in the air stream
+          heatLoss: q(35, 'thermalConductance', 'W/K'),
         },
         {
           kind: 'fitting',

@@ -68,6 +68,7 @@ export const sandpiper: BuildDocument = writeBuild({
         pressure: q(0, 'pressure', 'kPa'),
         fuelLevel: q(40, 'length', 'mm'),
         usableVolume: q(13, 'volume', 'L'),
+        heatLoss: q(10, 'thermalConductance', 'W/K'),
       },
       strainer: ref('FS100'),
       pump: ref('P190'),

@@ -17,6 +17,7 @@ import { injectionAt } from '../injectors/injection.ts';
 import { type Result, derive, fromFigure, fromItem, given, solvedIn } from '../../results/index.ts';
 import { type FluidResult, type SolvedCase, solvedCases } from '../running/fluidStage.ts';
 import type { DeliveredFlow } from '../running/deliverable.ts';
+import { type Boiling, vapourAt } from '../running/boiling.ts';
 import { fluidAt } from '../running/fluidAt.ts';
 import { lowestRunPressure } from '../running/lowestRunPressure.ts';
 import { circuitMassFlow, injectorsOf, lowestRail } from '../running/solvePoint.ts';
@@ -34,6 +35,7 @@ export interface CaseNumbering {
 }
 
 type CaseContext = FigureContext & {
+  readonly boiling: Boiling;
   readonly at: SolvedCase;
   readonly solution: SolvedCircuit;
   readonly delivered: DeliveredFlow | undefined;
@@ -168,7 +170,7 @@ function caseEdgeResults(context: CaseContext): Result[] {
     design.demand.engine.ambientPressure,
     fromFigure(engineFigure('ambient.pressureAbsolute')),
   );
-  const { vapour } = fluidAt(circuit, at.point).figures;
+  const vapour = vapourAt(context.boiling, circuit, at.point);
   const results: Result[] = [];
   const regulator = regulatorUnitOf(circuit.circuit, design.catalogue);
   const behind =
@@ -230,6 +232,7 @@ export function caseResults(
       ...context,
       at,
       solution: at.solution,
+      boiling: result.boiling,
       delivered: result.delivered[caseName],
       from: name,
       words: label.toLowerCase(),

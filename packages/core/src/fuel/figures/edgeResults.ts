@@ -28,7 +28,7 @@ export function edgeResults(
     design.demand.engine.ambientPressure,
     fromFigure(engineFigure('ambient.pressureAbsolute')),
   );
-  const { vapour } = circuit.fuel.hot.figures;
+  const { vapour } = result.boiling;
   const results: Result[] = [];
   for (const element of circuit.circuit.elements) {
     if (element.kind !== 'pump') continue;

@@ -8,7 +8,6 @@ import {
   PART_LOAD_CONSUMPTION,
   cruiseMassFlow,
   drivingRange,
-  specificHeat,
   volumePerDistance,
   volumePerTime,
 } from '../../engine/index.ts';
@@ -16,7 +15,6 @@ import {
   FUEL_BULK_MODULUS,
   compliance,
   emptyPrimeTime,
-  hourlyRise,
   liftRatio,
   lineVolume,
   primeCount,
@@ -44,10 +42,6 @@ import { type FigureContext, SOLVED } from './figureContext.ts';
 
 /** The ECU runs the pump so long at key-on, s. */
 const KEY_ON_TIME = 2;
-/** Heat picked up at the engine where fuel comes back from there, W. */
-const RAIL_HEAT = 150;
-/** Share of the usable volume that is left in the tank when heating is judged. */
-const QUARTER = 0.25;
 
 /** Lines that stand under pressure: behind a main pump and on the way to the engine. */
 function pressureLines({ circuit }: FigureContext): LineElement[] {
@@ -174,41 +168,6 @@ function surgeResults(context: FigureContext, result: FluidResult): Result[] {
   ];
 }
 
-/** What the pumps do to the temperature of a quarter tank in an hour of cruising. */
-function heatingResults(context: FigureContext, result: FluidResult): Result[] {
-  const { circuit, scope } = context;
-  const tank = tankOf(circuit.circuit);
-  const { solution } = result.cases.cruise;
-  if (!tank || solution.state === 'failed') return [];
-  const electrical = Object.values(solution.pumps).reduce(
-    (sum, p) => sum + p.voltage * p.current,
-    0,
-  );
-  const rail = circuit.circuit.elements.find((e) => e.kind === 'injectors');
-  const comesBack =
-    rail?.kind === 'injectors' && leadsTo(circuit.circuit, rail.node, tank.returnNode);
-  return [
-    derive({
-      figure: fuelFigure('tank.heatingPerHour', scope),
-      label: 'Tank fuel warms in an hour of cruising, quarter tank',
-      formula: hourlyRise,
-      inputs: {
-        electricalPower: solvedIn(electrical, 'cruise'),
-        railHeat: byDefault(
-          comesBack ? RAIL_HEAT : 0,
-          comesBack ? 'an estimate' : 'nothing comes back from the rail',
-        ),
-        volume: following(
-          QUARTER * tank.usableVolume.value,
-          elementPath(circuit.circuit, tank, 'usableVolume'),
-        ),
-        density: circuit.fuel.hot.figures.density,
-        specificHeat: byDefault(specificHeat(circuit.fuel.fuel), 'pure-fuel table'),
-      },
-    }),
-  ];
-}
-
 /** Consumption at the cruise point and range on the usable volume. */
 function rangeResults(context: FigureContext, result: FluidResult): Result[] {
   const { circuit, design, scope } = context;
@@ -278,6 +237,6 @@ function rangeResults(context: FigureContext, result: FluidResult): Result[] {
 export const storageResults = (context: FigureContext, result: FluidResult): Result[] => [
   ...primeResults(context, result),
   ...surgeResults(context, result),
-  ...heatingResults(context, result),
+  ...result.boiling.results,
   ...rangeResults(context, result),
 ];

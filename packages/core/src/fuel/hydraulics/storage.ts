@@ -3,6 +3,8 @@ import type { HoseItem } from '../../catalogue/index.ts';
 import { defineFormula } from '../../results/index.ts';
 import { boreArea } from './fluid.ts';
 
+const HOUR = 3600;
+
 /** Bulk modulus of motor fuel near ambient, Pa: petrol about 1.0 GPa, alcohols 0.9; an estimate. */
 export const FUEL_BULK_MODULUS = 1e9;
 
@@ -88,7 +90,7 @@ export const liftRatio = defineFormula({
 
 export const hourlyRise = defineFormula({
   name: 'rise of tank temperature in an hour',
-  notation: 'ΔT = 3600 s · (P_el + Q_rail) / (V · ρ · c_p)',
+  notation: 'ΔT = (P_el + Q_rail) / UA · (1 − e^(−UA · 3600 s / (V · ρ · c_p)))',
   kind: 'temperatureDifference',
   inputKinds: {
     electricalPower: 'power',
@@ -96,10 +98,25 @@ export const hourlyRise = defineFormula({
     volume: 'volume',
     density: 'density',
     specificHeat: 'specificHeat',
+    heatLoss: 'thermalConductance',
   },
-  source: 'all electrical power ends in the fuel; nothing lost to the air, a quarter tank',
-  compute: (i) =>
-    (3600 * (i.electricalPower + i.railHeat)) / (i.volume * i.density * i.specificHeat),
+  source:
+    'all electrical power ends in the fuel, which starts as warm as the air and loses heat to it; a quarter tank',
+  compute: (i) => {
+    const capacity = i.volume * i.density * i.specificHeat;
+    const unlost = (HOUR * (i.electricalPower + i.railHeat)) / capacity;
+    const share = (i.heatLoss * HOUR) / capacity;
+    return share > 0 ? (unlost * -Math.expm1(-share)) / share : unlost;
+  },
+});
+
+export const afterAnHour = defineFormula({
+  name: 'tank temperature after an hour',
+  notation: 'T = T_air + ΔT',
+  kind: 'temperature',
+  inputKinds: { ambient: 'temperature', rise: 'temperatureDifference' },
+  source: 'an hour of cruising on a hot day with a quarter tank',
+  compute: (i) => i.ambient + i.rise,
 });
 
 export const railSpread = defineFormula({
@@ -119,5 +136,6 @@ export const storageFormulas = [
   surgeReserve,
   liftRatio,
   hourlyRise,
+  afterAnHour,
   railSpread,
 ];

@@ -7,11 +7,11 @@ import type {
   LineRole,
   PumpControl,
   PumpElement,
-  TankElement,
 } from '../../model/index.ts';
 import type { Quantity } from '../../quantities/index.ts';
 import type { LineChoice } from './circuitParts.ts';
 import { lineOf } from './circuitParts.ts';
+import type { TankParts } from './tankParts.ts';
 
 /** Every part a circuit can be laid out of, taken over from what is there or chosen. */
 export interface CircuitPartChoices {
@@ -19,7 +19,7 @@ export interface CircuitPartChoices {
   readonly name: string;
   readonly fuelId: string;
   readonly rowId: string;
-  readonly tank: Pick<TankElement, 'name' | 'pressure' | 'fuelLevel' | 'usableVolume'>;
+  readonly tank: TankParts;
   readonly outlet: ItemRef;
   readonly coarseFilter: ItemRef;
   readonly strainer: ItemRef;

@@ -2,7 +2,14 @@ import { quantity as q } from '../../quantities/index.ts';
 import { newestOf } from '../../catalogue/index.ts';
 import type { Catalogue } from '../../catalogue/index.ts';
 import { beforePump, pumpDuties, railsOf, tankOf } from '../circuits/circuitRun.ts';
-import type { Build, FuelCircuit, ItemRef, LineElement, LineRole } from '../../model/index.ts';
+import {
+  type Build,
+  type FuelCircuit,
+  type ItemRef,
+  type LineElement,
+  type LineRole,
+  USUAL_HEAT_LOSS,
+} from '../../model/index.ts';
 import { alcoholShare } from './alcoholShare.ts';
 import type { CircuitPartChoices } from './circuitDraft.ts';
 import { type LineChoice, unknownLength } from './circuitParts.ts';
@@ -99,6 +106,7 @@ export function partChoices(input: {
       pressure: q(0, 'pressure', 'kPa'),
       fuelLevel: q(80, 'length', 'mm'),
       usableVolume: q(50, 'volume', 'L'),
+      heatLoss: USUAL_HEAT_LOSS,
     },
     outlet:
       outlet?.kind === 'fitting' && external

@@ -1,6 +1,7 @@
 import type { Quantity } from '../../quantities/index.ts';
-import type { FuelCircuit, ItemRef, PumpElement, TankElement } from '../../model/index.ts';
+import type { FuelCircuit, ItemRef, PumpElement } from '../../model/index.ts';
 import { type LineChoice, lineOf } from './circuitParts.ts';
+import type { TankParts } from './tankParts.ts';
 
 /** Parts of a circuit that returns after the rail. */
 export interface ReturnAfterRailParts {
@@ -8,7 +9,7 @@ export interface ReturnAfterRailParts {
   readonly name: string;
   readonly fuelId: string;
   readonly rowId: string;
-  readonly tank: Pick<TankElement, 'name' | 'pressure' | 'fuelLevel' | 'usableVolume'>;
+  readonly tank: TankParts;
   readonly outlet: ItemRef;
   readonly coarseFilter: ItemRef;
   readonly pump: ItemRef;

@@ -1,6 +1,7 @@
 import type { Quantity } from '../../quantities/index.ts';
-import type { FuelCircuit, ItemRef, TankElement } from '../../model/index.ts';
+import type { FuelCircuit, ItemRef } from '../../model/index.ts';
 import { type LineChoice, lineOf } from './circuitParts.ts';
+import type { TankParts } from './tankParts.ts';
 
 /** Parts of a circuit that is regulated at the tank. */
 export interface ReturnAtTankParts {
@@ -8,7 +9,7 @@ export interface ReturnAtTankParts {
   readonly name: string;
   readonly fuelId: string;
   readonly rowId: string;
-  readonly tank: Pick<TankElement, 'name' | 'pressure' | 'fuelLevel' | 'usableVolume'>;
+  readonly tank: TankParts;
   readonly strainer: ItemRef;
   readonly pump: ItemRef;
   readonly wear: Quantity;

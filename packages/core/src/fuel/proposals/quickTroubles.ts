@@ -1,3 +1,5 @@
+import { circuitScope } from '../figureNames.ts';
+import { boilingOf } from '../running/boiling.ts';
 import { type CaseName, caseNames, namedCases } from '../running/cases.ts';
 import type { BuildFinding } from '../../model/index.ts';
 import type { FuelChecked } from '../checked.ts';
@@ -8,21 +10,27 @@ import { fluidRules } from '../rules/fluidRules.ts';
 import type { RunningPoint } from '../running/runningPoint.ts';
 import { solvePoint } from '../running/solvePoint.ts';
 
-/** A circuit solved in the three cases that the fluid checks ask, without the map. */
+/** Cases that the fluid checks ask apart from the peak. */
+const own: ReadonlySet<CaseName> = new Set(['hotIdle', 'overrun', 'cruise']);
+
+/** A circuit solved in the cases that the fluid checks ask, without the map. */
 export function quickFluid(checked: FuelChecked, circuit: CircuitDesign): FluidResult {
   const { design } = checked;
   const points = namedCases(checked.document, design.demand);
   const solved = new Map<RunningPoint, SolvedCase>();
   const at = (name: CaseName): SolvedCase => {
-    // The other cases ask nothing that these three do not.
-    const point = points[name === 'hotIdle' || name === 'overrun' ? name : 'peakPower'];
+    // The other cases ask nothing that these do not.
+    const point = points[own.has(name) ? name : 'peakPower'];
     const known = solved.get(point) ?? { point, solution: solvePoint(design, circuit, point) };
     solved.set(point, known);
     return known;
   };
+  const { id } = circuit.circuit;
+  const index = design.circuits.findIndex((c) => c.circuit.id === id);
   return {
     design: circuit,
     cases: Object.fromEntries(caseNames.map((name) => [name, at(name)])) as NamedCases,
+    boiling: boilingOf(design, circuit, at('cruise').solution, circuitScope(index, id)),
     peak: deliverable(design, circuit, points.peakPower),
     delivered: {},
     filling: undefined,

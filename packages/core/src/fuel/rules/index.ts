@@ -9,7 +9,9 @@ import { unpoweredPump } from './unpoweredPump.ts';
 export { FEED_VELOCITY_STOP } from './feedVelocity.ts';
 export { railImbalance } from './railBalance.ts';
 export { SAG_GOOD, SAG_STOP } from './railSag.ts';
+export { suctionHead } from './suctionRules.ts';
 export { surgeFails } from './surgeRules.ts';
+export { vapourInRun } from './vapourRules.ts';
 
 /** Checks of injectors, pumps and circuits. */
 export const fuelRules: readonly BuildRule<FuelChecked>[] = [

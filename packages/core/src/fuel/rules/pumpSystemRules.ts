@@ -3,6 +3,7 @@ import { pumpDuties } from '../circuits/circuitRun.ts';
 import { firstOf } from '../../numerics/index.ts';
 import type { BuildFinding, PumpElement } from '../../model/index.ts';
 import type { FuelChecked, FuelRule } from '../checked.ts';
+import { coolerPumpCure } from './coolerPumpCure.ts';
 import { bareDeliverable } from '../running/deliverable.ts';
 import type { FluidResult } from '../running/fluidStage.ts';
 import { scalePoint, supportedPower } from '../running/scalePoint.ts';
@@ -84,7 +85,7 @@ export const onePumpLost: FuelRule = {
 
 const WARM = 10;
 
-/** Fuel that the pump warms past what the checks were made with. */
+/** Fuel that the pump warms past the hottest of the brief. */
 export const tankHeating: FuelRule = {
   id: 'tank.heating',
   source: 'all electrical power ends in the fuel: rise in an hour at cruise with a quarter tank',
@@ -95,8 +96,7 @@ export const tankHeating: FuelRule = {
         fuelFigure('tank.heatingPerHour', circuitScope(i, circuit.id)),
       );
       const ambient = checked.document.brief.ambientHot.value;
-      const reached = ambient + (rise?.value ?? 0);
-      if (!rise || rise.value < WARM || reached <= fuel.hot.temperature) return [];
+      if (!rise || rise.value < WARM || !fluid.boiling.warmed) return [];
       const tank = circuit.elements.find((e) => e.kind === 'tank');
       return [
         {
@@ -105,20 +105,22 @@ export const tankHeating: FuelRule = {
           severity: 'note',
           where: where(fluid, tank?.id ?? ''),
           title: 'The pump warms the tank',
-          because:
-            'an hour of cruising on a quarter tank adds {rise}: on a hot day {reached}, while boiling is judged at {judged}',
+          because: `${circuit.name}: an hour of cruising on a quarter tank adds {rise}: {reached} on a hot day, and boiling is judged at that, not at the {briefed} of the brief`,
           numbers: {
             rise: { value: rise.value, kind: 'temperatureDifference' },
-            reached: { value: reached, kind: 'temperature' },
-            judged: { value: fuel.hot.temperature, kind: 'temperature' },
+            reached: { value: fluid.boiling.temperature, kind: 'temperature' },
+            briefed: { value: fuel.hot.temperature, kind: 'temperature' },
           },
           measured: { value: rise.value, kind: 'temperatureDifference' },
           limit: { value: fuel.hot.temperature - ambient, kind: 'temperatureDifference' },
           worse: 'higher',
           cures: () => [
-            {
-              text: 'Run the pump slower at cruise, or brief the hottest fuel as high as it gets',
-            },
+            ...coolerPumpCure(
+              checked,
+              fluid,
+              ({ temperature, warmed }) => !warmed || temperature - ambient < WARM,
+            ),
+            { text: 'Run the pump slower at cruise, or put a cooler in the return' },
           ],
         },
       ];

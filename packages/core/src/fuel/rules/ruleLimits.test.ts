@@ -46,7 +46,11 @@ const ref = (id: string) => ({ id, revision: 1 });
 const element = (id: string, field: string): string => `fuelCircuits.main.elements.${id}.${field}`;
 
 /** Lantern with cool fuel: nothing boils before what is asked. */
-const cool = withValueAt(lantern, 'brief.fuelTemperatureHot', { value: 303.15, unit: '°C' });
+const cool = changed(
+  lantern,
+  ['brief.fuelTemperatureHot', { value: 303.15, unit: '°C' }],
+  [element('tank', 'heatLoss'), { value: 500, unit: 'W/K' }],
+);
 const byPower =
   (...changes: readonly Change[]) =>
   (power: number): BuildDocument =>
@@ -61,7 +65,7 @@ const byVoltage =
   (volt: number): BuildDocument =>
     changed(cool, ...changes, ['limits.voltageLow', { value: volt, unit: 'V' }]);
 const byFuelTemperature = (kelvin: number): BuildDocument =>
-  withValueAt(lantern, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' });
+  withValueAt(cool, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' });
 const byEthanol =
   (...changes: readonly Change[]) =>
   (share: number): BuildDocument =>

@@ -11,7 +11,7 @@ import { atPump } from './onCircuits.ts';
 import { SAG_GOOD, SAG_STOP, sagAt } from './railSag.ts';
 
 /** Sag of a circuit at full load with just so much engine flow, stepped pumps low. */
-function sagAtFlow(checked: FuelChecked, fluid: FluidResult, flow: number): number {
+export function sagAtFlow(checked: FuelChecked, fluid: FluidResult, flow: number): number {
   const { point } = fluid.cases.peakPower;
   const full = circuitMassFlow(fluid.design, point) / fluid.design.fuel.hot.density;
   return sagAt(checked, fluid, scalePoint(checked.design, point, flow / full));

@@ -1,12 +1,11 @@
 import type { BuildFinding } from '../../model/index.ts';
 import type { FuelRule } from '../checked.ts';
 import { lowestRunPressure } from '../running/lowestRunPressure.ts';
-import type { CaseName } from '../running/cases.ts';
+import { coolerPumpCure } from './coolerPumpCure.ts';
+import { fuelInWords, hotCases } from './hotFuel.ts';
 import { where } from './onCircuits.ts';
 
 const GOOD = 10e3;
-/** Cases in which the fuel is hot and flows. */
-const judged: readonly CaseName[] = ['hotIdle', 'cruise', 'peakTorque', 'peakPower'];
 
 /** Lowest pressure from tank outlet to regulator inlet over the hot cases. */
 export const vapourInRun: FuelRule = {
@@ -15,7 +14,7 @@ export const vapourInRun: FuelRule = {
   check: (checked) =>
     checked.fluids.flatMap((fluid): BuildFinding[] => {
       const { design, catalogue } = checked;
-      const margins = judged.flatMap((name) => {
+      const margins = hotCases.flatMap((name) => {
         const { point, solution } = fluid.cases[name];
         if (solution.state === 'failed') return [];
         const lowest = lowestRunPressure(fluid.design, catalogue, solution);
@@ -23,7 +22,7 @@ export const vapourInRun: FuelRule = {
         const above =
           lowest.pressure +
           design.demand.engine.ambientPressure -
-          fluid.design.fuel.hot.vapourPressureAbsolute;
+          fluid.boiling.vapourPressureAbsolute;
         return [{ point, lowest, above }];
       });
       const worst = margins.sort((a, b) => a.above - b.above)[0];
@@ -42,17 +41,25 @@ export const vapourInRun: FuelRule = {
           severity: boils ? 'stop' : 'warn',
           where: where(fluid, worst.lowest.elementId ?? 'tank'),
           title: boils ? 'Fuel boils on its way' : 'Fuel is close to boiling on its way',
-          because: `${element ? `after the ${element.name.toLowerCase()}` : 'at the tank outlet'} the pressure is {above} above vapour pressure at {temperature}, ${worst.point.label.toLowerCase()}; 10 kPa is good`,
+          because: `${fluid.design.circuit.name}: the pressure ${element ? `after the ${element.name.toLowerCase()}` : 'at the tank outlet'} is {above} above vapour pressure, ${worst.point.label.toLowerCase()}, ${fuelInWords(fluid.boiling)}; 10 kPa is good`,
           numbers: {
             above: { value: worst.above, kind: 'pressure' },
-            temperature: { value: fluid.design.fuel.hot.temperature, kind: 'temperature' },
+            temperature: { value: fluid.boiling.temperature, kind: 'temperature' },
           },
           measured: { value: worst.above, kind: 'pressure' },
           limit: { value: GOOD, kind: 'pressure' },
           worse: 'lower',
           rung: 'suction',
           cures: () => [
-            { text: 'Lay that part lower, keep the fuel cooler, or take less loss before it' },
+            ...coolerPumpCure(
+              checked,
+              fluid,
+              ({ vapourPressureAbsolute }) =>
+                worst.above + fluid.boiling.vapourPressureAbsolute - vapourPressureAbsolute >= GOOD,
+            ),
+            {
+              text: 'Lay that part lower, take less loss before it, or keep the fuel cooler: regulated before the rail, the engine’s heat stays out of the tank',
+            },
           ],
         },
       ];
@@ -69,7 +76,7 @@ export const vapourAtRest: FuelRule = {
       const tank = fluid.design.circuit.elements.find((e) => e.kind === 'tank');
       if (solution.state === 'failed' || tank?.kind !== 'tank') return [];
       const ambient = checked.design.demand.engine.ambientPressure;
-      const above = tank.pressure.value + ambient - fluid.design.fuel.hot.vapourPressureAbsolute;
+      const above = tank.pressure.value + ambient - fluid.boiling.vapourPressureAbsolute;
       if (above >= 0) return [];
       return [
         {
@@ -78,10 +85,9 @@ export const vapourAtRest: FuelRule = {
           severity: 'note',
           where: where(fluid, tank.id),
           title: 'Hot fuel boils at the tank surface and in the return',
-          because:
-            'at {temperature} its vapour pressure is {short} above what stands on it: it loses its light parts and the vent works',
+          because: `${fluid.design.circuit.name}: ${fuelInWords(fluid.boiling)} its vapour pressure is {short} above what stands on it: it loses its light parts and the vent works`,
           numbers: {
-            temperature: { value: fluid.design.fuel.hot.temperature, kind: 'temperature' },
+            temperature: { value: fluid.boiling.temperature, kind: 'temperature' },
             short: { value: -above, kind: 'pressure' },
           },
           measured: { value: above, kind: 'pressure' },

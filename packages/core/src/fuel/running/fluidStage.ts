@@ -1,6 +1,8 @@
 import { firstOf } from '../../numerics/index.ts';
 import { pumpDuties } from '../circuits/circuitRun.ts';
 import type { CircuitSolution } from '../hydraulics/solveCircuit.ts';
+import { circuitScope } from '../figureNames.ts';
+import { type Boiling, boilingOf } from './boiling.ts';
 import { type CaseName, caseNames, namedCases, pumpLostCase } from './cases.ts';
 import {
   type Deliverable,
@@ -35,6 +37,8 @@ export interface FluidResult {
   readonly filling: number | undefined;
   /** highest duty over the map, with its row */
   readonly worstDuty: WorstDuty | undefined;
+  /** the fuel that boiling is judged with */
+  readonly boiling: Boiling;
 }
 
 /** A named case, or the one with a pump lost. */
@@ -65,7 +69,7 @@ const deliveries = (
 /** Every named case, the highest duty over the map and the deliverable flows of each circuit. */
 export function fluidStage(design: FluidDesign): FluidResult[] {
   const points = namedCases(design.document, design.demand);
-  return design.circuits.map((circuit) => {
+  return design.circuits.map((circuit, i) => {
     const solvedAt = (point: RunningPoint): SolvedCase => ({
       point,
       solution: solvePoint(design, circuit, point),
@@ -84,6 +88,12 @@ export function fluidStage(design: FluidDesign): FluidResult[] {
       delivered: deliveries(design, circuit, cases),
       filling: fillingFlow(design, circuit, points.keyOnPrime),
       worstDuty: worstDuty(design, circuit),
+      boiling: boilingOf(
+        design,
+        circuit,
+        cases.cruise.solution,
+        circuitScope(i, circuit.circuit.id),
+      ),
     };
   });
 }

@@ -5,8 +5,8 @@ import type { WarmStart } from '../hydraulics/network.ts';
 import type { UnitKind } from '../../quantities/index.ts';
 import type { FuelChecked } from '../checked.ts';
 import { deliverable } from './deliverable.ts';
-import type { CircuitDesign } from './design.ts';
-import { fluidAt } from './fluidAt.ts';
+import { vapourAt } from './boiling.ts';
+import type { FluidResult } from './fluidStage.ts';
 import { mapPoint, rowDuty } from './sweepMap.ts';
 import { lowestRunPressure } from './lowestRunPressure.ts';
 import { SAG_STOP } from '../rules/railSag.ts';
@@ -58,7 +58,7 @@ const nothing: OperatingValues = {
 /** Reads the quantities off a solved point; the worst row counts. */
 function valuesAt(
   checked: FuelChecked,
-  circuit: CircuitDesign,
+  { design: circuit, boiling }: FluidResult,
   point: RunningPoint,
   solution: CircuitSolution,
 ): OperatingValues {
@@ -79,7 +79,7 @@ function valuesAt(
     vapourMargin: lowest
       ? lowest.pressure +
         design.demand.engine.ambientPressure -
-        fluidAt(circuit, point).vapourPressureAbsolute
+        vapourAt(boiling, circuit, point).value
       : null,
   };
 }
@@ -103,7 +103,8 @@ function worstOf(
   return at;
 }
 
-function circuitOperation(checked: FuelChecked, circuit: CircuitDesign): CircuitOperation {
+function circuitOperation(checked: FuelChecked, fluid: FluidResult): CircuitOperation {
+  const circuit = fluid.design;
   const { map } = checked.design.demand;
   const ids = operatingQuantities.map((q) => q.id);
   const tables = Object.fromEntries(
@@ -115,7 +116,7 @@ function circuitOperation(checked: FuelChecked, circuit: CircuitDesign): Circuit
       const point = mapPoint(checked.design, s, l);
       const solution = solvePoint(checked.design, circuit, point, { warm });
       if (solution.state === 'converged') warm = solution.warm;
-      const values = valuesAt(checked, circuit, point, solution);
+      const values = valuesAt(checked, fluid, point, solution);
       for (const id of ids) entryAt(tables[id], s).push(values[id]);
     });
   });
@@ -145,7 +146,7 @@ export function operatingMap(checked: FuelChecked): OperatingMap {
   return {
     speeds,
     loads,
-    circuits: checked.design.circuits.map((circuit) => circuitOperation(checked, circuit)),
+    circuits: checked.fluids.map((fluid) => circuitOperation(checked, fluid)),
   };
 }
 
@@ -162,8 +163,8 @@ export function operatingPoint(
   circuitIndex: number,
   at: MapPoint,
 ): OperatingPoint {
-  const circuit = entryAt(checked.design.circuits, circuitIndex);
+  const fluid = entryAt(checked.fluids, circuitIndex);
   const point = mapPoint(checked.design, at.speedIndex, at.loadIndex);
-  const solution = solvePoint(checked.design, circuit, point);
-  return { point, solution, values: valuesAt(checked, circuit, point, solution) };
+  const solution = solvePoint(checked.design, fluid.design, point);
+  return { point, solution, values: valuesAt(checked, fluid, point, solution) };
 }

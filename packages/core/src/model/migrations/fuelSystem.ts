@@ -1,11 +1,4 @@
-/** A part of a document of an older version, not yet checked. */
-export type Plain = Readonly<Record<string, unknown>>;
-
-/** The entries of a list of an older version that are objects at all. */
-export const list = (value: unknown): readonly Plain[] =>
-  Array.isArray(value)
-    ? (value as unknown[]).filter((e): e is Plain => typeof e === 'object' && e !== null)
-    : [];
+import { type Plain, list } from './plain.ts';
 
 /** Usable volume m³ of a tank whose name tells it, else 60 L. */
 function volumeFromName(name: unknown): number {

@@ -1,10 +1,7 @@
 import { quantity } from '../../quantities/index.ts';
-import { type Plain, list } from './fuelSystem.ts';
+import { type Plain, list, plain } from './plain.ts';
 
 const ORDER_STEP = 1000;
-
-const plain = (value: unknown): Plain =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Plain) : {};
 
 /** A list of things with ids as a record by id. The first of two with one id keeps its place. */
 function byId(value: unknown, store: (entry: Plain, index: number) => Plain = (e) => e): Plain {

@@ -1,0 +1,12 @@
+/** A part of a document of an older version, not yet checked. */
+export type Plain = Readonly<Record<string, unknown>>;
+
+/** The entries of a list of an older version that are objects at all. */
+export const list = (value: unknown): readonly Plain[] =>
+  Array.isArray(value)
+    ? (value as unknown[]).filter((e): e is Plain => typeof e === 'object' && e !== null)
+    : [];
+
+/** What is an object with keys as it is; an empty one of anything else. */
+export const plain = (value: unknown): Plain =>
+  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Plain) : {};
