@@ -107,4 +107,24 @@ describe('the order of two values', () => {
       }),
     );
   });
+
+  test('a row can be looked at closely: by pointer, by key, and it is told which', async () => {
+    const picked: string[] = [];
+    render(
+      <DataTable
+        label="Parts"
+        rows={parts}
+        columns={columns.map((c) => (c.key === 'id' ? { ...c, cell: (p: Part) => p.id } : c))}
+        keyOf={(part) => part.id}
+        selected="H-8"
+        onSelect={(key) => picked.push(key)}
+      />,
+    );
+    expect(screen.getByRole('button', { name: 'H-8' }).getAttribute('aria-current')).toBe('true');
+    expect(screen.getByRole('button', { name: 'H-6' }).getAttribute('aria-current')).toBe('false');
+    await userEvent.click(screen.getByText('9'));
+    screen.getByRole('button', { name: 'H-8' }).focus();
+    await userEvent.keyboard('{ArrowDown}');
+    expect(picked).toEqual(['H-10', 'H-8', 'H-6']);
+  });
 });

@@ -6,10 +6,8 @@ import {
   useTable,
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { Columns3 } from 'lucide-react';
-import { Popover } from 'radix-ui';
 import { type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
-import { Tick } from './Tick.tsx';
+import { ColumnChooser } from './ColumnChooser.tsx';
 
 /** A column: what it sorts by, and what stands in its cells. */
 export interface DataColumn<Row> {
@@ -29,6 +27,9 @@ type Props<Row> = {
   rows: readonly Row[];
   columns: readonly DataColumn<Row>[];
   keyOf: (row: Row) => string;
+  /** the row that is looked at closely, where one can be: its first cell is a button */
+  selected?: string | undefined;
+  onSelect?: (key: string) => void;
 };
 
 /** From so many rows on only those in sight are drawn. */
@@ -51,9 +52,9 @@ export function orderOf(a: number | string | undefined, b: number | string | und
   return typeof a === 'number' && typeof b === 'number' ? a - b : compare(String(a), String(b));
 }
 
-/** Arrows move along the first links of the rows; Home and End to the ends. */
+/** Arrows move along the heads of the rows; Home and End to the ends. */
 function walkRows(event: KeyboardEvent<HTMLElement>): void {
-  const links = [...event.currentTarget.querySelectorAll<HTMLElement>('tbody tr a')];
+  const links = [...event.currentTarget.querySelectorAll<HTMLElement>('tbody [data-row-head] > *')];
   const at = links.findIndex((link) => link === document.activeElement);
   if (at < 0) return;
   const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: links.length - 1 }[event.key];
@@ -64,7 +65,8 @@ function walkRows(event: KeyboardEvent<HTMLElement>): void {
 }
 
 /** A table that is sorted by its heads, shows the columns that are chosen, and may be long. */
-export function DataTable<Row extends object>({ label, rows, columns, keyOf }: Props<Row>) {
+export function DataTable<Row extends object>(props: Props<Row>) {
+  const { label, rows, columns, keyOf, selected, onSelect } = props;
   const definitions = useMemo(
     () =>
       columns.map((column) => ({
@@ -112,31 +114,14 @@ export function DataTable<Row extends object>({ label, rows, columns, keyOf }: P
   return (
     <div>
       {hideable.length > 0 && (
-        <div className="mb-1 flex justify-end">
-          <Popover.Root>
-            <Popover.Trigger className="act flex items-center gap-1.5 text-[13px]">
-              <Columns3 size={14} aria-hidden="true" /> Columns
-            </Popover.Trigger>
-            <Popover.Portal>
-              <Popover.Content
-                align="end"
-                sideOffset={2}
-                aria-label="Columns shown"
-                className="z-30 flex max-h-[60vh] flex-col overflow-y-auto border border-ink bg-paper px-3 py-2"
-              >
-                {hideable.map((column) => (
-                  <Tick
-                    key={column.id}
-                    checked={column.getIsVisible()}
-                    onChange={(visible) => column.toggleVisibility(visible)}
-                  >
-                    {byKey.get(column.id)?.label}
-                  </Tick>
-                ))}
-              </Popover.Content>
-            </Popover.Portal>
-          </Popover.Root>
-        </div>
+        <ColumnChooser
+          columns={hideable.map((column) => ({
+            key: column.id,
+            label: byKey.get(column.id)?.label ?? column.id,
+            shown: column.getIsVisible(),
+            show: (visible) => column.toggleVisibility(visible),
+          }))}
+        />
       )}
       <div ref={box} className="overflow-auto" style={long ? { maxHeight: WINDOW } : undefined}>
         <table
@@ -180,15 +165,35 @@ export function DataTable<Row extends object>({ label, rows, columns, keyOf }: P
               </tr>
             )}
             {drawn.map((row, i) => (
-              <tr key={row.id} className="hover:bg-panel" aria-rowindex={first + i + 2}>
-                {shown.map((column) => {
+              <tr
+                key={row.id}
+                ref={long ? virtual.measureElement : undefined}
+                data-index={first + i}
+                className={`hover:bg-panel ${row.id === selected ? 'bg-panel' : ''}`}
+                aria-rowindex={first + i + 2}
+                onClick={onSelect && (() => onSelect(row.id))}
+              >
+                {shown.map((column, place) => {
                   const own = byKey.get(column.id);
+                  const content = own?.cell(row.original);
                   return (
                     <td
                       key={column.id}
-                      className={`whitespace-nowrap ${own?.text ? 'text-left! whitespace-normal!' : ''}`}
+                      data-row-head={place === 0 || undefined}
+                      className={`whitespace-nowrap ${own?.text ? 'text-left! whitespace-normal!' : ''} ${place === 0 && row.id === selected ? 'font-medium' : ''}`}
                     >
-                      {own?.cell(row.original)}
+                      {place === 0 && onSelect ? (
+                        <button
+                          type="button"
+                          aria-current={row.id === selected}
+                          className="underline decoration-hair underline-offset-2"
+                          onFocus={() => onSelect(row.id)}
+                        >
+                          {content}
+                        </button>
+                      ) : (
+                        content
+                      )}
                     </td>
                   );
                 })}

@@ -12,7 +12,8 @@ import {
   tableRowsOf,
 } from '@brookrain/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useDeferredValue, useId, useMemo, useState } from 'react';
+import { useDeferredValue, useId, useMemo } from 'react';
+import { Controller, type FieldErrors, useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { ApiError, api } from '../../api/client.ts';
@@ -90,11 +91,32 @@ function FieldInput({
   );
 }
 
+/** The form as it is typed. */
+interface ItemTexts {
+  readonly id: string;
+  /** what was typed, by field of the item */
+  readonly fields: Record<string, string>;
+  /** the data-sheet table */
+  readonly sheet: string;
+}
+
+/** What is wrong, where the form shows it. */
+function errorsOf({ id, table, form, ...fields }: Record<string, string>): FieldErrors<ItemTexts> {
+  const error = (message: string) => ({ type: 'check', message });
+  return {
+    ...(id === undefined ? {} : { id: error(id) }),
+    ...(table === undefined ? {} : { sheet: error(table) }),
+    ...(form === undefined ? {} : { root: { form: error(form) } }),
+    fields: Object.fromEntries(
+      Object.entries(fields).map(([key, message]) => [key, error(message)]),
+    ),
+  };
+}
+
 /** The item that the form describes, or what is wrong with it by field. */
 function assembled(
   category: CatalogueCategory,
-  id: string,
-  texts: Readonly<Record<string, string>>,
+  { id, fields: texts }: ItemTexts,
   table: ReturnType<typeof readDataTable> | undefined,
   numbers: NumberFormat,
 ): { item: CatalogueItem | undefined; wrong: Record<string, string> } {
@@ -153,33 +175,41 @@ function EditorForm({
   const queries = useQueryClient();
   const fields = allItemFields(category);
   const itemTable = itemTableOf(category);
-  const [id, setId] = useState(from?.id ?? '');
-  const [texts, setTexts] = useState<Readonly<Record<string, string>>>(() =>
-    Object.fromEntries(
-      fields.map((field) => [field.key, from ? typedField(from, field, units) : emptyText(field)]),
-    ),
-  );
-  const [sheet, setSheet] = useState(() =>
-    from ? tableText(category, tableRowsOf(from)) : itemTable ? tableText(category, []) : '',
-  );
-  const [tried, setTried] = useState(false);
-  const [refused, setRefused] = useState<Readonly<Record<string, string>>>({});
+  const form = useForm<ItemTexts, unknown, CatalogueItem>({
+    defaultValues: {
+      id: from?.id ?? '',
+      fields: Object.fromEntries(
+        fields.map((f) => [f.key, from ? typedField(from, f, units) : emptyText(f)]),
+      ),
+      sheet: from
+        ? tableText(category, tableRowsOf(from))
+        : itemTable
+          ? tableText(category, [])
+          : '',
+    },
+    resolver: (texts) => {
+      const table = itemTable ? readDataTable(category, texts.sheet) : undefined;
+      const { item, wrong } = assembled(category, texts, table, units.numbers);
+      return item ? { values: item, errors: {} } : { values: {}, errors: errorsOf(wrong) };
+    },
+  });
+  const { errors } = form.formState;
+  const sheet = form.watch('sheet');
   const deferred = useDeferredValue(sheet);
   const table = useMemo(
     () => (itemTable ? readDataTable(category, deferred) : undefined),
     [category, itemTable, deferred],
   );
-  const { item, wrong } = assembled(category, id, texts, table, units.numbers);
-  const shown = tried ? { ...refused, ...wrong } : refused;
   const keep = useMutation({
     mutationFn: (made: CatalogueItem) => api.keepItem(made, authorName()),
     onError: (error) => {
       const issues = error instanceof ApiError ? error.issues : [];
-      setRefused(
-        issues.length > 0
-          ? Object.fromEntries(issues.map((i) => [i.path.split('.')[1] ?? 'form', i.message]))
-          : { form: error.message },
-      );
+      if (issues.length === 0) form.setError('root.form', { message: error.message });
+      for (const { path, message } of issues) {
+        const [, key] = path.split('.');
+        const known = fields.some((f) => f.key === key);
+        form.setError(key === 'id' ? 'id' : known ? `fields.${key}` : 'root.form', { message });
+      }
     },
     onSuccess: ({ item: kept, isNew }) => {
       toast(
@@ -192,7 +222,28 @@ function EditorForm({
     },
   });
   const problems = table?.problems ?? [];
-  const empty = Object.values(shown).filter((message) => message === EMPTY).length;
+  const empty = [errors.id, ...Object.values(errors.fields ?? {})].filter(
+    (error) => error?.message === EMPTY,
+  ).length;
+  const whole = errors.root?.['form']?.message ?? errors.sheet?.message;
+  const input = (field: ItemField, name: 'id' | `fields.${string}`) => (
+    <Controller
+      key={name}
+      control={form.control}
+      name={name}
+      render={({ field: { value, onChange }, fieldState }) => (
+        <FieldInput
+          field={field}
+          value={value}
+          message={fieldState.error?.message}
+          change={(text) => {
+            // An item keeps its id: its revisions are found by it.
+            if (name !== 'id' || !from) onChange(text);
+          }}
+        />
+      )}
+    />
+  );
   return (
     <Page
       wide
@@ -207,37 +258,20 @@ function EditorForm({
     >
       <form
         className="grid grid-cols-[400px_1fr] gap-10 max-[900px]:block"
-        onSubmit={(event) => {
-          event.preventDefault();
-          setTried(true);
-          setRefused({});
-          if (item) keep.mutate(item);
-        }}
+        noValidate
+        onSubmit={(event) => void form.handleSubmit((item) => keep.mutate(item))(event)}
       >
         <div className="space-y-1.5">
-          <FieldInput
-            field={{ key: 'id', label: 'Id, short and unique', type: 'text', min: 1, max: 40 }}
-            value={id}
-            message={shown['id']}
-            change={(text) => !from && setId(text)}
-          />
-          {fields.map((field) => (
-            <FieldInput
-              key={field.key}
-              field={field}
-              value={texts[field.key] ?? ''}
-              message={shown[field.key]}
-              change={(text) => setTexts({ ...texts, [field.key]: text })}
-            />
-          ))}
+          {input({ key: 'id', label: 'Id, short and unique', type: 'text', min: 1, max: 40 }, 'id')}
+          {fields.map((field) => input(field, `fields.${field.key}`))}
           {empty > 0 && (
             <p role="alert" className="text-signal">
               {empty === 1 ? 'One field is' : `${empty} fields are`} still empty.
             </p>
           )}
-          {(shown['form'] ?? shown['table']) && (
+          {whole && (
             <p role="alert" className="text-signal">
-              {shown['form'] ?? shown['table']}
+              {whole}
             </p>
           )}
           <div className="flex gap-2 pt-2">
@@ -265,10 +299,9 @@ function EditorForm({
             <textarea
               id="data-table"
               className="field mt-1 !h-[150px] py-1 font-code text-[12px]"
-              value={sheet}
               spellCheck={false}
               aria-invalid={problems.length > 0}
-              onChange={(event) => setSheet(event.target.value)}
+              {...form.register('sheet')}
             />
             {table && sheet.trim() !== '' && (
               <div className="mt-2">

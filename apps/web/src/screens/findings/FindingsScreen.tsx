@@ -1,13 +1,15 @@
-import type { ToldFinding, Severity } from '@brookrain/core';
-import { useState } from 'react';
+import { type Reading, type Severity, type ToldFinding, formatMeasure } from '@brookrain/core';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { stageList } from '../../frame/stages.ts';
+import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { useUnits } from '../../ui/preferences.ts';
 
 type Kind = Severity | 'accepted';
 const kinds: readonly { kind: Kind; name: string }[] = [
@@ -18,12 +20,80 @@ const kinds: readonly { kind: Kind; name: string }[] = [
 ];
 const kindOf = (finding: ToldFinding): Kind => (finding.accepted ? 'accepted' : finding.severity);
 
+/** How far what was measured lies beyond its limit, as a share of the limit. */
+const beyond = ({ measured, limit }: ToldFinding): number | undefined =>
+  measured && limit && limit.value !== 0
+    ? Math.abs(measured.value - limit.value) / Math.abs(limit.value)
+    : undefined;
+
+const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding>[] => [
+  {
+    key: 'finding',
+    label: 'Finding',
+    text: true,
+    shown: 'always',
+    sortBy: (f) => kinds.findIndex(({ kind }) => kind === kindOf(f)),
+    cell: (f) => <FindingNote finding={f} explained />,
+  },
+  {
+    key: 'stage',
+    label: 'Stage',
+    text: true,
+    sortBy: (f) => stageList.findIndex((s) => s.id === f.where.stage),
+    cell: (f) => {
+      const at = stageList.find((s) => s.id === f.where.stage);
+      return (
+        at && (
+          <Link className="underline" to={`/builds/${id}/${at.id}`}>
+            {at.name}
+          </Link>
+        )
+      );
+    },
+  },
+  {
+    key: 'rung',
+    label: 'Ladder',
+    text: true,
+    sortBy: (f) => f.rung,
+    cell: (f) =>
+      f.rung && (
+        <Link className="underline" to={`/builds/${id}/margins?rung=${f.rung}`}>
+          on the ladder
+        </Link>
+      ),
+  },
+  {
+    key: 'measured',
+    label: 'Measured',
+    shown: false,
+    cell: (f) => f.measured && formatMeasure(f.measured, units),
+  },
+  {
+    key: 'limit',
+    label: 'Limit',
+    shown: false,
+    cell: (f) => f.limit && formatMeasure(f.limit, units),
+  },
+  {
+    key: 'beyond',
+    label: 'Beyond it',
+    sortBy: beyond,
+    cell: (f) => {
+      const share = beyond(f);
+      return share === undefined ? '' : formatMeasure({ value: share, kind: 'ratio' }, units, 2);
+    },
+  },
+];
+
 /** Everything that is wrong or tight in one place: filtered, explained, cured, accepted. */
 export function FindingsScreen() {
   const { id, evaluation, document: build } = useBuild();
   const [hidden, setHidden] = useState<ReadonlySet<Kind>>(new Set());
   const [stage, setStage] = useState('all');
   const [text, setText] = useState('');
+  const [units] = useUnits();
+  const columns = useMemo(() => columnsFor(id, units), [id, units]);
   const counted = (kind: Kind): number =>
     evaluation.findings.filter((f) => kindOf(f) === kind).length;
   const wanted = text.trim().toLowerCase();
@@ -77,34 +147,12 @@ export function FindingsScreen() {
           onChange={(event) => setText(event.target.value)}
         />
       </div>
-      <div className="max-w-[780px] border-t-[1.5px] border-ink">
-        {shown.map((finding) => {
-          const at = stageList.find((s) => s.id === finding.where.stage);
-          return (
-            <div key={finding.id} className="grid grid-cols-[1fr_110px] gap-4 max-[700px]:block">
-              <FindingNote finding={finding} explained />
-              <p className="rule py-2 text-right text-[13px] max-[700px]:hidden">
-                {at && (
-                  <Link className="underline" to={`/builds/${id}/${at.id}`}>
-                    {at.name}
-                  </Link>
-                )}
-                {finding.rung && (
-                  <>
-                    <br />
-                    <Link className="underline" to={`/builds/${id}/margins?rung=${finding.rung}`}>
-                      on the ladder
-                    </Link>
-                  </>
-                )}
-              </p>
-            </div>
-          );
-        })}
-        {shown.length === 0 && evaluation.findings.length > 0 && (
-          <p className="py-3 text-second">None of them is of this kind.</p>
-        )}
-      </div>
+      {shown.length > 0 && (
+        <DataTable label="Findings" rows={shown} columns={columns} keyOf={(f) => f.id} />
+      )}
+      {shown.length === 0 && evaluation.findings.length > 0 && (
+        <p className="py-3 text-second">None of them is of this kind.</p>
+      )}
       {ended.length > 0 && (
         <section className="mt-6 max-w-[780px]">
           <h2>Accepted once, no longer found</h2>

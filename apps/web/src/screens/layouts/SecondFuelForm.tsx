@@ -7,7 +7,7 @@ import {
   lastOf,
   quantity,
 } from '@brookrain/core';
-import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
@@ -32,12 +32,24 @@ const fuels: Readonly<Record<'methanol' | 'e85' | 'petrol', Fuel>> = {
   },
 };
 
+interface SecondFuel {
+  readonly fuel: keyof typeof fuels;
+  readonly architecture: Architecture;
+}
+
+type Outcome = ReturnType<ReturnType<typeof useBuild>['edit']>;
+
 /** A circuit of its own for a second fuel, with a staged row: the eighth layout. */
 export function SecondFuelForm() {
   const { id, document: build, catalogue, edit } = useBuild();
-  const [fuel, setFuel] = useState<keyof typeof fuels>('methanol');
-  const [architecture, setArchitecture] = useState<Architecture>('return-after-rail');
-  const [message, setMessage] = useState<string>();
+  const form = useForm<SecondFuel>({
+    defaultValues: { fuel: 'methanol', architecture: 'return-after-rail' },
+  });
+  const message = form.formState.errors.root?.message;
+  const tell = (outcome: Outcome): void => {
+    if (outcome.ok) form.clearErrors();
+    else form.setError('root', { message: outcome.issues[0]?.message ?? 'Not possible' });
+  };
   const navigate = useNavigate();
   const last = lastOf(build.fuelCircuits);
   return (
@@ -48,28 +60,10 @@ export function SecondFuelForm() {
         another that cools the charge. It gives up simplicity: a second tank, pump, filter and
         regulator, and a row whose failure must be caught.
       </p>
-      <div className="mt-2 space-y-1.5">
-        <ChoiceField
-          label="Second fuel"
-          value={fuel}
-          choices={[
-            { value: 'methanol', label: 'methanol' },
-            { value: 'e85', label: 'E85' },
-            { value: 'petrol', label: 'petrol E5' },
-          ]}
-          onChoose={setFuel}
-        />
-        <ChoiceField
-          wide
-          label="Its layout"
-          value={architecture}
-          choices={architectures.map((a) => ({ value: a, label: architectureNotes[a].name }))}
-          onChoose={setArchitecture}
-        />
-        <button
-          type="button"
-          className="act w-full text-center"
-          onClick={() => {
+      <form
+        className="mt-2 space-y-1.5"
+        onSubmit={(event) =>
+          void form.handleSubmit(({ fuel, architecture }) => {
             const command = addCircuit({
               document: build,
               catalogue,
@@ -77,25 +71,53 @@ export function SecondFuelForm() {
               architecture,
             });
             const outcome = edit(command);
-            setMessage(outcome.ok ? undefined : outcome.issues[0]?.message);
+            tell(outcome);
             if (outcome.ok) void navigate(`/builds/${id}/circuit?circuit=${command.circuitId}`);
-          }}
-        >
+          })(event)
+        }
+      >
+        <Controller
+          control={form.control}
+          name="fuel"
+          render={({ field: { value, onChange } }) => (
+            <ChoiceField
+              label="Second fuel"
+              value={value}
+              choices={[
+                { value: 'methanol', label: 'methanol' },
+                { value: 'e85', label: 'E85' },
+                { value: 'petrol', label: 'petrol E5' },
+              ]}
+              onChoose={onChange}
+            />
+          )}
+        />
+        <Controller
+          control={form.control}
+          name="architecture"
+          render={({ field: { value, onChange } }) => (
+            <ChoiceField
+              wide
+              label="Its layout"
+              value={value}
+              choices={architectures.map((a) => ({ value: a, label: architectureNotes[a].name }))}
+              onChoose={onChange}
+            />
+          )}
+        />
+        <button type="submit" className="act w-full text-center">
           Add a circuit for it
         </button>
         {build.fuelCircuits.length > 1 && (
           <button
             type="button"
             className="act w-full text-center"
-            onClick={() => {
-              const outcome = edit({ name: 'remove-circuit', circuitId: last.id });
-              setMessage(outcome.ok ? undefined : outcome.issues[0]?.message);
-            }}
+            onClick={() => tell(edit({ name: 'remove-circuit', circuitId: last.id }))}
           >
             Take the {last.name} out
           </button>
         )}
-      </div>
+      </form>
       {message && (
         <p role="alert" className="mt-1 text-[13px] text-signal">
           {message}

@@ -12,6 +12,7 @@ import {
   pumpsOf,
   refOf,
   terminalText,
+  wiresOf,
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -24,6 +25,7 @@ import { Screen } from '../../ui/Screen.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { WireLengthField } from './WireLengthField.tsx';
+import { WireTable } from './WireTable.tsx';
 import { WiringDrawing } from './WiringDrawing.tsx';
 
 const AUTO = 'auto';
@@ -133,6 +135,16 @@ export function WiringScreen() {
   );
   const pumpName = (elementId: string): string =>
     build.fuelCircuits.flatMap(pumpsOf).find((p) => p.id === elementId)?.name ?? elementId;
+  /** Looks at a wire closely, in the feed that it belongs to. */
+  const pick = (wireId: string): void => {
+    if (!wires.some((w) => w.wire.id === wireId)) {
+      const other = evaluation.feeds.find((f) =>
+        groupsOf(f).some((g) => g.wires.some((w) => w.wire.id === wireId)),
+      );
+      setFeed(other?.feed.id);
+    }
+    setPicked(wireId);
+  };
   const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
   const sizes = newestOf(catalogue, 'wire');
   // Blades are what a pump gets; another kind stays in sight where the build has it.
@@ -288,7 +300,13 @@ export function WiringScreen() {
         ecuName={ecu.designation}
         pumpName={feed.pump.designation}
       />
-      <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-[900px]:grid-cols-1">
+      <WireTable
+        wires={wiresOf(evaluation.feeds)}
+        troubled={troubled}
+        selected={selected.wire.id}
+        select={pick}
+      />
+      <div className="mt-4 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-[900px]:grid-cols-1">
         <Sizes group={group} chosen={selected.size.id} />
         <div>
           {findings.length === 0 && (
