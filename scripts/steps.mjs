@@ -54,6 +54,8 @@ export function buildWeb() {
   if (
     built > newest('apps/web/src') &&
     built > newest('apps/web/index.html') &&
+    built > newest('apps/web/vite.config.ts') &&
+    built > newest('packages/core/package.json') &&
     built > newest('packages/core/dist') &&
     built > newest('packages/contract/dist')
   )
