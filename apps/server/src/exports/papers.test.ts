@@ -148,6 +148,9 @@ describe('work sheet', () => {
     );
     expect(natural.said[1]).toContain('natural, 168 kW');
     expect(natural.said[1]).toContain("In the build's own words");
+    const contradiction = 'own words say “turbocharged”, the brief says naturally aspirated';
+    expect(natural.said.join(' ')).toContain(contradiction);
+    expect(sheet.said.join(' ')).not.toContain('own words say');
   });
 
   test('lists every element of the run and every wire', () => {

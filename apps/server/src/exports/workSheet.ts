@@ -7,11 +7,13 @@ import {
   type UnitSystem,
   cautionFacts,
   cautionsAt,
+  disagreementInWords,
   formatMeasure,
   generalNotice,
   inductionInWords,
   readBuild,
   readsAs,
+  wordsAgainstBrief,
 } from '@brookrain/core';
 import { circuitSection } from './circuitSection.ts';
 import { injectorSection } from './injectorSection.ts';
@@ -53,6 +55,11 @@ export function writeWorkSheet(input: {
     `${document.name}: fuel and pump circuit`,
     `${engineInWords(brief, units)}. Revision ${input.revision}.${own === '' ? '' : ` In the build's own words: ${own}.`}`,
   );
+  const words = { ...brief, description: document.description };
+  const facts = { ...brief, displacement: brief.displacement.value };
+  for (const disagreement of wordsAgainstBrief(words, facts)) {
+    sheet.caution('Check before use', disagreementInWords(disagreement));
+  }
   sheet.heading('Cautions');
   sheet.text(generalNotice);
   for (const caution of cautionsAt('take-away', cautionFacts(build))) {

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { editInWords, pathText, placeInWords, valueInWords } from '@brookrain/core';
+import { editInWords, fieldInWords, pathText, placeInWords } from '@brookrain/core';
 import { useBuild } from '../build/BuildContext.ts';
 import { useUnits } from '../ui/preferences.ts';
 
@@ -32,7 +32,8 @@ export function ConflictDialog() {
                         {change.changes.slice(0, MOST_CHANGES).map(({ path, before, after }) => (
                           <li key={pathText(path)}>
                             {placeInWords(conflict.current.document, path) || pathText(path)}:{' '}
-                            {valueInWords(before, numbers)} → {valueInWords(after, numbers)}
+                            {fieldInWords(conflict.current.document, path, before, numbers)} →{' '}
+                            {fieldInWords(conflict.current.document, path, after, numbers)}
                           </li>
                         ))}
                       </ul>

@@ -5,3 +5,4 @@ export * from './figureNames.ts';
 export * from './fuels/index.ts';
 export * from './inductionInWords.ts';
 export * from './rules/index.ts';
+export * from './wordsAgainstBrief.ts';

@@ -16,6 +16,7 @@ export * from './references.ts';
 export * from './spec.ts';
 export * from './specAt.ts';
 export * from './stableJson.ts';
+export * from './fieldInWords.ts';
 export * from './valueInWords.ts';
 export * from './writeBuild.ts';
 export * from '../electrics/model.ts';

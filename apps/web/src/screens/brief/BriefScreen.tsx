@@ -21,6 +21,7 @@ import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
+import { OwnWords } from '../../ui/OwnWords.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { CurveEditor } from './CurveEditor.tsx';
@@ -218,6 +219,7 @@ export function BriefScreen() {
         />
         <TextField path={['name']} />
         <TextField path={['description']} />
+        <OwnWords />
         <TextField path={['currency']} />
         <ChoiceField
           wide

@@ -2,9 +2,9 @@ import {
   type BuildDocument,
   type DocumentDifference,
   diffDocuments,
+  fieldInWords,
   pathText,
   placeInWords,
-  valueInWords,
 } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
@@ -44,9 +44,11 @@ export function InputDifferences({
           <tr key={pathText(difference.path)}>
             <td>{placeOf(before, after, difference)}</td>
             <td className="max-w-[260px] truncate text-second">
-              {valueInWords(difference.before, numbers)}
+              {fieldInWords(before, difference.path, difference.before, numbers)}
             </td>
-            <td className="max-w-[260px] truncate">{valueInWords(difference.after, numbers)}</td>
+            <td className="max-w-[260px] truncate">
+              {fieldInWords(after, difference.path, difference.after, numbers)}
+            </td>
           </tr>
         ))}
       </tbody>

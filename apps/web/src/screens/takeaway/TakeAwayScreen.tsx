@@ -2,6 +2,7 @@ import { generalNotice } from '@brookrain/core';
 import { Download } from 'lucide-react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
+import { OwnWords } from '../../ui/OwnWords.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { GaugeReadings } from './GaugeReadings.tsx';
@@ -51,6 +52,7 @@ export function TakeAwayScreen() {
         </>
       }
     >
+      <OwnWords />
       <ul className="border-t-[1.5px] border-ink">
         {papers.map((paper) => (
           <li key={paper.href} className="border-b-[0.75px] border-hair">

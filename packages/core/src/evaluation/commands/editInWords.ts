@@ -2,9 +2,9 @@ import {
   type BuildCommand,
   type BuildDocument,
   type Path,
+  fieldInWords,
   placeInWords,
   valueAt,
-  valueInWords,
 } from '../../model/index.ts';
 import { describeCommand } from './applyCommand.ts';
 
@@ -14,10 +14,8 @@ const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text
 const MOST_LETTERS = 40;
 
 /** Whether a value can be said in few words: not an entry of many fields, not a long text. */
-function isShort(value: unknown): boolean {
-  if (value === undefined) return false;
-  const words = valueInWords(value);
-  return words !== 'there' && words.length <= MOST_LETTERS;
+function isShort(value: unknown, words: string): boolean {
+  return value !== undefined && words !== 'there' && words.length <= MOST_LETTERS;
 }
 
 /** Unit of a quantity as it was typed; nothing for what is none. */
@@ -31,12 +29,12 @@ const bare = (words: string, unit: string): string =>
 function changed(build: BuildDocument, path: Path, to: unknown): string | undefined {
   const from = valueAt(build, path);
   const place = placeInWords(build, path);
-  if (place === '' || !isShort(from) || !isShort(to)) return undefined;
-  const after = valueInWords(to);
+  const then = fieldInWords(build, path, from);
+  const after = fieldInWords(build, path, to);
+  if (place === '' || !isShort(from, then) || !isShort(to, after)) return undefined;
   const unit = unitOf(to);
   // A unit that stays is said once.
-  const before =
-    unit !== '' && unit === unitOf(from) ? bare(valueInWords(from), unit) : valueInWords(from);
+  const before = unit !== '' && unit === unitOf(from) ? bare(then, unit) : then;
   return `${capital(place)} ${before} → ${after}`;
 }
 
@@ -58,6 +56,13 @@ export function editInWords(before: BuildDocument, command: BuildCommand): strin
     case 'choose-injector': {
       const path = ['injectorRows', command.rowId, 'item'];
       return changed(before, path, command.item) ?? describeCommand(command);
+    }
+    case 'decide': {
+      const option = before.options[command.optionId];
+      const path = ['options', command.optionId, 'chosen'];
+      return option
+        ? `${option.title}: ${fieldInWords(before, path, option.chosen)} → ${fieldInWords(before, path, command.alternativeId)}`
+        : describeCommand(command);
     }
     case 'insert-element': {
       const after = nameOf(before, command.circuitId, command.afterId);

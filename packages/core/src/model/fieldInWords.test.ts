@@ -1,0 +1,42 @@
+import { describe, expect, test } from 'vitest';
+import { kittiwake, lantern } from '../exchange/index.ts';
+import { fieldInWords } from './fieldInWords.ts';
+import { valueAt } from './path.ts';
+
+const told = (document: unknown, path: readonly string[]): string =>
+  fieldInWords(document, path, valueAt(document as object, path));
+
+describe('a reference is told by the name of what it names', () => {
+  test('a place, a fuel, a circuit', () => {
+    expect(told(lantern, ['power', 'ecuPlacementId'])).toBe(lantern.placements['ecu']!.name);
+    expect(told(lantern, ['fuelCircuits', 'main', 'fuelId'])).toBe(
+      lantern.fuels['pump-fuel']!.name,
+    );
+    expect(told(kittiwake, ['injectorRows', 'secondary', 'circuitId'])).toBe('Methanol circuit');
+  });
+
+  test('an alternative of its own decision, also one that is not chosen yet', () => {
+    const { chosen, alternatives } = lantern.options['tank-outlet']!;
+    const path = ['options', 'tank-outlet', 'chosen'];
+    expect(told(lantern, path)).toBe(alternatives[chosen]!.name);
+    for (const [id, { name }] of Object.entries(alternatives)) {
+      expect(fieldInWords(lantern, path, id)).toBe(name);
+    }
+  });
+
+  test('an element of the circuit that stands beside it', () => {
+    const feeds = Object.keys(kittiwake.power.pumpFeeds);
+    const names = feeds.map((id) => told(kittiwake, ['power', 'pumpFeeds', id, 'elementId']));
+    expect(names).toContain('Methanol pump');
+    expect(names).toContain('First pump');
+  });
+
+  test('by its id where there is no such thing', () => {
+    expect(fieldInWords(lantern, ['power', 'ecuPlacementId'], 'nowhere')).toBe('nowhere');
+  });
+});
+
+test('what is no reference is told as it is', () => {
+  expect(told(lantern, ['brief', 'boost'])).toBe('0.85 bar');
+  expect(told(lantern, ['name'])).toBe('Lantern');
+});
