@@ -18,7 +18,6 @@ export function feedsFor(document: Pick<Build, 'power'>, circuit: FuelCircuit): 
           circuitId: circuit.id,
           elementId: pump.id,
           pumpPlacementId,
-          fuse: null,
         };
   });
 }

@@ -1,0 +1,46 @@
+import { describe, expect, test } from 'vitest';
+import { applyCommand, createEvaluator } from '../../evaluation/index.ts';
+import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { type BuildDocument, readBuild } from '../../model/index.ts';
+import { layOutAs } from './layOut.ts';
+
+const withSurgeTank = (document: BuildDocument): BuildDocument =>
+  applyCommand(
+    document,
+    layOutAs({
+      document: readBuild(document),
+      circuitId: 'main',
+      architecture: 'surge-tank',
+      catalogue: sampleCatalogue,
+    }),
+  ).document;
+
+describe('the feed of a pump that a layout adds', () => {
+  test.each([
+    ['Lantern', lantern],
+    ['Kittiwake', kittiwake],
+  ])('is fused and switched like the first of %s', (_name, build) => {
+    const { pumpFeeds } = withSurgeTank(build).power;
+    const first = Object.values(build.power.pumpFeeds)[0]!;
+    const added = Object.values(pumpFeeds).find((f) => f.elementId === 'lift-pump')!;
+    expect(added.fuse).toEqual(first.fuse);
+    expect(added.relay).toEqual(first.relay);
+    expect(added.trigger).toBe(first.trigger);
+  });
+
+  test('leaves Kittiwake no stop that one click after another would not take away', () => {
+    const evaluator = createEvaluator();
+    let document = withSurgeTank(kittiwake);
+    for (let n = 0; n < 12; n++) {
+      const stop = evaluator
+        .evaluate(document, sampleCatalogue)
+        .findings.find((f) => f.severity === 'stop');
+      if (!stop) break;
+      const cure = stop.cures().find((c) => c.command);
+      expect(cure, stop.id).toBeDefined();
+      document = applyCommand(document, cure!.command!).document;
+    }
+    const { findings } = evaluator.evaluate(document, sampleCatalogue);
+    expect(findings.filter((f) => f.severity === 'stop')).toEqual([]);
+  });
+});
