@@ -20,6 +20,8 @@ export interface DataColumn<Row> {
   readonly text?: boolean;
   /** whether it shows before anyone chooses; a fixed one always does */
   readonly shown?: boolean | 'always';
+  /** left out where there is no room for it, as on a phone */
+  readonly wideOnly?: boolean;
 }
 
 type Props<Row> = {
@@ -138,7 +140,7 @@ export function DataTable<Row extends object>(props: Props<Row>) {
                 return (
                   <th
                     key={column.id}
-                    className={own?.text ? 'text-left!' : ''}
+                    className={`${own?.text ? 'text-left!' : ''} ${own?.wideOnly ? 'max-[700px]:hidden' : ''}`}
                     aria-sort={way ? (way === 'desc' ? 'descending' : 'ascending') : undefined}
                   >
                     {column.getCanSort() ? (
@@ -180,13 +182,13 @@ export function DataTable<Row extends object>(props: Props<Row>) {
                     <td
                       key={column.id}
                       data-row-head={place === 0 || undefined}
-                      className={`whitespace-nowrap ${own?.text ? 'text-left! whitespace-normal!' : ''} ${place === 0 && row.id === selected ? 'font-medium' : ''}`}
+                      className={`whitespace-nowrap ${own?.text ? 'text-left! whitespace-normal!' : ''} ${own?.wideOnly ? 'max-[700px]:hidden' : ''} ${place === 0 && row.id === selected ? 'font-medium' : ''}`}
                     >
                       {place === 0 && onSelect ? (
                         <button
                           type="button"
                           aria-current={row.id === selected}
-                          className="underline decoration-hair underline-offset-2"
+                          className="text-left underline decoration-hair underline-offset-2"
                           onFocus={() => onSelect(row.id)}
                         >
                           {content}

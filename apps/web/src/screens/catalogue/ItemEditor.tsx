@@ -18,6 +18,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { ApiError, api } from '../../api/client.ts';
 import { Page } from '../../frame/Page.tsx';
+import { focusNextScreen } from '../../frame/jumpFocus.ts';
 import { authorName, useUnits } from '../../ui/preferences.ts';
 import { ProblemGrid } from './ProblemGrid.tsx';
 import { TableCurves } from './TableCurves.tsx';
@@ -218,6 +219,7 @@ function EditorForm({
           : 'These data were there already',
       );
       void queries.invalidateQueries({ queryKey: ['catalogue'] });
+      focusNextScreen();
       void navigate(`/catalogue/${category}/${encodeURIComponent(kept.id)}`);
     },
   });

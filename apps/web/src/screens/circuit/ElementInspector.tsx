@@ -73,6 +73,7 @@ function figuresOfElement(
     case 'tank':
       return [
         ['Warms in an hour', fuelFigure('tank.heatingPerHour', scope)],
+        ['Then, on a hot day', fuelFigure('tank.afterHour', scope)],
         ['Range at cruise', fuelFigure('range.distance', scope)],
       ];
     case 'surge-tank':

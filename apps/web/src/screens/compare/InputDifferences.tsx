@@ -43,10 +43,10 @@ export function InputDifferences({
         {differences.map((difference) => (
           <tr key={pathText(difference.path)}>
             <td>{placeOf(before, after, difference)}</td>
-            <td className="max-w-[260px] truncate text-second">
+            <td className="max-w-[260px] whitespace-normal! break-words text-second">
               {fieldInWords(before, difference.path, difference.before, numbers)}
             </td>
-            <td className="max-w-[260px] truncate">
+            <td className="max-w-[260px] whitespace-normal! break-words">
               {fieldInWords(after, difference.path, difference.after, numbers)}
             </td>
           </tr>

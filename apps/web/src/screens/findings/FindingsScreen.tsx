@@ -33,10 +33,15 @@ const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding
     text: true,
     shown: 'always',
     sortBy: (f) => kinds.findIndex(({ kind }) => kind === kindOf(f)),
-    cell: (f) => <FindingNote finding={f} explained />,
+    cell: (f) => (
+      <div className="max-w-[760px] [&>article]:border-0">
+        <FindingNote finding={f} explained />
+      </div>
+    ),
   },
   {
     key: 'stage',
+    wideOnly: true,
     label: 'Stage',
     text: true,
     sortBy: (f) => stageList.findIndex((s) => s.id === f.where.stage),
@@ -44,7 +49,7 @@ const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding
       const at = stageList.find((s) => s.id === f.where.stage);
       return (
         at && (
-          <Link className="underline" to={`/builds/${id}/${at.id}`}>
+          <Link className="whitespace-nowrap underline" to={`/builds/${id}/${at.id}`}>
             {at.name}
           </Link>
         )
@@ -53,31 +58,35 @@ const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding
   },
   {
     key: 'rung',
+    wideOnly: true,
     label: 'Ladder',
     text: true,
     sortBy: (f) => f.rung,
     cell: (f) =>
       f.rung && (
-        <Link className="underline" to={`/builds/${id}/margins?rung=${f.rung}`}>
+        <Link className="whitespace-nowrap underline" to={`/builds/${id}/margins?rung=${f.rung}`}>
           on the ladder
         </Link>
       ),
   },
   {
     key: 'measured',
+    wideOnly: true,
     label: 'Measured',
     shown: false,
     cell: (f) => f.measured && formatMeasure(f.measured, units),
   },
   {
     key: 'limit',
+    wideOnly: true,
     label: 'Limit',
     shown: false,
     cell: (f) => f.limit && formatMeasure(f.limit, units),
   },
   {
     key: 'beyond',
-    label: 'Beyond it',
+    wideOnly: true,
+    label: 'Beyond',
     sortBy: beyond,
     cell: (f) => {
       const share = beyond(f);

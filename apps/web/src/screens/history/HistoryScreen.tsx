@@ -33,6 +33,7 @@ const columnsAt = (now: number): readonly DataColumn<RevisionReply>[] => [
   },
   {
     key: 'author',
+    wideOnly: true,
     label: 'Who',
     text: true,
     sortBy: (r) => r.author,

@@ -10,6 +10,7 @@ import {
 import { Controller, useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { focusNextScreen } from '../../frame/jumpFocus.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 
 const fuels: Readonly<Record<'methanol' | 'e85' | 'petrol', Fuel>> = {
@@ -72,7 +73,9 @@ export function SecondFuelForm() {
             });
             const outcome = edit(command);
             tell(outcome);
-            if (outcome.ok) void navigate(`/builds/${id}/circuit?circuit=${command.circuitId}`);
+            if (!outcome.ok) return;
+            focusNextScreen();
+            void navigate(`/builds/${id}/circuit?circuit=${command.circuitId}`);
           })(event)
         }
       >

@@ -10,6 +10,7 @@ import { Controller, type FieldErrors, type Resolver, useForm } from 'react-hook
 import { useNavigate } from 'react-router';
 import { ApiError, api } from '../../api/client.ts';
 import { Page } from '../../frame/Page.tsx';
+import { focusNextScreen } from '../../frame/jumpFocus.ts';
 import { authorName, useUnits } from '../../ui/preferences.ts';
 import { AnswerChoice, AnswerField } from './AnswerField.tsx';
 import {
@@ -57,6 +58,7 @@ export function StartScreen() {
     onSuccess: ({ build, proposed }) => {
       queries.setQueryData(['build', build.id], build);
       void queries.invalidateQueries({ queryKey: ['builds'] });
+      focusNextScreen();
       void navigate(`/builds/${build.id}/margins`, { state: { proposed } });
     },
     onError: (error) => {

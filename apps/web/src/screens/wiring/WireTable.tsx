@@ -60,6 +60,7 @@ export function WireTable({
       },
       {
         key: 'current',
+        wideOnly: true,
         label: 'Current',
         sortBy: (w) => w.task.load,
         cell: (w) => formatMeasure({ value: w.task.load, kind: 'current' }, units),
@@ -73,12 +74,14 @@ export function WireTable({
       },
       {
         key: 'drop',
+        wideOnly: true,
         label: 'Drop',
         sortBy: (w) => w.drop,
         cell: (w) => formatMeasure({ value: w.drop, kind: 'voltage' }, units),
       },
       {
         key: 'temperature',
+        wideOnly: true,
         label: 'Gets',
         sortBy: (w) => w.temperature,
         cell: (w) => formatMeasure({ value: w.temperature, kind: 'temperature' }, units),
