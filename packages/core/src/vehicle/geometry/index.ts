@@ -1,0 +1,4 @@
+export * from './distances.ts';
+export * from './heights.ts';
+export * from './path.ts';
+export type { Vector } from './vector.ts';
