@@ -3,19 +3,24 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
 const LOSS = 'fuelCircuits.main.elements.tank.heatLoss';
-const usual = (build: BuildDocument): BuildDocument =>
-  withValueAt(build, LOSS, { value: 10, unit: 'W/K' });
+const usual = (build: BuildDocument): BuildDocument => ({
+  ...withValueAt(build, LOSS, { value: 10, unit: 'W/K' }),
+  hotRuns: {},
+  routes: {},
+});
 const boost = (kilopascals: number) => ({
   name: 'set',
   path: ['brief', 'boost'],
   value: { value: kilopascals * 1e3, unit: 'kPa' },
 });
 
+const newInFive: ReadonlySet<string> = new Set(['heatLoss', 'hotRuns', 'routes']);
+
 /** A document as format 4 wrote it. */
 function asFour(stored: string): string {
   const document = JSON.parse(stored) as BuildDocument;
   const plain = JSON.parse(
-    JSON.stringify(document, (key, value: unknown) => (key === 'heatLoss' ? undefined : value)),
+    JSON.stringify(document, (key, value: unknown) => (newInFive.has(key) ? undefined : value)),
   ) as object;
   return JSON.stringify({ ...plain, version: 4 });
 }

@@ -88,11 +88,17 @@ afterEach(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-/** Lantern as it was before a tank's heat loss could be entered: it loses heat as usual. */
-const usual: BuildDocument = withValueAt(lantern, 'fuelCircuits.main.elements.tank.heatLoss', {
-  value: 10,
-  unit: 'W/K',
-});
+/** Lantern as it was before format 5: its tank loses heat as usual, nothing runs over a map. */
+const feed = 'fuelCircuits.main.elements.feed.length.typed';
+const usual: BuildDocument = {
+  ...withValueAt(
+    withValueAt(lantern, 'fuelCircuits.main.elements.tank.heatLoss', { value: 10, unit: 'W/K' }),
+    feed,
+    { value: 4.4, unit: 'm' },
+  ),
+  hotRuns: {},
+  routes: {},
+};
 
 describe('a data folder of an older format', () => {
   const six: BuildDocument = withValueAt(usual, 'brief.cylinders', 6);

@@ -58,7 +58,12 @@ function setPressure(
   );
 }
 
-const known = { measured: 'measured', typed: 'typed', map: 'estimate' } as const;
+const known = {
+  measured: 'measured',
+  typed: 'typed',
+  route: 'on the map',
+  map: 'estimate',
+} as const;
 
 /** What is screwed to a hose, ends with their angles. */
 const endsOf = (line: LineElement, catalogue: Catalogue): string =>

@@ -4,6 +4,7 @@ import type { Demand, DemandMap } from '../engine/index.ts';
 import type { Candidates, FluidResult } from '../fuel/index.ts';
 import { type BuildDocument, type BuildFinding, readBuild } from '../model/index.ts';
 import type { Result } from '../results/index.ts';
+import type { LengthSource, MapOutput } from '../vehicle/index.ts';
 import type { Checked } from './checked.ts';
 import { type Runner, createRunner } from './runner/runner.ts';
 import { stages } from './stages.ts';
@@ -20,7 +21,8 @@ export interface Evaluation {
   readonly fluids: readonly FluidResult[];
   readonly feeds: readonly SizedPumpFeed[];
   readonly candidates: Candidates;
-  readonly lengthSources: Readonly<Record<string, 'measured' | 'typed' | 'map'>>;
+  readonly map: MapOutput;
+  readonly lengthSources: Readonly<Record<string, LengthSource>>;
 }
 
 function evaluationOf(runner: Runner): Evaluation {
@@ -33,6 +35,7 @@ function evaluationOf(runner: Runner): Evaluation {
     fluids: runner.get(stages.fluids),
     feeds: runner.get(stages.feeds),
     candidates: runner.get(stages.candidates),
+    map: runner.get(stages.map),
     lengthSources: Object.assign({}, ...runner.get(stages.geometry).map((g) => g.lengthSources)),
   };
 }

@@ -1,4 +1,4 @@
-import { chassisFormulas } from '../vehicle/index.ts';
+import { chassisFormulas, routeFormulas } from '../vehicle/index.ts';
 import { demandFormulas } from '../engine/index.ts';
 import { consumptionFormulas, fuelFormulas } from '../engine/index.ts';
 import { hydraulicFormulas, storageFormulas } from '../fuel/index.ts';
@@ -19,6 +19,7 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...hydraulicFormulas,
       ...storageFormulas,
       ...chassisFormulas,
+      ...routeFormulas,
       ...powerFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),

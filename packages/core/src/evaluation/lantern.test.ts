@@ -245,6 +245,7 @@ describe('figures', () => {
       'a surge tank': with_(laidOutAs('surge-tank')),
       'a staged row': with_(kittiwake),
       'a seasonal fuel': with_(kittiwake),
+      'a way on the map': with_(lantern),
     };
     for (const { key, onlyWith } of documentedFigures) {
       const where = onlyWith ? others[onlyWith] : figures;

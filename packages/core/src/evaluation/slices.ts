@@ -61,6 +61,8 @@ export const slices = {
   circuits: slice('fuel circuits', ({ build }) => bareCircuits(build.fuelCircuits)),
   rows: slice('injector rows', ({ build }) => bareRows(build.injectorRows)),
   places: slice('places', ({ build }) => barePlacements(build.placements)),
+  routes: slice('routes', ({ build }) => build.routes),
+  hotRuns: slice('hot pipes', ({ build }) => build.hotRuns),
   namedThings: slice('names', ({ build: { fuels, fuelCircuits, injectorRows } }) => ({
     fuels,
     fuelCircuits,

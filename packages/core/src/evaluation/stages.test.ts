@@ -27,6 +27,8 @@ function mayRun(changed: readonly Source<unknown>[]): Set<string> {
 }
 
 const named = [
+  'map',
+  'lengths on the map',
   'names',
   'judged design',
   'named solutions',
@@ -213,6 +215,7 @@ describe('stages', () => {
     test('a place that nothing stands at runs the stages that read places, and no more', () => {
       expect(ranAfter('placements.place-7.z', { value: 0.5, unit: 'mm' })).toEqual([
         'pump feeds',
+        'map',
         'geometry',
         'length figures',
       ]);

@@ -23,6 +23,7 @@ import {
   namedResult,
   rowDesigns,
 } from '../fuel/index.ts';
+import { routeStage, routedLengthsOf } from '../vehicle/index.ts';
 import { figures as figuresOf, lengthFigures } from './figures/figures.ts';
 import { rules } from './rules.ts';
 import { stage } from './runner/source.ts';
@@ -78,16 +79,37 @@ const demand = stage({
     demandStage({ document, around, rowFuels: designs.map((row) => row.fuel) }),
 });
 
+/** Ways of lines over the vehicle, what is near them, and their figures. */
+const map = stage({
+  name: 'map',
+  reads: {
+    routes: slices.routes,
+    hotRuns: slices.hotRuns,
+    things: slices.namedThings,
+    placements: slices.places,
+    catalogue: slices.catalogue,
+  },
+  run: ({ things, ...read }) => routeStage({ ...read, circuits: things.fuelCircuits }),
+});
+
+/** Lengths that the map gives, with the names left out: what a line is called moves none. */
+const routedLengths = stage({
+  name: 'lengths on the map',
+  reads: { map },
+  run: (read) => routedLengthsOf(read.map),
+});
+
 /** Heights of joints and lengths of lines. */
 const geometry = stage({
   name: 'geometry',
-  reads: { circuits: slices.circuits, places: slices.places },
-  run: ({ circuits, places }) =>
+  reads: { circuits: slices.circuits, places: slices.places, routed: routedLengths },
+  run: ({ circuits, places, routed }) =>
     circuits.map((circuit, i) => {
       const { heights, lengths, lengthSources } = geometryStage({
         circuit,
         scope: circuitScope(i, circuit.id),
         placements: places,
+        routed,
       });
       return { heights, lengths, lengthSources, results: [] };
     }),
@@ -194,8 +216,12 @@ const fluids = stage({
 /** The lengths of lines as figures. */
 const lengths = stage({
   name: 'length figures',
-  reads: { named, places: slices.places },
-  run: (read) => lengthFigures(read.named, read.places),
+  reads: { named, places: slices.places, map },
+  run: (read) => [
+    ...lengthFigures(read.named, read.places, routedLengthsOf(read.map)),
+    ...read.map.lines.flatMap((line) => line.results),
+    ...read.map.results,
+  ],
 });
 
 /** Every figure with its working. */
@@ -247,8 +273,19 @@ const checked = stage({
     candidates,
     ecu,
     results,
+    map,
+    hotRuns: slices.hotRuns,
+    routes: slices.routes,
   },
   run: (read): FuelChecked => ({
+    map: read.map,
+    hotRuns: read.hotRuns,
+    routes: read.routes,
+    lineNames: Object.fromEntries(
+      read.judged.document.fuelCircuits.flatMap(({ elements }) =>
+        elements.map((element) => [element.id, element.name]),
+      ),
+    ),
     document: read.judged.document,
     catalogue: read.catalogue,
     design: read.judged,
@@ -281,6 +318,8 @@ const findings = stage({
 
 /** The stages in the order in which an evaluation runs them. */
 export const stages = {
+  map,
+  routedLengths,
   surroundings,
   fuels,
   rows,

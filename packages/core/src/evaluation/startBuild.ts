@@ -239,6 +239,8 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
       },
     ],
     placements: placements(answers).filter((place) => used.has(place.id)),
+    hotRuns: [],
+    routes: [],
     power: {
       wireSystem: 'metric',
       battery: item('BT70'),

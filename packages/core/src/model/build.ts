@@ -2,7 +2,7 @@ import type { StoredPower, StoredPumpFeed, StoredWireDecision } from '../electri
 import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type { Quantity } from '../quantities/index.ts';
-import type { StoredPlacement } from '../vehicle/model.ts';
+import type { StoredHotRun, StoredPlacement, StoredRoute } from '../vehicle/model.ts';
 import { type CurvePoint, pointsInOrder } from './curve.ts';
 import type { BuildDocument, StoredAcceptance, StoredOption } from './document.ts';
 
@@ -97,10 +97,27 @@ type Collections =
   | 'fuelCircuits'
   | 'injectorRows'
   | 'placements'
+  | 'hotRuns'
+  | 'routes'
   | 'power'
   | 'options'
   | 'acceptances'
   | 'shelf';
+
+type StoredPoint = StoredHotRun['points'][string];
+type StoredCorner = StoredRoute['points'][string];
+
+/** A hot pipe with its corners in order. */
+export interface HotRun extends Omit<StoredHotRun, 'points'> {
+  readonly id: string;
+  readonly points: readonly Identified<StoredPoint>[];
+}
+
+/** The corners of a line's way over the vehicle, in order from the tank. */
+export interface LineRoute extends Omit<StoredRoute, 'points'> {
+  readonly id: string;
+  readonly points: readonly Identified<StoredCorner>[];
+}
 
 /**
  * A build as computation and screens read it: the document with each collection as a list of
@@ -112,6 +129,8 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly fuelCircuits: readonly FuelCircuit[];
   readonly injectorRows: readonly InjectorRow[];
   readonly placements: readonly Placement[];
+  readonly hotRuns: readonly HotRun[];
+  readonly routes: readonly LineRoute[];
   readonly power: PowerDesign;
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
@@ -190,6 +209,20 @@ const rows = listOf((stored: StoredInjectorRow, id): InjectorRow => {
 });
 const fuels = listOf((stored: StoredFuel, id) => identified(stored, id) as Fuel);
 const placements = listOf((stored: StoredPlacement, id) => identified(stored, id) as Placement);
+const inOrder = <Point extends Ordered>(points: Readonly<Record<string, Point>>) =>
+  Object.entries(points)
+    .sort(byOrder)
+    .map(([id, point]) => identified(point, id));
+const hotRuns = listOf((stored: StoredHotRun, id): HotRun => ({
+  ...stored,
+  id,
+  points: inOrder(stored.points),
+}));
+const routes = listOf((stored: StoredRoute, id): LineRoute => ({
+  ...stored,
+  id,
+  points: inOrder(stored.points),
+}));
 const pumpFeeds = listOf((stored: StoredPumpFeed, id) => identified(stored, id) as PumpFeed);
 const wireDecisions = listOf((stored: StoredWireDecision, wireId): WireDecision => ({
   ...stored,
@@ -233,6 +266,8 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   fuelCircuits: circuits(document.fuelCircuits),
   injectorRows: rows(document.injectorRows),
   placements: placements(document.placements),
+  hotRuns: hotRuns(document.hotRuns),
+  routes: routes(document.routes),
   power: power(document.power),
   options: options(document.options),
   acceptances: acceptances(document.acceptances),

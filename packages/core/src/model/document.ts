@@ -2,7 +2,7 @@ import { electricsLimits, powerSpec } from '../electrics/model.ts';
 import { briefSpec, demandSpec, engineLimits, fuelsSpec } from '../engine/model.ts';
 import { circuitsSpec, fuelLimits, injectorRowsSpec } from '../fuel/model.ts';
 import { unitSystems } from '../quantities/index.ts';
-import { placementsSpec } from '../vehicle/model.ts';
+import { hotRunsSpec, placementsSpec, routesSpec } from '../vehicle/model.ts';
 import {
   type Of,
   anything,
@@ -75,6 +75,8 @@ export const documentSpec = object({
   fuelCircuits: circuitsSpec,
   injectorRows: injectorRowsSpec,
   placements: placementsSpec,
+  hotRuns: hotRunsSpec,
+  routes: routesSpec,
   power: powerSpec,
   limits: limitsSpec,
   options: record(optionSpec, { max: 40 }),

@@ -2,7 +2,7 @@ import type { BuildDocument } from './document.ts';
 import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
-import { tankHeatLoss } from './migrations/tankHeatLoss.ts';
+import { heatAndRoutes } from './migrations/heatAndRoutes.ts';
 
 /** Each step lifts a document by one version: entry 0 makes version 2 of version 1. */
 const steps: readonly ((document: Plain) => Plain)[] = [
@@ -10,7 +10,7 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   (document) => ({ ...document, version: 2, acceptances: [], displayUnits: null }),
   fuelSystem,
   recordsById,
-  tankHeatLoss,
+  heatAndRoutes,
 ];
 
 /** The version of documents that this program writes. */

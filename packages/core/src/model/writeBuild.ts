@@ -123,6 +123,8 @@ export function writeBuild(build: Build): BuildDocument {
     fuelCircuits: Object.fromEntries(circuits),
     injectorRows: Object.fromEntries(rows),
     placements: byId(build.placements, (place) => place),
+    hotRuns: byId(build.hotRuns, (run) => ({ ...run, points: ordered(run.points) })),
+    routes: byId(build.routes, (route) => ({ ...route, points: ordered(route.points) })),
     power: {
       ...build.power,
       pumpFeeds: ordered(build.power.pumpFeeds),

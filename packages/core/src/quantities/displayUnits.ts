@@ -21,6 +21,7 @@ const metric: Record<UnitKind, string> = {
   volumeFlow: 'L/h',
   rotation: 'rpm',
   time: 'ms',
+  angle: '°',
   velocity: 'm/s',
   roadSpeed: 'km/h',
   distance: 'km',

@@ -3,6 +3,7 @@ export type FindingPlace =
   | { readonly stage: 'brief' }
   | { readonly stage: 'demand'; readonly fuel?: string }
   | { readonly stage: 'injectors'; readonly row?: string }
+  | { readonly stage: 'map'; readonly circuit: string; readonly line: string }
   | { readonly stage: 'circuit' | 'pump'; readonly circuit: string; readonly element: string }
   | ({ readonly stage: 'wiring' } & WiringPlace);
 
@@ -27,6 +28,8 @@ export function placeText(place: FindingPlace): string {
       return place.fuel === undefined ? 'demand' : `demand:${place.fuel}`;
     case 'injectors':
       return place.row === undefined ? 'injectors' : `injectors:${place.row}`;
+    case 'map':
+      return `map:${place.circuit}/${place.line}`;
     case 'circuit':
     case 'pump':
       return `circuit:${place.circuit}/${place.element}`;
@@ -37,7 +40,9 @@ export function placeText(place: FindingPlace): string {
 
 /** The circuit that a finding concerns, if it is one. */
 export const circuitOf = (place: FindingPlace): string | undefined =>
-  place.stage === 'circuit' || place.stage === 'pump' ? place.circuit : undefined;
+  place.stage === 'circuit' || place.stage === 'pump' || place.stage === 'map'
+    ? place.circuit
+    : undefined;
 
 /** The element that a finding concerns, if it is one. */
 export const elementOf = (place: FindingPlace): string | undefined =>

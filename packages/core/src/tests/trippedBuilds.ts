@@ -111,6 +111,23 @@ export const tripped: readonly TrippedBuild[] = [
     [['limits.voltageCranking', { value: 7, unit: 'V' }]],
     false,
   ),
+  trip('route.shape', 'route.shape:feed', [
+    ['routes.feed.points.p3.radius', { value: 1.5, unit: 'mm' }],
+  ]),
+  trip('route.bend', 'route.bend:feed', [
+    ['routes.feed.points.p2.radius', { value: 0.04, unit: 'mm' }],
+  ]),
+  {
+    ...trip('route.heat', 'route.heat:feed', []),
+    soundBuild: changed(...cool, ['routes.feed.sleeve', true]),
+  },
+  {
+    ...trip('route.heat', 'route.heat:feed', [
+      ['routes.feed.points.p3.y', { value: 0.31, unit: 'mm' }],
+      ['routes.feed.points.p4.y', { value: 0.31, unit: 'mm' }],
+    ]),
+    soundBuild: changed(...cool, ['routes.feed.sleeve', true]),
+  },
   trip(
     'suction.head',
     'suction.head:pump',

@@ -10,6 +10,7 @@ import { PumpControlFields } from './PumpControlFields.tsx';
 const lengthWords = {
   measured: 'as measured',
   typed: 'as typed',
+  route: 'along its way on the map',
   map: 'estimated from the map',
 } as const;
 

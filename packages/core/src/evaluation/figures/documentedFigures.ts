@@ -9,7 +9,7 @@ export interface FigureDescription {
   readonly kind: UnitKind | 'text';
   readonly meaning: string;
   /** what a build must have for it to be there; nothing when every build has it */
-  readonly onlyWith?: 'a surge tank' | 'a staged row' | 'a seasonal fuel';
+  readonly onlyWith?: 'a surge tank' | 'a staged row' | 'a seasonal fuel' | 'a way on the map';
 }
 
 export const documentedFigures: readonly FigureDescription[] = [
@@ -294,6 +294,44 @@ export const documentedFigures: readonly FigureDescription[] = [
     kind: 'pressure',
     meaning:
       'Vapour pressure of the fuel at that temperature, absolute; left out where the hottest fuel of the brief is hotter.',
+  },
+  {
+    key: 'line.feed.length',
+    kind: 'length',
+    meaning:
+      'Developed length of a line along its way on the map, arcs and not corners: `line.<line>.length`. Used where no length was typed or measured.',
+    onlyWith: 'a way on the map',
+  },
+  {
+    key: 'line.feed.bends',
+    kind: 'count',
+    meaning: 'Bends of that way: `line.<line>.bends`.',
+    onlyWith: 'a way on the map',
+  },
+  {
+    key: 'line.feed.bendAngle',
+    kind: 'angle',
+    meaning: 'How far it is bent in all: `line.<line>.bendAngle`.',
+    onlyWith: 'a way on the map',
+  },
+  {
+    key: 'line.feed.minClearance',
+    kind: 'length',
+    meaning:
+      'Least clearance between the skins of a line and of the hot pipe that leaves it least: `line.<line>.minClearance`.',
+    onlyWith: 'a way on the map',
+  },
+  {
+    key: 'line.feed.highPoint',
+    kind: 'length',
+    meaning: 'Greatest height of its centreline above the ground: `line.<line>.highPoint`.',
+    onlyWith: 'a way on the map',
+  },
+  {
+    key: 'line.feed.lowPoint',
+    kind: 'length',
+    meaning: 'Least height of its centreline: `line.<line>.lowPoint`.',
+    onlyWith: 'a way on the map',
   },
   {
     key: 'consumption.flow',

@@ -5,12 +5,14 @@ import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
 import { fuelFigure } from '../../fuel/index.ts';
 import { laidOutAs } from '../../tests/trippedSystems.ts';
 import { evaluate } from '../evaluate.ts';
+import { routeFigure } from '../../vehicle/index.ts';
 import { documentedFigures } from './documentedFigures.ts';
 
 const patterns: Readonly<Record<string, string>> = {
   ...engineFigure.patterns,
   ...electricsFigure.patterns,
   ...fuelFigure.patterns,
+  ...routeFigure.patterns,
 };
 /** The key that a pattern makes: `{.x}` may be missing, `{x}` is anything. */
 const matching = (pattern: string): RegExp => {
@@ -26,7 +28,9 @@ const matching = (pattern: string): RegExp => {
 
 describe('the names of figures', () => {
   test('are each declared in one room', () => {
-    const rooms = [engineFigure, electricsFigure, fuelFigure].map((r) => Object.keys(r.patterns));
+    const rooms = [engineFigure, electricsFigure, fuelFigure, routeFigure].map((r) =>
+      Object.keys(r.patterns),
+    );
     expect(new Set(rooms.flat()).size).toBe(rooms.flat().length);
   });
 

@@ -11,6 +11,7 @@ import {
 } from '../../fuel/index.ts';
 import type { FuelCircuit, Placement } from '../../model/index.ts';
 import type { Result } from '../../results/index.ts';
+import type { RoutedLengths } from '../../vehicle/index.ts';
 
 /** Numbers of the first rail and pump of a circuit, after those of the circuits before it. */
 function caseNumbering(before: readonly FuelCircuit[]): CaseNumbering {
@@ -22,10 +23,14 @@ function caseNumbering(before: readonly FuelCircuit[]): CaseNumbering {
 }
 
 /** The lengths of every line with their workings. */
-export const lengthFigures = (named: NamedDesign, placements: readonly Placement[]): Result[] =>
+export const lengthFigures = (
+  named: NamedDesign,
+  placements: readonly Placement[],
+  routed: RoutedLengths,
+): Result[] =>
   named.circuits.flatMap(
     ({ circuit }, i) =>
-      geometryStage({ circuit, scope: circuitScope(i, circuit.id), placements }).results,
+      geometryStage({ circuit, scope: circuitScope(i, circuit.id), placements, routed }).results,
   );
 
 /** Every figure of a build with its working, in the order of the work. */

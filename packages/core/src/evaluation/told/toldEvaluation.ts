@@ -1,3 +1,4 @@
+import type { RoutedLine } from '../../vehicle/index.ts';
 import type { SizedPumpFeed } from '../../electrics/index.ts';
 import type {
   CaseName,
@@ -43,6 +44,9 @@ export type ToldFinding = Omit<BuildFinding, 'cures'>;
 /** A pump feed without the workings of its figures. */
 export type ToldFeed = Omit<SizedPumpFeed, 'results'>;
 
+/** A line on the map without the workings of its figures. */
+export type ToldLine = Omit<RoutedLine, 'results' | 'length'>;
+
 /** What of an evaluation screens show. Plain data, small enough to cross on every edit. */
 export interface ToldEvaluation extends Pick<
   Evaluation,
@@ -52,6 +56,7 @@ export interface ToldEvaluation extends Pick<
   readonly figures: Readonly<Record<string, ToldFigure>>;
   readonly fluids: readonly ToldFluid[];
   readonly feeds: readonly ToldFeed[];
+  readonly lines: readonly ToldLine[];
 }
 
 function toldCase({ point, solution }: SolvedCase): ToldCase {
@@ -86,5 +91,6 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     ),
     fluids: evaluation.fluids.map(told),
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
+    lines: evaluation.map.lines.map(({ results: _, length: __, ...line }) => line),
   };
 }

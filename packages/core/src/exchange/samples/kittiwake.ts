@@ -245,6 +245,8 @@ export const kittiwake: BuildDocument = writeBuild({
     place('inertia', 'Inertia switch', [1350, 0, 400], 'outside'),
     place('pump-ground', 'Pump ground on the frame', [480, -160, 220], 'outside'),
   ],
+  hotRuns: [],
+  routes: [],
   power: {
     wireSystem: 'metric',
     battery: ref('BT70'),

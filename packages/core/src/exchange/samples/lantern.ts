@@ -1,5 +1,5 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
-import { byMap, measured, place, points, q, ref, typed } from './shorthand.ts';
+import { byMap, corners, measured, place, points, q, ref, typed } from './shorthand.ts';
 
 const outletPart = ['fuelCircuits', 'main', 'elements', 'tank-bung', 'item'];
 
@@ -179,7 +179,7 @@ export const lantern: BuildDocument = writeBuild({
           from: 'fine-out',
           to: 'rail-in',
           item: ref('HBR-6'),
-          length: typed(4.4),
+          length: byMap,
           fittings: [
             { item: ref('E6-0'), count: 1 },
             { item: ref('E6-90'), count: 2 },
@@ -258,6 +258,35 @@ export const lantern: BuildDocument = writeBuild({
     place('ecu', 'ECU', [2380, -180, 820], 'cabin'),
     place('inertia', 'Inertia switch', [2620, 620, 900], 'cabin'),
     place('pump-ground', 'Pump ground on the frame', [60, -430, 520], 'outside'),
+  ],
+  hotRuns: [
+    {
+      id: 'downpipe',
+      name: 'Downpipe',
+      part: 'pipe',
+      diameter: q(63, 'length', 'mm'),
+      temperature: q(450, 'temperature', '°C'),
+      points: corners([
+        [3000, 320, 600],
+        [2900, 320, 400],
+        [2450, 320, 370],
+      ]),
+    },
+  ],
+  routes: [
+    {
+      id: 'feed',
+      circuitId: 'main',
+      elementId: 'feed',
+      sleeve: false,
+      // The short way: forward on the right leg, across under the floor, up beside the engine.
+      points: corners([
+        [420, -470, 500],
+        [2480, -470, 500],
+        [2900, 252, 500],
+        [2920, 252, 760],
+      ]).map((corner) => ({ ...corner, radius: q(90, 'length', 'mm') })),
+    },
   ],
   power: {
     wireSystem: 'metric',

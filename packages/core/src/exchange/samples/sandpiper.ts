@@ -110,6 +110,8 @@ export const sandpiper: BuildDocument = writeBuild({
     place('inertia', 'Tip-over sensor', [420, 60, 700], 'outside'),
     place('pump-ground', 'Ground on the frame', [220, -60, 560], 'outside'),
   ],
+  hotRuns: [],
+  routes: [],
   power: {
     wireSystem: 'metric',
     battery: ref('BL12'),

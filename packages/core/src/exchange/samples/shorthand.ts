@@ -38,3 +38,12 @@ export const points = (rows: [rpm: number, percent: number][]): CurvePoint[] =>
 /** Fittings of a line by item id. */
 export const ends = (counts: Readonly<Record<string, number>>) =>
   Object.entries(counts).map(([id, count]) => ({ item: ref(id), count }));
+
+/** Corners of a way over the vehicle, in mm: x forward, y left, z up. */
+export const corners = (places: readonly (readonly [number, number, number])[]) =>
+  places.map(([x, y, z], i) => ({
+    id: `p${i + 1}`,
+    x: q(x, 'length', 'mm'),
+    y: q(y, 'length', 'mm'),
+    z: q(z, 'length', 'mm'),
+  }));

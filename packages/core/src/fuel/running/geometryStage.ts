@@ -1,14 +1,14 @@
 import { elementPath } from '../circuits/circuitRun.ts';
 import { type CircuitScope, fuelFigure } from '../figureNames.ts';
 import type { FuelCircuit, Placement } from '../../model/index.ts';
-import { bestLength } from '../../vehicle/index.ts';
+import { type LengthSource, type RoutedLengths, bestLength } from '../../vehicle/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import type { Result } from '../../results/index.ts';
 
 export interface CircuitGeometry {
   readonly heights: Readonly<Record<string, number>>;
   readonly lengths: Readonly<Record<string, number>>;
-  readonly lengthSources: Readonly<Record<string, 'measured' | 'typed' | 'map'>>;
+  readonly lengthSources: Readonly<Record<string, LengthSource>>;
   readonly results: readonly Result[];
 }
 
@@ -17,6 +17,8 @@ export function geometryStage(input: {
   circuit: FuelCircuit;
   scope: CircuitScope;
   placements: readonly Placement[];
+  /** lengths of the lines that have a way on the map */
+  routed: RoutedLengths;
 }): CircuitGeometry {
   const { circuit, scope } = input;
   const places = new Map<string, Placement>(input.placements.map((p) => [p.id, p]));
@@ -29,7 +31,7 @@ export function geometryStage(input: {
   const heights: Record<string, number> = {};
   for (const node of circuit.nodes) heights[node.id] = placeOf(node.id).z.value;
   const lengths: Record<string, number> = {};
-  const lengthSources: Record<string, 'measured' | 'typed' | 'map'> = {};
+  const lengthSources: Record<string, LengthSource> = {};
   const results: Result[] = [];
   circuit.elements.forEach((element) => {
     if (element.kind !== 'line') return;
@@ -43,6 +45,7 @@ export function geometryStage(input: {
       from: placeOf(element.from),
       to: placeOf(element.to),
       path: elementPath(circuit, element, 'length'),
+      onMap: input.routed[element.id],
     });
     lengths[element.id] = best.value;
     lengthSources[element.id] = best.source;

@@ -3,6 +3,7 @@ import type { LengthKnowledge, Placement } from '../../model/index.ts';
 import {
   type FigureRef,
   type Result,
+  type Sourced,
   defineFormula,
   derive,
   entered,
@@ -13,16 +14,19 @@ import { mapLength, positionOf } from './mapLength.ts';
 
 export const bestKnownLength = defineFormula({
   name: 'best known length',
-  notation: 'L = measured, else typed, else estimated from the map',
+  notation: 'L = measured, else typed, else along its way on the map, else estimated',
   kind: 'length',
   inputKinds: { known: 'length' },
   source: 'first of what is known, best first',
   compute: (i: { known: readonly number[] }) => firstOf(i.known),
 });
 
+/** What a length is known from, best first. */
+export type LengthSource = 'measured' | 'typed' | 'route' | 'map';
+
 export interface BestLength {
   readonly value: number;
-  readonly source: 'measured' | 'typed' | 'map';
+  readonly source: LengthSource;
   readonly results: readonly [best: Result, estimate: Result];
 }
 
@@ -35,8 +39,10 @@ export function bestLength(input: {
   to: Placement;
   /** where what is known of the length stands */
   path: readonly string[];
+  /** developed length of its way on the map, where it has one */
+  onMap?: Sourced<number> | undefined;
 }): BestLength {
-  const { figures, label, length } = input;
+  const { figures, label, length, onMap } = input;
   const estimate = derive({
     figure: figures.mapLength,
     label: `${label}, length by the map`,
@@ -49,9 +55,10 @@ export function bestLength(input: {
   const known = [
     ...(length.measured ? [entered(length.measured, [...input.path, 'measured'])] : []),
     ...(length.typed ? [entered(length.typed, [...input.path, 'typed'])] : []),
+    ...(onMap ? [onMap] : []),
     estimate,
   ];
-  const source = length.measured ? 'measured' : length.typed ? 'typed' : 'map';
+  const source = length.measured ? 'measured' : length.typed ? 'typed' : onMap ? 'route' : 'map';
   const best = derive({
     figure: figures.length,
     label: `${label}, length`,

@@ -1,0 +1,14 @@
+import type { BuildRule, HotRun, LineRoute } from '../model/index.ts';
+import type { MapOutput } from './routes/routeStage.ts';
+
+/** What the checks of the map look at. */
+export interface VehicleChecked {
+  readonly map: MapOutput;
+  readonly hotRuns: readonly HotRun[];
+  readonly routes: readonly LineRoute[];
+  /** names of lines by their id */
+  readonly lineNames: Readonly<Record<string, string>>;
+}
+
+/** A check on what the map knows. */
+export type VehicleRule = BuildRule<VehicleChecked>;

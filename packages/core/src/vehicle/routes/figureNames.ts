@@ -1,0 +1,14 @@
+import { figureNames } from '../../results/index.ts';
+
+/** Figures of lines on the vehicle and of what is near them. */
+export const routeFigure = figureNames({
+  'line.length': 'line.{line}.length',
+  'line.bends': 'line.{line}.bends',
+  'line.bendAngle': 'line.{line}.bendAngle',
+  'line.tightestBend': 'line.{line}.tightestBend',
+  'line.minClearance': 'line.{line}.minClearance',
+  'line.heatMargin': 'line.{line}.heatMargin',
+  'line.highPoint': 'line.{line}.highPoint',
+  'line.lowPoint': 'line.{line}.lowPoint',
+  'hotRun.length': 'hotRun.{hotRun}.length',
+});

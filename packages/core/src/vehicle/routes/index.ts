@@ -1,0 +1,3 @@
+export * from './figureNames.ts';
+export { flat, neededFromHeat, routeFormulas } from './formulas.ts';
+export * from './routeStage.ts';

@@ -1,0 +1,156 @@
+import { describe, expect, test } from 'vitest';
+import { applyCommand, evaluate } from '../../evaluation/index.ts';
+import { lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { leastBendOf } from './routeStage.ts';
+
+const figures = (build: BuildDocument): ReadonlyMap<string, number> =>
+  new Map(evaluate(build, sampleCatalogue).results.map((r) => [r.key, r.value]));
+const figure = (build: BuildDocument, key: string): number => figures(build).get(key)!;
+const found = (build: BuildDocument, id: string) =>
+  evaluate(build, sampleCatalogue).findings.find((f) => f.id === id);
+const length = 'fuelCircuits.main.elements.feed.length';
+const metres = (value: number) => ({ value, unit: 'm' });
+
+/** Every place, corner and hot pipe of a build put elsewhere. */
+function moved(build: BuildDocument, to: (x: number, y: number, z: number) => number[]) {
+  const change = <T extends { x: Q; y: Q; z: Q }>(at: T): T => {
+    const [x, y, z] = to(at.x.value, at.y.value, at.z.value) as [number, number, number];
+    return {
+      ...at,
+      x: { ...at.x, value: x },
+      y: { ...at.y, value: y },
+      z: { ...at.z, value: z },
+    };
+  };
+  type Q = { readonly value: number; readonly unit: string };
+  const each = <T>(entries: Readonly<Record<string, T>>, by: (entry: T) => T) =>
+    Object.fromEntries(Object.entries(entries).map(([id, entry]) => [id, by(entry)]));
+  return {
+    ...build,
+    placements: each(build.placements, change),
+    hotRuns: each(build.hotRuns, (run) => ({ ...run, points: each(run.points, change) })),
+    routes: each(build.routes, (route) => ({ ...route, points: each(route.points, change) })),
+  };
+}
+
+describe('a way on the map', () => {
+  test('gives the line its length in the network, unless one was typed or measured', () => {
+    const routed = figure(lantern, 'line.feed.length');
+    expect(figure(lantern, 'circuit.feed.length')).toBe(routed);
+    expect(evaluate(lantern, sampleCatalogue).lengthSources['feed']).toBe('route');
+    const typed = withValueAt(lantern, `${length}.typed`, metres(4.4));
+    expect(figure(typed, 'circuit.feed.length')).toBe(4.4);
+    const measured = withValueAt(typed, `${length}.measured`, metres(4.1));
+    expect(figure(measured, 'circuit.feed.length')).toBe(4.1);
+    const drop = (build: BuildDocument): number => figure(build, 'circuit.feed.pressureDrop');
+    expect(drop(typed)).toBeGreaterThan(drop(lantern));
+  });
+
+  test('that is longer costs pressure at once', () => {
+    const detour = withValueAt(lantern, 'routes.feed.points.p2.z', { value: 0.3, unit: 'mm' });
+    expect(figure(detour, 'line.feed.length')).toBeGreaterThan(figure(lantern, 'line.feed.length'));
+    expect(figure(detour, 'circuit.feed.pressureDrop')).toBeGreaterThan(
+      figure(lantern, 'circuit.feed.pressureDrop'),
+    );
+    expect(figure(detour, 'line.feed.lowPoint')).toBeLessThan(
+      figure(lantern, 'line.feed.lowPoint'),
+    );
+  });
+
+  test('is the same on a vehicle that is mirrored or stands elsewhere', () => {
+    const before = figures(lantern);
+    for (const to of [
+      (x: number, y: number, z: number) => [x, -y, z],
+      (x: number, y: number, z: number) => [x + 1.5, y - 0.4, z],
+    ]) {
+      const after = figures(moved(lantern, to));
+      for (const name of [
+        'length',
+        'bends',
+        'bendAngle',
+        'minClearance',
+        'highPoint',
+        'lowPoint',
+      ]) {
+        expect(after.get(`line.feed.${name}`), name).toBeCloseTo(
+          before.get(`line.feed.${name}`)!,
+          name === 'minClearance' ? 4 : 9,
+        );
+      }
+    }
+  });
+
+  test('that cannot be run leaves its line with the estimate, and a stop', () => {
+    const tight = withValueAt(lantern, 'routes.feed.points.p3.radius', { value: 2, unit: 'mm' });
+    expect(found(tight, 'route.shape:feed')?.severity).toBe('stop');
+    expect(evaluate(tight, sampleCatalogue).lengthSources['feed']).toBe('map');
+  });
+});
+
+describe('Lantern’s feed on its short way', () => {
+  const finding = found(lantern, 'route.heat:feed')!;
+
+  test('passes 60 mm from the downpipe, which asks 100', () => {
+    expect(finding.severity).toBe('warn');
+    expect(finding.measured!.value).toBeCloseTo(0.06, 3);
+    expect(finding.limit!.value).toBe(0.1);
+    expect(finding.where).toEqual({ stage: 'map', circuit: 'main', line: 'feed' });
+  });
+
+  test('is cured by moving a corner, and by a sleeve', () => {
+    const commands = finding.cures().flatMap((cure) => cure.command ?? []);
+    expect(commands).toHaveLength(2);
+    for (const command of commands) {
+      const cured = applyCommand(lantern, command).document;
+      expect(found(cured, 'route.heat:feed')).toBeUndefined();
+    }
+    const away = applyCommand(lantern, commands[0]!).document;
+    expect(figure(away, 'line.feed.minClearance')).toBeGreaterThanOrEqual(0.1);
+  });
+
+  test('is a stop where it touches', () => {
+    const near = [
+      ['p3.x', 2.94],
+      ['p3.y', 0.32],
+      ['p4.y', 0.32],
+    ].reduce(
+      (build, [place, value]) =>
+        withValueAt(build, `routes.feed.points.${place}`, { value, unit: 'mm' }),
+      lantern,
+    );
+    expect(found(near, 'route.heat:feed')?.severity).toBe('stop');
+  });
+});
+
+describe('room from heat', () => {
+  const run = 'hotRuns.downpipe';
+  test('is twice as much from a turbine, none from a cool surface', () => {
+    const margin = (build: BuildDocument): number => figure(build, 'line.feed.heatMargin');
+    const turbine = withValueAt(lantern, `${run}.part`, 'turbine');
+    expect(margin(lantern) - margin(turbine)).toBeCloseTo(0.1, 12);
+    const cool = withValueAt(lantern, `${run}.temperature`, { value: 320, unit: '°C' });
+    expect(margin(cool)).toBeCloseTo(figure(cool, 'line.feed.minClearance'), 12);
+    const sleeved = withValueAt(lantern, 'routes.feed.sleeve', true);
+    expect(margin(sleeved) - margin(lantern)).toBeCloseTo(0.05, 12);
+  });
+
+  test('is measured from skin to skin', () => {
+    const thin = withValueAt(lantern, `${run}.diameter`, { value: 0.043, unit: 'mm' });
+    expect(figure(thin, 'line.feed.minClearance')).toBeCloseTo(
+      figure(lantern, 'line.feed.minClearance') + 0.01,
+      9,
+    );
+  });
+});
+
+describe('a line may be bent', () => {
+  test.each([
+    ['plain', 6, 0.014, 0.065],
+    ['plain', 8, 0.017, 0.09],
+    ['convoluted', 16, 0.03, 0.19],
+    ['rigid', 6, 0.01, 0.025],
+  ])('%s −%i, %d m outside: inside radius %d m', (wall, dash, outsideDiameter, least) => {
+    expect(leastBendOf({ wall, dash, outsideDiameter })).toBeCloseTo(least, 12);
+  });
+});
