@@ -122,7 +122,7 @@ describe('work sheet', () => {
     expect(cell(injectors!, 0, 'Flow as rated')).toContain('650 cc/min at 300 kPa');
     const [elements] = tableWith('Ends');
     const feed = elements!.rows.findIndex((r) => r[1] === 'Feed line');
-    expect(cell(elements!, feed, 'Length')).toBe('4.4 m, typed');
+    expect(cell(elements!, feed, 'Length')).toBe('3.71 m, on the map');
     expect(cell(elements!, feed, 'Ends')).toContain('90°');
     const suction = elements!.rows.findIndex((r) => r[1] === 'Suction hose');
     expect(cell(elements!, suction, 'Length')).toContain('measured');
@@ -196,6 +196,7 @@ describe('work sheet', () => {
           path: ['fuelCircuits', 'main', 'elements', 'tank', 'usableVolume'],
           value: { value: 0.9, unit: 'L' },
         },
+        { path: ['routes', 'feed', 'sleeve'], value: true },
         // Wide enough to be laminar throughout.
         {
           path: ['fuelCircuits', 'main', 'elements', 'return', 'item'],

@@ -111,7 +111,7 @@ describe('Lantern’s feed on its short way', () => {
 
   test('is a stop where it touches', () => {
     const near = [
-      ['p3.x', 2.94],
+      ['p3.x', 2.97],
       ['p3.y', 0.32],
       ['p4.y', 0.32],
     ].reduce(
