@@ -7,6 +7,7 @@ const screens = [
   'injectors',
   'circuit',
   'pump',
+  'map',
   'wiring',
   'margins',
   'take-away',

@@ -1,8 +1,7 @@
 import type { Page } from '@playwright/test';
-import { choose } from './controls.ts';
+import { choose, field } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
-const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 const revision = (page: Page, number: number) =>
   expect(page.locator('header')).toContainText(`revision ${number}`);
 

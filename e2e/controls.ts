@@ -11,3 +11,7 @@ export async function pick(page: Page, menu: Locator, action: string | RegExp): 
   await menu.click();
   await page.getByRole('menuitem', { name: action }).click();
 }
+
+/** A field by its whole name. */
+export const field = (page: Page, label: string): Locator =>
+  page.getByLabel(label, { exact: true });

@@ -1,9 +1,8 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { choose } from './controls.ts';
+import { choose, field } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
-const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 const ripple = (page: Page) => page.getByRole('region', { name: 'Ripple' });
 const revision = (page: Page, number: number) =>
   expect(page.locator('header')).toContainText(`revision ${number}`);

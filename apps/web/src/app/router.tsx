@@ -93,6 +93,7 @@ const Layouts = named(
   'LayoutsScreen',
   stage('layouts'),
 );
+const VehicleMap = named(() => import('../screens/map/MapScreen.tsx'), 'MapScreen', stage('map'));
 const Parts = named(
   () => import('../screens/parts/PartsScreen.tsx'),
   'PartsScreen',
@@ -136,6 +137,7 @@ export const router = createBrowserRouter([
           { path: 'injectors', Component: Injectors },
           { path: 'pump', Component: Pump },
           { path: 'circuit', Component: Circuit },
+          { path: 'map', Component: VehicleMap },
           { path: 'wiring', Component: Wiring },
           { path: 'margins', Component: Margins },
           { path: 'take-away', Component: TakeAway },

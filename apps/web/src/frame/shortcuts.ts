@@ -9,7 +9,7 @@ export interface Shortcut {
 /** The whole set; small on purpose. Digits go to the stages of the order of work. */
 export const shortcuts: readonly Shortcut[] = [
   { keys: '.', words: 'Find: pages, parts, builds, words, actions' },
-  { keys: '1 … 9', words: 'Go to a stage of the order of work' },
+  { keys: '1 … 9, 0', words: 'Go to a stage of the order of work' },
   { keys: 'f', words: 'Findings' },
   { keys: 'o', words: 'Operating map' },
   { keys: 'v', words: 'Compare versions' },

@@ -43,15 +43,21 @@ export const phaseList: readonly Phase[] = [
     ],
   },
   {
+    id: 'vehicle',
+    name: 'Vehicle',
+    stages: [{ id: 'map', name: 'Map', keys: '6' }],
+    pages: [],
+  },
+  {
     id: 'electrics',
     name: 'Electrics',
-    stages: [{ id: 'wiring', name: 'Pump wiring', keys: '6' }],
+    stages: [{ id: 'wiring', name: 'Pump wiring', keys: '7' }],
     pages: [],
   },
   {
     id: 'prove',
     name: 'Prove',
-    stages: [{ id: 'margins', name: 'Margins', keys: '7' }],
+    stages: [{ id: 'margins', name: 'Margins', keys: '8' }],
     pages: [
       { id: 'operation', name: 'Operating map', keys: 'o' },
       { id: 'compare', name: 'Compare', keys: 'v' },
@@ -61,8 +67,8 @@ export const phaseList: readonly Phase[] = [
     id: 'at-the-vehicle',
     name: 'At the vehicle',
     stages: [
-      { id: 'take-away', name: 'Take away', keys: '8' },
-      { id: 'readings', name: 'Readings', keys: '9' },
+      { id: 'take-away', name: 'Take away', keys: '9' },
+      { id: 'readings', name: 'Readings', keys: '0' },
     ],
     pages: [],
   },

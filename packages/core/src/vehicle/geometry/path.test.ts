@@ -10,6 +10,7 @@ import {
   pointAt,
   shapeOf,
 } from './path.ts';
+import { polylineOf } from './polyline.ts';
 import { type Vector, add, distanceBetween, dot, norm, scale, subtract } from './vector.ts';
 
 const route = (...points: readonly (readonly [Vector, number?])[]): RoutePoint[] =>
@@ -176,6 +177,20 @@ describe('a route that cannot be run is refused', () => {
     ]);
     expect(refusals(route([[0, 0, 0]]))[0]!.reason).toBe('too-few');
   });
+});
+
+test('a path is drawn through its ends, along its bends, hardly shorter than it is', () => {
+  fc.assert(
+    fc.property(anyPath, (points) => {
+      const path = shaped(points);
+      const drawn = polylineOf(path);
+      expectAt(drawn[0], points[0]!.at, 7);
+      expectAt(drawn.at(-1), points.at(-1)!.at, 7);
+      const length = drawn.slice(1).reduce((sum, at, i) => sum + distanceBetween(at, drawn[i]!), 0);
+      expect(length).toBeLessThanOrEqual(path.length + 1e-9);
+      expect(length).toBeGreaterThan(path.length * 0.999);
+    }),
+  );
 });
 
 describe('high and low points', () => {
