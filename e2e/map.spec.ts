@@ -83,3 +83,18 @@ test('a hot pipe is put on the map, described and taken out again', async ({ pag
   await page.getByRole('button', { name: 'Take this pipe out' }).click();
   await expect(page.getByText('Silencer')).toHaveCount(0);
 });
+
+test('a place is lowered by key: its height counts in the circuit at once', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server}/builds/lantern/map?of=place:pump`);
+  await expect(field(page, 'Above the ground')).toHaveValue('360 mm');
+  await page.getByRole('button', { name: /^Fuel pump, .* side view$/ }).focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(field(page, 'Above the ground')).toHaveValue('310 mm');
+  await expect(page.locator('header')).toContainText('revision 2');
+  await page.goto(`${server}/builds/lantern/findings`);
+  await expect(page.getByText('Fuel is close to boiling on its way')).toBeVisible();
+  await expect(page.getByText('Pump inlet is close to boiling')).toHaveCount(0);
+});

@@ -9,7 +9,7 @@ import {
 import { useRef } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
 import { lineStyle } from '../circuit/lineStyle.ts';
-import { CornerHandle } from './CornerHandle.tsx';
+import { PlaceHandle } from './PlaceHandle.tsx';
 import { type MapView, mapScale } from './mapScale.ts';
 import type { Corner } from './useCorners.ts';
 
@@ -50,6 +50,10 @@ type Props = {
   moveCorner: (id: string, to: Vector) => void;
   /** places of the two ends of the selected line */
   ends: readonly Placement[];
+  /** the place that is looked at */
+  place: Placement | undefined;
+  movePlace: (place: Placement, to: Vector) => void;
+  selectPlace: (id: string) => void;
 };
 
 const at = (p: Placement): Vector => [p.x.value, p.y.value, p.z.value];
@@ -121,6 +125,8 @@ function View({ view, ...props }: Props & { view: MapView }) {
             r="2.5"
             fill="var(--paper)"
             stroke="var(--edge)"
+            className="cursor-pointer"
+            onClick={() => props.selectPlace(place.id)}
           >
             <title>{place.name}</title>
           </circle>
@@ -174,8 +180,19 @@ function View({ view, ...props }: Props & { view: MapView }) {
             </text>
           </g>
         )}
+        {props.place && (
+          <PlaceHandle
+            key={props.place.id}
+            name={props.place.name}
+            at={at(props.place)}
+            scale={scale}
+            svg={svg}
+            selected
+            move={(to) => props.place && props.movePlace(props.place, to)}
+          />
+        )}
         {corners.map((corner, i) => (
-          <CornerHandle
+          <PlaceHandle
             key={corner.id}
             name={`Corner ${i + 1}`}
             at={corner.at}

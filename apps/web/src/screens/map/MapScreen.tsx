@@ -7,6 +7,7 @@ import {
   hotParts,
   quantity,
   routeFigure,
+  zones,
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -65,6 +66,9 @@ const corner = (order: number, x: number, y: number) => ({
   z: quantity(350, 'length', 'mm'),
 });
 
+/** Tells a place from a line or pipe of the same id. */
+const placeKey = (id: string): string => `place:${id}`;
+
 const NEW_RADIUS = 0.1;
 /** Stands in for a route that is not there: nothing is kept under it. */
 const NO_ROUTE = 'none';
@@ -78,7 +82,11 @@ export function MapScreen() {
   const asked = query.get('of');
   const first = evaluation.findings.find((f) => f.where.stage === 'map')?.where;
   const usual = first?.stage === 'map' ? first.line : (routes[0]?.elementId ?? lines[0]?.line.id);
-  const known = [...lines.map((l) => l.line.id), ...hotRuns.map((r) => r.id)];
+  const known = [
+    ...lines.map((l) => l.line.id),
+    ...hotRuns.map((r) => r.id),
+    ...build.placements.map((p) => placeKey(p.id)),
+  ];
   const selected = asked && known.includes(asked) ? asked : (usual ?? '');
   const [picked, setPicked] = useState<string>();
   const select = (id: string): void => {
@@ -88,6 +96,7 @@ export function MapScreen() {
   const placed = lines.find((l) => l.line.id === selected);
   const run = placed ? undefined : hotRuns.find((r) => r.id === selected);
   const route = routes.find((r) => r.elementId === selected);
+  const place = build.placements.find((p) => placeKey(p.id) === selected);
   const path = run ? ['hotRuns', run.id, 'points'] : ['routes', route?.id ?? NO_ROUTE, 'points'];
   const corners = useCorners(path);
   const findings = evaluation.findings.filter((f) => f.where.stage === 'map');
@@ -97,6 +106,17 @@ export function MapScreen() {
     while (Object.hasOwn(stored.hotRuns, `hot-${n}`)) n += 1;
     return `hot-${n}`;
   };
+  /** One edit: the coordinates that changed. */
+  const movePlace = (moved: Placement, to: Vector): void => {
+    const changes = (['x', 'y', 'z'] as const).flatMap((axis, k) => {
+      const value = to[k] ?? 0;
+      return value === moved[axis].value
+        ? []
+        : [{ path: ['placements', moved.id, axis], value: { ...moved[axis], value } }];
+    });
+    const label = `Move the ${moved.name.toLowerCase()}`;
+    if (changes.length > 0) edit({ name: 'set-several', label, changes });
+  };
   const of = { line: selected };
   return (
     <Screen
@@ -105,7 +125,7 @@ export function MapScreen() {
       inspector={
         <>
           <Select
-            name="Line or hot pipe"
+            name="Line, hot pipe or place"
             value={selected}
             choices={[
               {
@@ -118,6 +138,10 @@ export function MapScreen() {
               {
                 heading: 'Hot pipes',
                 choices: hotRuns.map((r) => ({ value: r.id, label: r.name })),
+              },
+              {
+                heading: 'Places',
+                choices: build.placements.map((p) => ({ value: placeKey(p.id), label: p.name })),
               },
             ].filter((group) => group.choices.length > 0)}
             onChoose={select}
@@ -239,14 +263,33 @@ export function MapScreen() {
               </button>
             </>
           )}
+          {place && (
+            <div key={place.id} className="mt-2 space-y-1.5">
+              <TextField path={['placements', place.id, 'name']} />
+              <ChoiceField
+                label="Zone"
+                value={place.zone}
+                choices={zones.map((zone) => ({ value: zone, label: zone.replace('-', ' ') }))}
+                onChoose={(value) =>
+                  edit({ name: 'set', path: ['placements', place.id, 'zone'], value })
+                }
+              />
+              <QuantityField path={['placements', place.id, 'x']} />
+              <QuantityField path={['placements', place.id, 'y']} />
+              <QuantityField path={['placements', place.id, 'z']} />
+              <p className="text-[13px] text-second">
+                Heights count in the circuit, lengths that nobody typed or measured follow.
+              </p>
+            </div>
+          )}
           <Cautions place="circuit" />
         </>
       }
     >
       <div className="mb-2 flex items-center justify-between gap-3">
         <p className="text-[13px] text-second">
-          {corners.corners.length > 0 &&
-            'Drag a corner in either view, or step it with the arrow keys.'}
+          {(corners.corners.length > 0 || place) &&
+            'Drag it in either view, or step it with the arrow keys.'}
         </p>
         <button
           type="button"
@@ -285,7 +328,10 @@ export function MapScreen() {
         corner={picked}
         pickCorner={setPicked}
         moveCorner={corners.move}
-        ends={placed ? placed.ends : []}
+        ends={placed ? placed.ends : place ? [place] : []}
+        place={place}
+        movePlace={movePlace}
+        selectPlace={(id) => select(placeKey(id))}
       />
       <div className="mt-2">
         {findings.length === 0 && (

@@ -6,8 +6,8 @@ import { type MapScale, keyStep, snapped } from './mapScale.ts';
 const words = ([x, y, z]: Vector): string =>
   [x, y, z].map((value) => Math.round(value * 1e3)).join(', ');
 
-/** A corner on a view: dragged, or stepped by arrow keys. One edit on drop. */
-export function CornerHandle({
+/** A corner or a place on a view: dragged, or stepped by arrow keys. One edit on drop. */
+export function PlaceHandle({
   name,
   at,
   scale,
@@ -21,7 +21,7 @@ export function CornerHandle({
   scale: MapScale;
   svg: RefObject<SVGSVGElement | null>;
   selected: boolean;
-  select: () => void;
+  select?: () => void;
   move: (to: Vector) => void;
 }) {
   const [held, setHeld] = useState<Vector>();
@@ -39,7 +39,7 @@ export function CornerHandle({
   };
   const bind = useDrag(
     ({ xy, first, last, canceled, tap }) => {
-      if (first) select();
+      if (first) select?.();
       if (canceled || tap) return setHeld(undefined);
       const to = under(xy);
       if (last) {
