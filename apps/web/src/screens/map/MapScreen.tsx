@@ -4,25 +4,19 @@ import {
   type LineElement,
   type Placement,
   type Vector,
-  hotParts,
   quantity,
-  routeFigure,
-  zones,
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
-import { ChoiceField } from '../../ui/ChoiceField.tsx';
-import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
-import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { TextField } from '../../ui/TextField.tsx';
-import { Tick } from '../../ui/Tick.tsx';
-import { CornerFields } from './CornerFields.tsx';
+import { HotRunInspector } from './HotRunInspector.tsx';
 import { MapDrawing } from './MapDrawing.tsx';
+import { PlaceInspector } from './PlaceInspector.tsx';
+import { RouteInspector, UnledLine } from './RouteInspector.tsx';
 import { useCorners } from './useCorners.ts';
 
 interface PlacedLine {
@@ -69,7 +63,6 @@ const corner = (order: number, x: number, y: number) => ({
 /** Tells a place from a line or pipe of the same id. */
 const placeKey = (id: string): string => `place:${id}`;
 
-const NEW_RADIUS = 0.1;
 /** Stands in for a route that is not there: nothing is kept under it. */
 const NO_ROUTE = 'none';
 
@@ -117,7 +110,6 @@ export function MapScreen() {
     const label = `Move the ${moved.name.toLowerCase()}`;
     if (changes.length > 0) edit({ name: 'set-several', label, changes });
   };
-  const of = { line: selected };
   return (
     <Screen
       title="Map"
@@ -149,139 +141,19 @@ export function MapScreen() {
           {mine.map((finding) => (
             <FindingNote key={finding.id} finding={finding} />
           ))}
-          {placed && !route && (
-            <div className="mt-3">
-              <p className="text-second">
-                Its length is{' '}
-                {placed.line.length.measured
-                  ? 'measured'
-                  : placed.line.length.typed
-                    ? 'typed'
-                    : 'estimated'}
-                ; no way is drawn for it yet.
-              </p>
-              <button
-                type="button"
-                className="act act-main mt-2"
-                onClick={() =>
-                  edit({
-                    name: 'set',
-                    path: ['routes', placed.line.id],
-                    value: {
-                      circuitId: placed.circuit.id,
-                      elementId: placed.line.id,
-                      sleeve: false,
-                      points: {},
-                    },
-                  })
-                }
-              >
-                Lead it over the map
-              </button>
-            </div>
-          )}
+          {placed && !route && <UnledLine circuit={placed.circuit} line={placed.line} />}
           {placed && route && (
-            <>
-              <div className="mt-2">
-                <Tick
-                  checked={route.sleeve}
-                  onChange={(value) =>
-                    edit({ name: 'set', path: ['routes', route.id, 'sleeve'], value })
-                  }
-                >
-                  Heat sleeve
-                </Tick>
-              </div>
-              <CornerFields
-                path={path}
-                corners={corners}
-                corner={picked}
-                pick={setPicked}
-                ends={[at(placed.ends[0]), at(placed.ends[1])]}
-                radius={NEW_RADIUS}
-                least={0}
-              />
-              <FigureRows
-                rows={[
-                  ['Length', routeFigure('line.length', of)],
-                  ['Bends', routeFigure('line.bends', of)],
-                  ['Bent in all', routeFigure('line.bendAngle', of)],
-                  ['Inside of the tightest', routeFigure('line.tightestBend', of)],
-                  ['From the nearest hot pipe', routeFigure('line.minClearance', of)],
-                  ['High point', routeFigure('line.highPoint', of)],
-                  ['Low point', routeFigure('line.lowPoint', of)],
-                ]}
-              />
-              {(placed.line.length.typed ?? placed.line.length.measured) && (
-                <p className="mt-2 text-[13px] text-second">
-                  The circuit goes on with the length that was{' '}
-                  {placed.line.length.measured ? 'measured' : 'typed'}.
-                </p>
-              )}
-              <button
-                type="button"
-                className="act mt-3"
-                onClick={() => edit({ name: 'remove', path: ['routes', route.id] })}
-              >
-                Take this way out
-              </button>
-            </>
+            <RouteInspector
+              route={route}
+              line={placed.line}
+              ends={[at(placed.ends[0]), at(placed.ends[1])]}
+              corners={corners}
+              corner={picked}
+              pick={setPicked}
+            />
           )}
-          {run && (
-            <>
-              <div className="mt-2 space-y-1.5">
-                <TextField path={['hotRuns', run.id, 'name']} />
-                <ChoiceField
-                  label="Part"
-                  value={run.part}
-                  choices={hotParts.map((part) => ({
-                    value: part,
-                    label: part === 'pipe' ? 'pipe' : 'turbine housing',
-                  }))}
-                  onChoose={(value) =>
-                    edit({ name: 'set', path: ['hotRuns', run.id, 'part'], value })
-                  }
-                />
-                <QuantityField path={['hotRuns', run.id, 'diameter']} />
-                <QuantityField path={['hotRuns', run.id, 'temperature']} />
-              </div>
-              <CornerFields
-                path={path}
-                corners={corners}
-                corner={picked}
-                pick={setPicked}
-                ends={[at(build.placements[0] as Placement), at(build.placements[0] as Placement)]}
-                least={2}
-              />
-              <FigureRows rows={[['Length', routeFigure('hotRun.length', { hotRun: run.id })]]} />
-              <button
-                type="button"
-                className="act mt-3"
-                onClick={() => edit({ name: 'remove', path: ['hotRuns', run.id] })}
-              >
-                Take this pipe out
-              </button>
-            </>
-          )}
-          {place && (
-            <div key={place.id} className="mt-2 space-y-1.5">
-              <TextField path={['placements', place.id, 'name']} />
-              <ChoiceField
-                label="Zone"
-                value={place.zone}
-                choices={zones.map((zone) => ({ value: zone, label: zone.replace('-', ' ') }))}
-                onChoose={(value) =>
-                  edit({ name: 'set', path: ['placements', place.id, 'zone'], value })
-                }
-              />
-              <QuantityField path={['placements', place.id, 'x']} />
-              <QuantityField path={['placements', place.id, 'y']} />
-              <QuantityField path={['placements', place.id, 'z']} />
-              <p className="text-[13px] text-second">
-                Heights count in the circuit, lengths that nobody typed or measured follow.
-              </p>
-            </div>
-          )}
+          {run && <HotRunInspector run={run} corners={corners} corner={picked} pick={setPicked} />}
+          {place && <PlaceInspector place={place} />}
           <Cautions place="circuit" />
         </>
       }

@@ -6,6 +6,7 @@ import type { FluidResult, SolvedCase } from '../running/fluidStage.ts';
 import { coolerPumpCure } from './coolerPumpCure.ts';
 import { fuelInWords, hotCases } from './hotFuel.ts';
 import { onSolved, where } from './onCircuits.ts';
+import { lowerPumpCure } from './lowerPumpCure.ts';
 import { largerHoseCure } from './swapCure.ts';
 
 const SUCTION_VELOCITY = 1;
@@ -72,6 +73,13 @@ export const suctionHead: FuelRule = {
             rung: 'suction',
             cures: () => {
               const cures = [
+                ...lowerPumpCure({
+                  checked,
+                  fluid,
+                  pump: element,
+                  at,
+                  cured: (s) => headIn(s) >= need,
+                }),
                 ...larger(),
                 ...coolerPumpCure(checked, fluid, (boiling) => headIn(solution, boiling) >= need),
               ];

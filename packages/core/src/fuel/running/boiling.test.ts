@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { createEvaluator, evaluate } from '../../evaluation/index.ts';
+import { applyCommand, createEvaluator, evaluate } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 
@@ -109,6 +109,26 @@ test('slowing the pump is offered where it keeps the fuel from boiling, and does
   const { findings } = evaluator.evaluate(lantern, sampleCatalogue);
   const finding = findings.find((f) => f.id === 'suction.head:pump')!;
   expect(finding.because).toContain('Main fuel circuit');
-  const cure = finding.cures().find((c) => c.command?.name === 'set')!;
-  expect(cure.text).toContain('% of its voltage');
+  const { command } = finding.cures().find((c) => c.text.includes('% of its voltage'))!;
+  const slowed = applyCommand(lantern, command!).document;
+  const after = evaluator.evaluate(slowed, sampleCatalogue);
+  expect(after.findings.map((f) => f.id)).not.toContain('suction.head:pump');
+  expect(figure(slowed, 'tank.heatingPerHour')).toBeLessThan(
+    figure(lantern, 'tank.heatingPerHour'),
+  );
+});
+
+test('mounting the pump lower is offered as a place, and the least that does is taken', () => {
+  const { findings } = evaluate(lantern, sampleCatalogue);
+  const finding = findings.find((f) => f.id === 'suction.head:pump')!;
+  const { command, text } = finding.cures().find((c) => c.text.includes('lower'))!;
+  expect(text).toContain('mm above the ground');
+  const ids = (build: BuildDocument): string[] =>
+    evaluate(build, sampleCatalogue).findings.map((f) => f.id);
+  const lowered = applyCommand(lantern, command!).document;
+  expect(ids(lowered)).not.toContain('suction.head:pump');
+  const z = lowered.placements['pump']!.z.value;
+  expect(z).toBeLessThan(lantern.placements['pump']!.z.value);
+  const higher = withValueAt(lantern, 'placements.pump.z', { value: z + 0.01, unit: 'mm' });
+  expect(ids(higher)).toContain('suction.head:pump');
 });
