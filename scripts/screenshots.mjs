@@ -29,6 +29,7 @@ const pictures = [
   { name: 'injectors', path: '/builds/lantern/injectors' },
   { name: 'fuel-circuit', path: '/builds/kittiwake/circuit' },
   { name: 'pump', path: '/builds/lantern/pump' },
+  { name: 'map', path: '/builds/lantern/map' },
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
   {
     name: 'new-build',
@@ -77,9 +78,13 @@ const pictures = [
     name: 'margins-e85',
     path: '/builds/lantern/brief',
     act: async (page) => {
+      // As it is sold in summer.
+      await page.getByLabel('Vapour pressure (Reid), as sold').fill('45 kPa');
+      await page.getByLabel('Vapour pressure (Reid), as sold').press('Enter');
+      await page.getByRole('region', { name: 'Ripple' }).waitFor();
       await page.getByLabel('Ethanol by volume').fill('85 %');
       await page.getByLabel('Ethanol by volume').press('Enter');
-      await page.getByRole('region', { name: 'Ripple' }).waitFor();
+      await page.getByRole('region', { name: 'Ripple' }).getByText('Injector duty').waitFor();
       await page.getByRole('button', { name: /^Prove/ }).click();
       await page.getByRole('link', { name: /^Margins/ }).click();
       await page.getByRole('heading', { name: 'Margins' }).waitFor();
