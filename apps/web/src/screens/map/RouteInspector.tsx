@@ -83,6 +83,8 @@ export function RouteInspector({
       <FigureRows
         rows={[
           ['Length', routeFigure('line.length', of)],
+          ['Known to ±', routeFigure('line.uncertainty', of)],
+          ['Clamps', routeFigure('line.clampCount', of)],
           ['Bends', routeFigure('line.bends', of)],
           ['Bent in all', routeFigure('line.bendAngle', of)],
           ['Inside of the tightest', routeFigure('line.tightestBend', of)],

@@ -334,6 +334,25 @@ export const documentedFigures: readonly FigureDescription[] = [
     onlyWith: 'a way on the map',
   },
   {
+    key: 'line.feed.clampCount',
+    kind: 'count',
+    meaning:
+      'Clamps that its length asks for: one within 120 mm of each end, 450 mm apart at most on hose, 600 on hardline: `line.<line>.clampCount`.',
+    onlyWith: 'a way on the map',
+  },
+  {
+    key: 'line.feed.uncertainty',
+    kind: 'length',
+    meaning: 'To what its length is known, ±: `line.<line>.uncertainty`.',
+    onlyWith: 'a way on the map',
+  },
+  {
+    key: 'map.lowestPoint',
+    kind: 'length',
+    meaning: 'Lowest point of all lines on the map, above the ground.',
+    onlyWith: 'a way on the map',
+  },
+  {
     key: 'consumption.flow',
     kind: 'volumeFlow',
     meaning:

@@ -5,7 +5,7 @@ import { mergeInto } from '../../model/edit.ts';
 import { record, text } from '../../model/spec.ts';
 import { placementSpec } from '../../vehicle/model.ts';
 import { circuitSpec, injectorRowSpec } from '../model.ts';
-import { dropDecisions, writeCircuitInto } from './writeCircuitInto.ts';
+import { dropDecisions, dropRoutes, writeCircuitInto } from './writeCircuitInto.ts';
 import { readCircuit } from '../../model/build.ts';
 
 const id = text({ min: 1, max: 40 });
@@ -66,6 +66,7 @@ export const removeCircuit = command({
     for (const [feedId, feed] of Object.entries(draft.power.pumpFeeds)) {
       if (feed.circuitId === circuitId) delete draft.power.pumpFeeds[feedId];
     }
+    dropRoutes(draft, circuitId, () => true);
     dropDecisions(
       draft,
       ([slice, key]) =>

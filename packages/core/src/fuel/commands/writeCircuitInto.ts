@@ -34,8 +34,8 @@ export function keptOrders(
 }
 
 /**
- * Writes a changed circuit over the one of its id. Feeds of pumps that are gone go with them, and
- * decisions that speak of an element that is gone.
+ * Writes a changed circuit over the one of its id. Feeds of pumps and ways of lines that are gone go
+ * with them, and decisions that speak of an element that is gone.
  */
 export function writeCircuitInto(draft: DocumentDraft, circuit: FuelCircuit): void {
   const stored = valueUnder(draft.fuelCircuits, circuit.id);
@@ -69,6 +69,7 @@ function dropOrphans(
     }
   }
   const kindNow = new Map(circuit.elements.map((e) => [e.id, e.kind]));
+  dropRoutes(draft, circuit.id, (elementId) => kindNow.get(elementId) !== 'line');
   const lost = (path: readonly string[]): boolean => {
     const [slice, circuitId, collection, id] = path;
     return (
@@ -92,5 +93,16 @@ export function dropDecisions(
       Object.values(a.values).map((v) => v.path),
     );
     if (paths.some(gone)) delete draft.options[id];
+  }
+}
+
+/** Drops the ways over the map of lines of a circuit that are gone. */
+export function dropRoutes(
+  draft: DocumentDraft,
+  circuitId: string,
+  gone: (elementId: string) => boolean,
+): void {
+  for (const [id, route] of Object.entries(draft.routes)) {
+    if (route.circuitId === circuitId && gone(route.elementId)) delete draft.routes[id];
   }
 }

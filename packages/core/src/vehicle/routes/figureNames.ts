@@ -10,5 +10,8 @@ export const routeFigure = figureNames({
   'line.heatMargin': 'line.{line}.heatMargin',
   'line.highPoint': 'line.{line}.highPoint',
   'line.lowPoint': 'line.{line}.lowPoint',
+  'line.clampCount': 'line.{line}.clampCount',
+  'line.uncertainty': 'line.{line}.uncertainty',
+  'map.lowestPoint': 'map.lowestPoint',
   'hotRun.length': 'hotRun.{hotRun}.length',
 });

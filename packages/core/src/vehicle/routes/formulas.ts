@@ -112,6 +112,47 @@ export const heatClearance = defineFormula({
     i.pipeDiameter / 2,
 });
 
+/** Clamps are so far apart at most, m, and one sits so near to each end. */
+const HOSE_PITCH = 0.45;
+const HARDLINE_PITCH = 0.6;
+const NEAR_END = 0.12;
+
+/** Greatest distance m between clamps. */
+export const clampPitch = (hardline: boolean): number => (hardline ? HARDLINE_PITCH : HOSE_PITCH);
+
+export const clampCount = defineFormula({
+  name: 'clamps',
+  notation: 'n = ⌈(L − 2 · 120 mm) / pitch⌉ + 1, at least 1',
+  kind: 'count',
+  inputKinds: { length: 'length', pitch: 'length' },
+  source: 'one within 120 mm of each end, 450 mm apart at most on hose, 600 on hardline',
+  compute: (i) =>
+    i.length <= 2 * NEAR_END ? 1 : Math.ceil((i.length - 2 * NEAR_END) / i.pitch - 1e-9) + 1,
+});
+
+export const lengthUncertainty = defineFormula({
+  name: 'uncertainty of a length',
+  notation: '±, by how it is known',
+  kind: 'length',
+  inputKinds: { known: 'length' },
+  source:
+    'typed or measured 5 mm; a way on the map 80 mm while its vehicle was not measured with a tape',
+  compute: (i: { known: number }) => i.known,
+});
+
+/** ± m of a length by how it is known. */
+export const uncertaintyOf = (length: { typed: unknown; measured: unknown }): number =>
+  length.typed !== null || length.measured !== null ? 0.005 : 0.08;
+
+export const lowestOf = defineFormula({
+  name: 'lowest point of all lines',
+  notation: 'least low point',
+  kind: 'length',
+  inputKinds: { lowPoints: 'length' },
+  source: 'what the ground reaches first',
+  compute: (i: { lowPoints: readonly number[] }) => Math.min(...i.lowPoints),
+});
+
 /** Room that a line needs from a hot pipe: bare, or in a heat sleeve, m. */
 const BARE = 0.1;
 const SLEEVED = 0.05;
@@ -185,4 +226,7 @@ export const routeFormulas = [
   heatClearance,
   heatMargin,
   runLength,
+  clampCount,
+  lengthUncertainty,
+  lowestOf,
 ];

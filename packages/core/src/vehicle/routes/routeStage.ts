@@ -10,6 +10,7 @@ import {
   following,
   fromItem,
   fromResult,
+  together,
 } from '../../results/index.ts';
 import type { Nearest } from '../geometry/distances.ts';
 import { type RoutePath, type RoutePoint, type RouteRefusal, shapeOf } from '../geometry/path.ts';
@@ -161,6 +162,24 @@ function routedLine(input: {
     told('line.highPoint', 'high point', f.highPoint),
     told('line.lowPoint', 'low point', f.lowPoint),
   ];
+  const hardline = hose.wall === 'rigid';
+  results.push(
+    derive({
+      figure: routeFigure('line.clampCount', of),
+      label: `${line.name}, clamps`,
+      formula: f.clampCount,
+      inputs: {
+        length,
+        pitch: byDefault(f.clampPitch(hardline), hardline ? 'hardline' : 'hose'),
+      },
+    }),
+    derive({
+      figure: routeFigure('line.uncertainty', of),
+      label: `${line.name}, its length is known to ±`,
+      formula: f.lengthUncertainty,
+      inputs: { known: byDefault(f.uncertaintyOf(line.length), 'by how the length is known') },
+    }),
+  );
   const outsideDiameter = fromItem(hose.outsideDiameter, hose);
   if (path.bends.length > 0) {
     results.push(
@@ -211,18 +230,35 @@ export function routeStage(input: {
   placements: readonly Placement[];
   catalogue: Catalogue;
 }): MapOutput {
+  const lines = input.routes.map((route) => routedLine({ ...input, route }));
+  const lowPoints = lines.flatMap(({ elementId, results }) => {
+    const { key } = routeFigure('line.lowPoint', { line: elementId });
+    return results.filter((result) => result.key === key);
+  });
   return {
-    lines: input.routes.map((route) => routedLine({ ...input, route })),
-    results: input.hotRuns.map((run) =>
-      derive({
-        figure: routeFigure('hotRun.length', { hotRun: run.id }),
-        label: `${run.name}, length`,
-        formula: f.runLength,
-        inputs: {
-          points: following(f.flat(run.points.map(at)), ['hotRuns', run.id, 'points']),
-        },
-      }),
-    ),
+    lines,
+    results: [
+      ...(lowPoints.length > 0
+        ? [
+            derive({
+              figure: routeFigure('map.lowestPoint', {}),
+              label: 'Lowest point of all lines on the map',
+              formula: f.lowestOf,
+              inputs: { lowPoints: together(lowPoints) },
+            }),
+          ]
+        : []),
+      ...input.hotRuns.map((run) =>
+        derive({
+          figure: routeFigure('hotRun.length', { hotRun: run.id }),
+          label: `${run.name}, length`,
+          formula: f.runLength,
+          inputs: {
+            points: following(f.flat(run.points.map(at)), ['hotRuns', run.id, 'points']),
+          },
+        }),
+      ),
+    ],
   };
 }
 

@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate } from '../../evaluation/index.ts';
-import { lantern, sampleCatalogue } from '../../exchange/index.ts';
-import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
+import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { type BuildDocument, applyPatch, hashOf, withValueAt } from '../../model/index.ts';
+import { clampCount } from './formulas.ts';
 import { leastBendOf } from './routeStage.ts';
 
 const figures = (build: BuildDocument): ReadonlyMap<string, number> =>
@@ -152,5 +153,53 @@ describe('a line may be bent', () => {
     ['rigid', 6, 0.01, 0.025],
   ])('%s −%i, %d m outside: inside radius %d m', (wall, dash, outsideDiameter, least) => {
     expect(leastBendOf({ wall, dash, outsideDiameter })).toBeCloseTo(least, 12);
+  });
+});
+
+describe('clamps and certainty', () => {
+  test.each([
+    [0.2, 0.45, 1],
+    [0.24, 0.45, 1],
+    [0.5, 0.45, 2],
+    [0.69, 0.45, 2],
+    [0.7, 0.45, 3],
+    [3.71, 0.45, 9],
+    [3.71, 0.6, 7],
+  ])('%d m with %d m between them take %i', (metres_, pitch, count) => {
+    expect(clampCount.compute({ length: metres_, pitch })).toBe(count);
+  });
+
+  test('a length that was typed or measured is known to 5 mm, one from the map to 80', () => {
+    expect(figure(lantern, 'line.feed.uncertainty')).toBe(0.08);
+    const typed = withValueAt(lantern, `${length}.typed`, metres(4.4));
+    expect(figure(typed, 'line.feed.uncertainty')).toBe(0.005);
+  });
+
+  test('the lowest of all lines is told', () => {
+    expect(figure(lantern, 'map.lowestPoint')).toBe(figure(lantern, 'line.feed.lowPoint'));
+  });
+});
+
+describe('a line that is taken out', () => {
+  test('takes its way with it, and the edit is undone with both', () => {
+    const command = { name: 'remove-element', circuitId: 'main', elementId: 'feed' } as const;
+    const { document, inverse } = applyCommand(lantern, command);
+    expect(document.routes).toEqual({});
+    expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
+    expect(hashOf(applyPatch(document, inverse))).toBe(hashOf(lantern));
+  });
+
+  test('other edits of the circuit leave the way alone', () => {
+    const command = { name: 'remove-element', circuitId: 'main', elementId: 'fine' } as const;
+    expect(applyCommand(lantern, command).document.routes).toEqual(lantern.routes);
+  });
+
+  test('with its circuit goes every way of it', () => {
+    const route = { circuitId: 'methanol', elementId: 'methanol-feed', sleeve: false, points: {} };
+    const build = { ...kittiwake, routes: { one: route } };
+    expect(referenceProblems(build, sampleCatalogue)).toEqual([]);
+    const { document } = applyCommand(build, { name: 'remove-circuit', circuitId: 'methanol' });
+    expect(document.routes).toEqual({});
+    expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
   });
 });
