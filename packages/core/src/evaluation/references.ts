@@ -8,6 +8,7 @@ import {
   pathText,
   readBuild,
 } from '../model/index.ts';
+import { routeProblems } from '../vehicle/index.ts';
 
 /** References to the catalogue that it cannot serve, or that are of the wrong kind of part. */
 function unknownItems(document: BuildDocument, catalogue: Catalogue): ReferenceProblem[] {
@@ -39,5 +40,6 @@ export function referenceProblems(
     ...danglingReferences(document),
     ...unknownItems(document, catalogue),
     ...circuitProblems(readBuild(document)),
+    ...routeProblems(readBuild(document)),
   ];
 }

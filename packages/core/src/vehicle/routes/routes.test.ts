@@ -203,3 +203,24 @@ describe('a line that is taken out', () => {
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
   });
 });
+
+describe('a way that cannot be one is refused', () => {
+  const problems = (elementId: string, circuitId = 'main') =>
+    referenceProblems(
+      {
+        ...lantern,
+        routes: { ...lantern.routes, two: { ...lantern.routes['feed']!, circuitId, elementId } },
+      },
+      sampleCatalogue,
+    );
+
+  test('where its line has one already, is no line, or is not there', () => {
+    expect(problems('feed')).toEqual([
+      { path: ['routes', 'two', 'elementId'], message: '"feed" has two ways' },
+    ]);
+    expect(problems('pump')[0]!.message).toContain('is no line');
+    expect(problems('nothing')[0]!.message).toContain('there is no line "nothing"');
+    expect(problems('feed', 'other')[0]!.path).toEqual(['routes', 'two', 'circuitId']);
+    expect(problems('return')).toEqual([]);
+  });
+});
