@@ -105,6 +105,39 @@ describe('dense solver', () => {
     );
   });
 
+  test('solves thin systems with rows in any order as a full elimination does', () => {
+    const entry = fc.oneof(
+      { weight: 3, arbitrary: fc.constant(0) },
+      { weight: 2, arbitrary: fc.double({ min: -2, max: 2, noNaN: true }) },
+    );
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 9 }).chain((n) =>
+          fc.tuple(
+            fc.constant(n),
+            fc.array(entry, { minLength: n * n, maxLength: n * n }),
+            fc.shuffledSubarray(
+              Array.from({ length: n }, (_, i) => i),
+              { minLength: n, maxLength: n },
+            ),
+          ),
+        ),
+        ([n, entries, order]) => {
+          // A strong entry in each row and column, wherever the rows stand.
+          const a = Float64Array.from(entries);
+          order.forEach((column, row) => (a[row * n + column] = 20 + row));
+          const x = order.map((k) => 1 + k / 3);
+          const b = Float64Array.from({ length: n }, (_, i) =>
+            x.reduce((sum, value, j) => sum + a[i * n + j]! * value, 0),
+          );
+          expect(solveDense(a.slice(), b, n)).toBe(true);
+          x.forEach((value, i) => expect(b[i]).toBeCloseTo(value, 9));
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+
   test('pivots where the diagonal is zero, and tells a singular matrix', () => {
     const b = Float64Array.from([2, 3]);
     expect(solveDense(Float64Array.from([0, 1, 1, 0]), b, 2)).toBe(true);
