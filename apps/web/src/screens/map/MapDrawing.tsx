@@ -90,7 +90,7 @@ function View({ view, ...props }: Props & { view: MapView }) {
         viewBox={`0 0 ${scale.width} ${scale.height}`}
         aria-label={`Map, ${titles[view].toLowerCase()}`}
         role="group"
-        className="w-full touch-none border-[0.75px] border-hair"
+        className="w-full border-[0.75px] border-hair"
       >
         <line
           x1="0"

@@ -61,7 +61,7 @@ export function PlaceHandle({
       tabIndex={0}
       aria-label={`${name}, ${words(shown)} mm, ${scale.view} view`}
       aria-pressed={selected}
-      className="cursor-grab"
+      className="cursor-grab touch-none"
       {...bind()}
       onFocus={select}
       onKeyDown={onKey}
