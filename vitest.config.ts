@@ -31,6 +31,7 @@ export default defineConfig({
       },
       {
         test: {
+          ...patient,
           name: 'web',
           root: 'apps/web',
           include: ['src/**/*.test.{ts,tsx}'],

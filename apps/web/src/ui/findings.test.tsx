@@ -1,5 +1,5 @@
 import '../tests/inlineWorker.ts';
-import { fuelFigure, lantern, withValueAt } from '@brookrain/core';
+import { evaluate, fuelFigure, lantern, sampleCatalogue, withValueAt } from '@brookrain/core';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
@@ -81,7 +81,9 @@ describe('a figure', () => {
   test('is read in the unit of the build and opens its working', async () => {
     renderInBuild(lantern, <Figure of={margin} />);
     const figure = screen.getByRole('button');
-    expect(figure.textContent).toMatch(/^61\.1 %$/);
+    // A share is read in percent, as the evaluation has it.
+    const { value } = evaluate(lantern, sampleCatalogue).results.find((r) => r.key === margin.key)!;
+    expect(figure.textContent).toBe(`${(100 * value).toFixed(1)} %`);
     expect(figure.dataset['figure']).toBe('pump.peak.margin');
     await userEvent.click(figure);
     const working = await screen.findByRole('dialog');
