@@ -91,9 +91,10 @@ describe('figures of the ladder', () => {
 describe('the way to the regulator', () => {
   const idsOf = (build: BuildDocument): string[] =>
     evaluate(build, sampleCatalogue).findings.map((f) => f.id);
+  const high = withValueAt(lantern, 'placements.coarse-filter.z', { value: 0.62, unit: 'mm' });
   const hot = (kelvin: number): BuildDocument =>
     withValueAt(
-      withValueAt(lantern, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' }),
+      withValueAt(high, 'brief.fuelTemperatureHot', { value: kelvin, unit: '°C' }),
       'fuelCircuits.main.elements.tank.heatLoss',
       { value: 500, unit: 'W/K' },
     );

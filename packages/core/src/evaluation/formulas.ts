@@ -1,4 +1,4 @@
-import { chassisFormulas, routeFormulas } from '../vehicle/index.ts';
+import { chassisFormulas, routeFormulas, thingFormulas } from '../vehicle/index.ts';
 import { demandFormulas } from '../engine/index.ts';
 import { consumptionFormulas, fuelFormulas } from '../engine/index.ts';
 import { hydraulicFormulas, storageFormulas } from '../fuel/index.ts';
@@ -20,6 +20,7 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...storageFormulas,
       ...chassisFormulas,
       ...routeFormulas,
+      ...thingFormulas,
       ...powerFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),

@@ -26,9 +26,10 @@ import { limitLadder } from './ladder.ts';
 import { rules } from './rules.ts';
 import { toldEvaluation } from './told/toldEvaluation.ts';
 import { tripped as trippedDemo } from '../tests/trippedBuilds.ts';
+import { trippedMaps } from '../tests/trippedMaps.ts';
 import { trippedSystems } from '../tests/trippedSystems.ts';
 
-const tripped = [...trippedDemo, ...trippedSystems];
+const tripped = [...trippedDemo, ...trippedMaps, ...trippedSystems];
 
 const demos: readonly BuildDocument[] = demoBuilds.map((demo) => demo.document);
 

@@ -84,12 +84,13 @@ const map = stage({
   name: 'map',
   reads: {
     routes: slices.routes,
-    hotRuns: slices.hotRuns,
-    things: slices.namedThings,
+    vehicle: slices.vehicle,
+    names: slices.namedThings,
     placements: slices.places,
     catalogue: slices.catalogue,
   },
-  run: ({ things, ...read }) => routeStage({ ...read, circuits: things.fuelCircuits }),
+  run: ({ names, vehicle, ...read }) =>
+    routeStage({ ...read, ...vehicle, circuits: names.fuelCircuits }),
 });
 
 /** Lengths that the map gives, with the names left out: what a line is called moves none. */
@@ -274,17 +275,18 @@ const checked = stage({
     ecu,
     results,
     map,
-    hotRuns: slices.hotRuns,
+    vehicle: slices.vehicle,
     routes: slices.routes,
   },
   run: (read): FuelChecked => ({
     map: read.map,
-    hotRuns: read.hotRuns,
+    vehicle: read.vehicle,
     routes: read.routes,
     lineNames: Object.fromEntries(
-      read.judged.document.fuelCircuits.flatMap(({ elements }) =>
-        elements.map((element) => [element.id, element.name]),
-      ),
+      [
+        ...read.judged.document.fuelCircuits.flatMap(({ elements }) => elements),
+        ...read.vehicle.otherLines,
+      ].map((line) => [line.id, line.name]),
     ),
     document: read.judged.document,
     catalogue: read.catalogue,

@@ -23,6 +23,7 @@ import {
   vapourInRun,
 } from '../fuel/index.ts';
 import { defaultCurves, reidOfBlend } from '../engine/index.ts';
+import { bareVehicle } from '../vehicle/index.ts';
 import { NotFound, quantity as q } from '../quantities/index.ts';
 import { evaluate } from './evaluate.ts';
 import type { StartAnswers } from './startSpec.ts';
@@ -149,6 +150,7 @@ function placements(answers: StartAnswers): Build['placements'] {
     name: string,
     [x, y, z]: readonly [number, number, number],
     zone: Build['placements'][number]['zone'],
+    movesWithEngine = false,
   ) => ({
     id,
     name,
@@ -156,6 +158,7 @@ function placements(answers: StartAnswers): Build['placements'] {
     y: q(1000 * y, 'length', 'mm'),
     z: q(1000 * z, 'length', 'mm'),
     zone,
+    movesWithEngine,
   });
   const inTank = answers.pumpMounting === 'in-tank';
   const engine = Math.max(0.5, run / 1.1 - 0.3);
@@ -168,8 +171,8 @@ function placements(answers: StartAnswers): Build['placements'] {
     place('pump', 'Fuel pump', inTank ? [-0.3, -0.3, 0.42] : [0, -0.3, 0.38], 'outside'),
     place('filter-regulator', 'Filter-regulator', [-0.1, -0.3, 0.6], 'outside'),
     place('fine-filter', 'Fine filter', [0.2, -0.3, 0.42], 'outside'),
-    place('rail', 'Fuel rail', [engine, -0.1, 0.8], 'engine-bay'),
-    place('regulator', 'Regulator', [engine, -0.15, 0.8], 'engine-bay'),
+    place('rail', 'Fuel rail', [engine, -0.1, 0.8], 'engine-bay', true),
+    place('regulator', 'Regulator', [engine, -0.15, 0.8], 'engine-bay', true),
     place('battery', 'Battery', [engine - 0.5, 0.5, 0.7], 'body'),
     place('main-fuse', 'Main fuse', [engine - 0.5, 0.45, 0.75], 'body'),
     place('panel', 'Relay and fuse panel', [engine - 0.6, 0.3, 0.7], 'cabin'),
@@ -239,8 +242,7 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
       },
     ],
     placements: placements(answers).filter((place) => used.has(place.id)),
-    hotRuns: [],
-    routes: [],
+    ...bareVehicle(answers.use),
     power: {
       wireSystem: 'metric',
       battery: item('BT70'),

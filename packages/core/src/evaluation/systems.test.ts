@@ -200,13 +200,14 @@ describe('heat, prime and range', () => {
     const fuel = evaluate(lantern, sampleCatalogue).fluids[0]!.design.fuel;
     const w = (0.1 * 794) / (0.1 * 794 + 0.9 * 745);
     const heat = 2200 + w * 240;
+    const loss = 35.7;
     // The tank followed in steps of a second.
     const capacity = 0.25 * 0.078 * fuel.hot.density * heat;
     let rise = 0;
     for (let s = 0; s < 3600; s++) {
       const power = pump.voltage * pump.current + 150;
-      const halfway = rise + (power - 35 * rise) / capacity / 2;
-      rise += (power - 35 * halfway) / capacity;
+      const halfway = rise + (power - loss * rise) / capacity / 2;
+      rise += (power - loss * halfway) / capacity;
     }
     expect(value(lantern, 'tank.heatingPerHour')).toBeCloseTo(rise, 6);
     expect(value(lantern, 'tank.temperatureAfterHour')).toBeCloseTo(273.15 + 38 + rise, 6);

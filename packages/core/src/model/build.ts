@@ -2,7 +2,20 @@ import type { StoredPower, StoredPumpFeed, StoredWireDecision } from '../electri
 import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type { Quantity } from '../quantities/index.ts';
-import type { StoredHotRun, StoredPlacement, StoredRoute } from '../vehicle/model.ts';
+import type {
+  StoredEdge,
+  StoredHardPoint,
+  StoredHotRun,
+  StoredMountingLine,
+  StoredMovingZone,
+  StoredOtherLine,
+  StoredPlacement,
+  StoredRoute,
+  StoredSheet,
+  StoredSolid,
+  StoredSpace,
+  StoredVehicle,
+} from '../vehicle/model.ts';
 import { type CurvePoint, pointsInOrder } from './curve.ts';
 import type { BuildDocument, StoredAcceptance, StoredOption } from './document.ts';
 
@@ -96,8 +109,17 @@ type Collections =
   | 'fuels'
   | 'fuelCircuits'
   | 'injectorRows'
+  | 'vehicle'
   | 'placements'
+  | 'sheets'
+  | 'solids'
   | 'hotRuns'
+  | 'movingZones'
+  | 'edges'
+  | 'mountingLines'
+  | 'spaces'
+  | 'hardPoints'
+  | 'otherLines'
   | 'routes'
   | 'power'
   | 'options'
@@ -113,7 +135,25 @@ export interface HotRun extends Omit<StoredHotRun, 'points'> {
   readonly points: readonly Identified<StoredPoint>[];
 }
 
-/** The corners of a line's way over the vehicle, in order from the tank. */
+/** The vehicle with the points of its outline in order. */
+export interface Vehicle extends Omit<StoredVehicle, 'outline'> {
+  readonly outline: readonly Identified<StoredVehicle['outline'][string]>[];
+}
+/** A sheet of metal with its holes. */
+export interface Sheet extends Omit<StoredSheet, 'passThroughs'> {
+  readonly id: string;
+  readonly passThroughs: readonly Identified<StoredSheet['passThroughs'][string]>[];
+}
+export type PassThrough = Sheet['passThroughs'][number];
+export type Solid = Identified<StoredSolid>;
+export type MovingZone = Identified<StoredMovingZone>;
+export type Edge = Identified<StoredEdge>;
+export type MountingLine = Identified<StoredMountingLine>;
+export type Space = Identified<StoredSpace>;
+export type HardPoint = Identified<StoredHardPoint>;
+export type OtherLine = Identified<StoredOtherLine>;
+
+/** The corners of a line's way over the vehicle, in order from its beginning. */
 export interface LineRoute extends Omit<StoredRoute, 'points'> {
   readonly id: string;
   readonly points: readonly Identified<StoredCorner>[];
@@ -128,8 +168,17 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly fuels: readonly Fuel[];
   readonly fuelCircuits: readonly FuelCircuit[];
   readonly injectorRows: readonly InjectorRow[];
+  readonly vehicle: Vehicle;
   readonly placements: readonly Placement[];
+  readonly sheets: readonly Sheet[];
+  readonly solids: readonly Solid[];
   readonly hotRuns: readonly HotRun[];
+  readonly movingZones: readonly MovingZone[];
+  readonly edges: readonly Edge[];
+  readonly mountingLines: readonly MountingLine[];
+  readonly spaces: readonly Space[];
+  readonly hardPoints: readonly HardPoint[];
+  readonly otherLines: readonly OtherLine[];
   readonly routes: readonly LineRoute[];
   readonly power: PowerDesign;
   readonly options: readonly DecisionOption[];
@@ -208,11 +257,28 @@ const rows = listOf((stored: StoredInjectorRow, id): InjectorRow => {
   return { ...rest, id, measuredFlows: inKeyOrder(stored.measuredFlows) };
 });
 const fuels = listOf((stored: StoredFuel, id) => identified(stored, id) as Fuel);
+const entries = <Stored extends object>() => listOf((stored: Stored, id) => identified(stored, id));
 const placements = listOf((stored: StoredPlacement, id) => identified(stored, id) as Placement);
+const solids = entries<StoredSolid>();
+const movingZones = entries<StoredMovingZone>();
+const edges = entries<StoredEdge>();
+const mountingLines = entries<StoredMountingLine>();
+const spaces = entries<StoredSpace>();
+const hardPoints = entries<StoredHardPoint>();
+const otherLines = entries<StoredOtherLine>();
 const inOrder = <Point extends Ordered>(points: Readonly<Record<string, Point>>) =>
   Object.entries(points)
     .sort(byOrder)
     .map(([id, point]) => identified(point, id));
+const vehicle = remembered((stored: StoredVehicle): Vehicle => ({
+  ...stored,
+  outline: inOrder(stored.outline),
+}));
+const sheets = listOf((stored: StoredSheet, id): Sheet => ({
+  ...stored,
+  id,
+  passThroughs: Object.entries(stored.passThroughs).map(([hole, at]) => identified(at, hole)),
+}));
 const hotRuns = listOf((stored: StoredHotRun, id): HotRun => ({
   ...stored,
   id,
@@ -265,8 +331,17 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   fuels: fuels(document.fuels),
   fuelCircuits: circuits(document.fuelCircuits),
   injectorRows: rows(document.injectorRows),
+  vehicle: vehicle(document.vehicle),
   placements: placements(document.placements),
+  sheets: sheets(document.sheets),
+  solids: solids(document.solids),
   hotRuns: hotRuns(document.hotRuns),
+  movingZones: movingZones(document.movingZones),
+  edges: edges(document.edges),
+  mountingLines: mountingLines(document.mountingLines),
+  spaces: spaces(document.spaces),
+  hardPoints: hardPoints(document.hardPoints),
+  otherLines: otherLines(document.otherLines),
   routes: routes(document.routes),
   power: power(document.power),
   options: options(document.options),

@@ -2,7 +2,20 @@ import { electricsLimits, powerSpec } from '../electrics/model.ts';
 import { briefSpec, demandSpec, engineLimits, fuelsSpec } from '../engine/model.ts';
 import { circuitsSpec, fuelLimits, injectorRowsSpec } from '../fuel/model.ts';
 import { unitSystems } from '../quantities/index.ts';
-import { hotRunsSpec, placementsSpec, routesSpec } from '../vehicle/model.ts';
+import {
+  edgesSpec,
+  hardPointsSpec,
+  hotRunsSpec,
+  mountingLinesSpec,
+  movingZonesSpec,
+  otherLinesSpec,
+  placementsSpec,
+  routesSpec,
+  sheetsSpec,
+  solidsSpec,
+  spacesSpec,
+  vehicleSpec,
+} from '../vehicle/model.ts';
 import {
   type Of,
   anything,
@@ -61,7 +74,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(5),
+  version: constant(6),
   name: text({
     label: 'Name of the build',
     min: 1,
@@ -74,8 +87,17 @@ export const documentSpec = object({
   fuels: fuelsSpec,
   fuelCircuits: circuitsSpec,
   injectorRows: injectorRowsSpec,
+  vehicle: vehicleSpec,
   placements: placementsSpec,
+  sheets: sheetsSpec,
+  solids: solidsSpec,
   hotRuns: hotRunsSpec,
+  movingZones: movingZonesSpec,
+  edges: edgesSpec,
+  mountingLines: mountingLinesSpec,
+  spaces: spacesSpec,
+  hardPoints: hardPointsSpec,
+  otherLines: otherLinesSpec,
   routes: routesSpec,
   power: powerSpec,
   limits: limitsSpec,

@@ -1,6 +1,6 @@
 import { type BuildDocument, documentSpec } from './document.ts';
 import type { Path } from './path.ts';
-import { isItemRef, specAt, walkSpec } from './specAt.ts';
+import { isItemRef, settledSpec, specAt, walkSpec } from './specAt.ts';
 import type { ItemRef } from './spec.ts';
 
 /** A reference to the catalogue, where it stands and what may stand there. */
@@ -18,8 +18,9 @@ export function itemRefsIn(document: BuildDocument): PlacedItemRef[] {
       spec,
       value,
       (at) => {
-        if (isItemRef(at.spec) && at.value !== null) {
-          found.push({ path: at.path, ref: at.value as ItemRef, category: at.spec.category });
+        const settled = at.value === null ? undefined : settledSpec(at.spec, at.value);
+        if (settled && isItemRef(settled)) {
+          found.push({ path: at.path, ref: at.value as ItemRef, category: settled.category });
         }
       },
       from,

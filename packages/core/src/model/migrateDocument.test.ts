@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
+import { lantern, sampleCatalogue } from '../exchange/index.ts';
 import { referenceProblems } from '../evaluation/index.ts';
 import type { BuildDocument } from './document.ts';
 import { CURRENT_VERSION, migrateDocument, storedDocument } from './migrateDocument.ts';
@@ -23,6 +23,15 @@ const versionThree = (name: 'lantern' | 'kittiwake'): VersionThree => {
   const file = new URL(`../tests/versionThree/${name}.json`, import.meta.url);
   return JSON.parse(readFileSync(file, 'utf8')) as VersionThree;
 };
+
+/** A build as version 5 wrote it. */
+const versionFive = (name: 'lantern' | 'kittiwake'): Plain => {
+  const file = new URL(`../tests/versionFive/${name}.json`, import.meta.url);
+  return JSON.parse(readFileSync(file, 'utf8')) as Plain;
+};
+/** The builds of version 5, lifted: what older versions of them become. */
+const lanternOfFive = storedDocument(versionFive('lantern'));
+const kittiwakeOfFive = storedDocument(versionFive('kittiwake'));
 
 const without = (entry: Plain, ...keys: readonly string[]): Plain =>
   Object.fromEntries(Object.entries(entry).filter(([key]) => !keys.includes(key)));
@@ -64,7 +73,7 @@ const withUsualLoss = (build: BuildDocument): BuildDocument =>
 
 /** Lantern as it was before anything ran over a map: the length of its feed was typed. */
 const unmapped: BuildDocument = {
-  ...withValueAt(lantern, 'fuelCircuits.main.elements.feed.length.typed', {
+  ...withValueAt(lanternOfFive, 'fuelCircuits.main.elements.feed.length.typed', {
     value: 4.4,
     unit: 'm',
   }),
@@ -93,8 +102,8 @@ describe('documents of older versions', () => {
   test('version 3 becomes the current version: the same builds, by id', () => {
     expect(hashOf(storedDocument(versionThree('lantern')))).toBe(hashOf(withUsualLoss(unmapped)));
     const lifted = storedDocument(versionThree('kittiwake'));
-    expect(Object.keys(lifted.fuelCircuits)).toEqual(Object.keys(kittiwake.fuelCircuits));
-    expect(lifted.fuelCircuits).toEqual(withUsualLoss(kittiwake).fuelCircuits);
+    expect(Object.keys(lifted.fuelCircuits)).toEqual(Object.keys(kittiwakeOfFive.fuelCircuits));
+    expect(lifted.fuelCircuits).toEqual(withUsualLoss(kittiwakeOfFive).fuelCircuits);
     expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
   });
 
@@ -105,8 +114,33 @@ describe('documents of older versions', () => {
       const four = JSON.parse(readFileSync(file, 'utf8')) as Plain;
       expect(four['version']).toBe(4);
       expect(hashOf(storedDocument(four))).toBe(
-        hashOf(withUsualLoss(name === 'lantern' ? unmapped : kittiwake)),
+        hashOf(withUsualLoss(name === 'lantern' ? unmapped : kittiwakeOfFive)),
       );
+    },
+  );
+
+  test.each(['lantern', 'kittiwake'] as const)(
+    'version 5 becomes the current version: %s on a vehicle of usual size, its ways as they were',
+    (name) => {
+      const five = versionFive(name) as Plain & {
+        readonly routes: Readonly<Record<string, Plain>>;
+        readonly placements: Readonly<Record<string, Plain>>;
+      };
+      expect(five['version']).toBe(5);
+      const lifted = storedDocument(five);
+      expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+      expect(lifted.vehicle.kind).toBe('car');
+      for (const [id, { circuitId, elementId, ...route }] of Object.entries(five.routes)) {
+        expect(lifted.routes[id]).toEqual({
+          ...route,
+          of: { kind: 'line', circuitId, elementId },
+          flexible: false,
+        });
+      }
+      for (const [id, place] of Object.entries(five.placements)) {
+        expect(lifted.placements[id]).toEqual({ ...place, movesWithEngine: false });
+      }
+      expect(lifted.fuelCircuits).toEqual(five['fuelCircuits']);
     },
   );
 

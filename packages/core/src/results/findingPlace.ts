@@ -3,9 +3,13 @@ export type FindingPlace =
   | { readonly stage: 'brief' }
   | { readonly stage: 'demand'; readonly fuel?: string }
   | { readonly stage: 'injectors'; readonly row?: string }
-  | { readonly stage: 'map'; readonly circuit: string; readonly line: string }
+  | { readonly stage: 'map'; readonly circuit?: string; readonly line: string }
+  | { readonly stage: 'map'; readonly slice: MapSlice; readonly thing: string }
   | { readonly stage: 'circuit' | 'pump'; readonly circuit: string; readonly element: string }
   | ({ readonly stage: 'wiring' } & WiringPlace);
+
+/** Collections of the vehicle in which a finding's thing may stand. */
+export type MapSlice = 'placements' | 'hardPoints' | 'sheets' | 'solids' | 'otherLines';
 
 type WiringPlace =
   | { readonly wire: string }
@@ -29,7 +33,10 @@ export function placeText(place: FindingPlace): string {
     case 'injectors':
       return place.row === undefined ? 'injectors' : `injectors:${place.row}`;
     case 'map':
-      return `map:${place.circuit}/${place.line}`;
+      if ('thing' in place) return `map:${place.slice}/${place.thing}`;
+      return place.circuit === undefined
+        ? `map:${place.line}`
+        : `map:${place.circuit}/${place.line}`;
     case 'circuit':
     case 'pump':
       return `circuit:${place.circuit}/${place.element}`;
@@ -40,9 +47,7 @@ export function placeText(place: FindingPlace): string {
 
 /** The circuit that a finding concerns, if it is one. */
 export const circuitOf = (place: FindingPlace): string | undefined =>
-  place.stage === 'circuit' || place.stage === 'pump' || place.stage === 'map'
-    ? place.circuit
-    : undefined;
+  'circuit' in place ? place.circuit : undefined;
 
 /** The element that a finding concerns, if it is one. */
 export const elementOf = (place: FindingPlace): string | undefined =>

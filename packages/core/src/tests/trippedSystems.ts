@@ -2,7 +2,7 @@ import { type Architecture, type BuildDocument, readBuild, withValueAt } from '.
 import { addCircuit, layOutAs } from '../fuel/index.ts';
 import { applyCommand } from '../evaluation/index.ts';
 import { lantern, sampleCatalogue } from '../exchange/index.ts';
-import type { TrippedBuild } from './trippedBuilds.ts';
+import { type TrippedBuild, highFilter } from './trippedBuilds.ts';
 
 const HEAT_LOSS = 'fuelCircuits.main.elements.tank.heatLoss';
 
@@ -184,8 +184,20 @@ export const trippedSystems: readonly TrippedBuild[] = [
       ['brief.fuelTemperatureHot', { value: 273.15 + 75, unit: '°C' }],
     ),
   },
-  trip('suction.head', 'suction.head:pump', plain, [[HEAT_LOSS, { value: 30, unit: 'W/K' }]], true),
-  trip('vapour.run', 'vapour.run:main', plain, [[HEAT_LOSS, { value: 30, unit: 'W/K' }]], true),
+  trip(
+    'suction.head',
+    'suction.head:pump',
+    plain,
+    [[HEAT_LOSS, { value: 35.7, unit: 'W/K' }]],
+    true,
+  ),
+  trip(
+    'vapour.run',
+    'vapour.run:main',
+    plain,
+    [[HEAT_LOSS, { value: 34, unit: 'W/K' }], highFilter],
+    true,
+  ),
   trip(
     'pump.controller',
     'pump.controller:pump',

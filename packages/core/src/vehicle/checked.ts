@@ -1,10 +1,11 @@
-import type { BuildRule, HotRun, LineRoute } from '../model/index.ts';
+import type { BuildRule, LineRoute } from '../model/index.ts';
 import type { MapOutput } from './routes/routeStage.ts';
+import type { VehicleThings } from './things/thingFigures.ts';
 
 /** What the checks of the map look at. */
 export interface VehicleChecked {
   readonly map: MapOutput;
-  readonly hotRuns: readonly HotRun[];
+  readonly vehicle: Omit<VehicleThings, 'placements'>;
   readonly routes: readonly LineRoute[];
   /** names of lines by their id */
   readonly lineNames: Readonly<Record<string, string>>;

@@ -5,7 +5,7 @@ import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
 import { fuelFigure } from '../../fuel/index.ts';
 import { laidOutAs } from '../../tests/trippedSystems.ts';
 import { evaluate } from '../evaluate.ts';
-import { routeFigure } from '../../vehicle/index.ts';
+import { routeFigure, thingFigure } from '../../vehicle/index.ts';
 import { documentedFigures } from './documentedFigures.ts';
 
 const patterns: Readonly<Record<string, string>> = {
@@ -13,6 +13,7 @@ const patterns: Readonly<Record<string, string>> = {
   ...electricsFigure.patterns,
   ...fuelFigure.patterns,
   ...routeFigure.patterns,
+  ...thingFigure.patterns,
 };
 /** The key that a pattern makes: `{.x}` may be missing, `{x}` is anything. */
 const matching = (pattern: string): RegExp => {
@@ -28,7 +29,7 @@ const matching = (pattern: string): RegExp => {
 
 describe('the names of figures', () => {
   test('are each declared in one room', () => {
-    const rooms = [engineFigure, electricsFigure, fuelFigure, routeFigure].map((r) =>
+    const rooms = [engineFigure, electricsFigure, fuelFigure, routeFigure, thingFigure].map((r) =>
       Object.keys(r.patterns),
     );
     expect(new Set(rooms.flat()).size).toBe(rooms.flat().length);

@@ -18,6 +18,7 @@ const placeOf = (i: number): StoredPlacement => ({
   y: q(12 * (i % 31) - 180, 'length', 'mm'),
   z: q(300 + 7 * (i % 53), 'length', 'mm'),
   zone: zones[i % zones.length] ?? 'body',
+  movesWithEngine: false,
 });
 
 const clampOf = (i: number): SmallPartItem => ({

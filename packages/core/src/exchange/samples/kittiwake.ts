@@ -6,17 +6,18 @@ import {
   writeBuild,
 } from '../../model/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
-import { byMap, ends, place, points, q, ref, typed } from './shorthand.ts';
+import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
+import { byMap, ends, points, q, ref, typed } from './shorthand.ts';
 
 const typedPart = { pressure: q(0, 'pressure', 'kPa'), fuelLevel: q(60, 'length', 'mm') };
 
 const lines = {
-  suction: { item: ref('HBP-16'), length: typed(0.3), fittings: ends({ 'E16-0': 2 }) },
-  pumpInlet: { item: ref('HBP-12'), length: typed(0.25), fittings: ends({ 'E12-0': 2 }) },
+  suction: { item: ref('HBP-16'), length: byMap, fittings: ends({ 'E16-0': 2 }) },
+  pumpInlet: { item: ref('HBP-12'), length: byMap, fittings: ends({ 'E12-0': 2 }) },
   pumpOutlet: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 2 }) },
-  pumpHose: { item: ref('HBP-8'), length: typed(0.25), fittings: [] },
+  pumpHose: { item: ref('HBP-8'), length: byMap, fittings: [] },
   feed: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
-  branch: { item: ref('HBP-8'), length: typed(0.3), fittings: ends({ 'E8-0': 1, 'E8-45': 1 }) },
+  branch: { item: ref('HBP-8'), length: byMap, fittings: ends({ 'E8-0': 1, 'E8-45': 1 }) },
   rail: { item: ref('TSS-8'), length: typed(0.42), fittings: [] },
   back: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
 };
@@ -220,33 +221,7 @@ export const kittiwake: BuildDocument = writeBuild({
       measuredFlows: [],
     },
   ],
-  placements: [
-    place('tank-outlet', 'Cell outlet', [760, -180, 190], 'outside'),
-    place('tank-return', 'Cell return', [760, 100, 420], 'outside'),
-    place('coarse-filter', 'Coarse filter', [560, -220, 170], 'outside'),
-    place('pump', 'First pump', [420, -220, 160], 'outside'),
-    place('pump-2', 'Second pump', [420, -60, 160], 'outside'),
-    place('y-block', 'Y-block to the rails', [260, 0, 560], 'engine-bay'),
-    place('rail-2', 'Right rail', [180, -180, 640], 'engine-bay'),
-    place('methanol-tank-outlet', 'Methanol cell outlet', [900, 240, 190], 'outside'),
-    place('methanol-tank-return', 'Methanol cell return', [900, 120, 400], 'outside'),
-    place('methanol-coarse-filter', 'Methanol coarse filter', [700, 260, 170], 'outside'),
-    place('methanol-pump', 'Methanol pump', [560, 250, 160], 'outside'),
-    place('methanol-fine-filter', 'Methanol fine filter', [440, 260, 260], 'outside'),
-    place('methanol-rail', 'Methanol rail', [120, 0, 720], 'engine-bay'),
-    place('methanol-regulator', 'Methanol regulator', [240, -160, 700], 'engine-bay'),
-    place('fine-filter', 'Fine filter', [320, -260, 260], 'outside'),
-    place('rail', 'Left rail', [180, 180, 640], 'engine-bay'),
-    place('regulator', 'Regulator', [300, 160, 620], 'engine-bay'),
-    place('battery', 'Battery', [1900, 0, 160], 'outside'),
-    place('main-fuse', 'Main fuse', [1820, 0, 240], 'outside'),
-    place('panel', 'Power panel', [1250, -200, 420], 'outside'),
-    place('ecu', 'ECU', [1300, 160, 430], 'outside'),
-    place('inertia', 'Inertia switch', [1350, 0, 400], 'outside'),
-    place('pump-ground', 'Pump ground on the frame', [480, -160, 220], 'outside'),
-  ],
-  hotRuns: [],
-  routes: [],
+  ...kittiwakeVehicle,
   power: {
     wireSystem: 'metric',
     battery: ref('BT70'),

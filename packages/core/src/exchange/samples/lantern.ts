@@ -1,5 +1,6 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
-import { byMap, corners, measured, place, points, q, ref, typed } from './shorthand.ts';
+import { lanternVehicle } from './lanternVehicle.ts';
+import { byMap, points, q, ref, typed } from './shorthand.ts';
 
 const outletPart = ['fuelCircuits', 'main', 'elements', 'tank-bung', 'item'];
 
@@ -78,7 +79,7 @@ export const lantern: BuildDocument = writeBuild({
         { id: 'fine-in', placementId: 'fine-filter' },
         { id: 'fine-out', placementId: 'fine-filter' },
         { id: 'rail-in', placementId: 'rail' },
-        { id: 'rail-out', placementId: 'rail' },
+        { id: 'rail-out', placementId: 'rail-end' },
         { id: 'regulator-out', placementId: 'regulator' },
         { id: 'tank-return', placementId: 'tank-return' },
       ],
@@ -93,7 +94,7 @@ export const lantern: BuildDocument = writeBuild({
           fuelLevel: q(80, 'length', 'mm'),
           usableVolume: q(78, 'volume', 'L'),
           // 1.6 m² of bare steel in the air stream
-          heatLoss: q(35, 'thermalConductance', 'W/K'),
+          heatLoss: q(35.7, 'thermalConductance', 'W/K'),
         },
         {
           kind: 'fitting',
@@ -111,7 +112,7 @@ export const lantern: BuildDocument = writeBuild({
           from: 'outlet',
           to: 'coarse-in',
           item: ref('HBR-10'),
-          length: measured(0.42),
+          length: byMap,
           fittings: [
             { item: ref('E10-0'), count: 1 },
             { item: ref('E10-45'), count: 1 },
@@ -134,7 +135,7 @@ export const lantern: BuildDocument = writeBuild({
           from: 'coarse-out',
           to: 'pump-in',
           item: ref('HBR-10'),
-          length: typed(0.18),
+          length: byMap,
           fittings: [{ item: ref('E10-0'), count: 2 }],
         },
         {
@@ -244,50 +245,7 @@ export const lantern: BuildDocument = writeBuild({
       measuredFlows: [],
     },
   ],
-  placements: [
-    place('tank-outlet', 'Tank outlet', [-450, -550, 430], 'outside'),
-    place('tank-return', 'Tank return', [-450, -350, 700], 'outside'),
-    place('coarse-filter', 'Coarse filter', [-180, -560, 400], 'outside'),
-    place('pump', 'Fuel pump', [-40, -560, 360], 'outside'),
-    place('fine-filter', 'Fine filter', [220, -560, 440], 'outside'),
-    place('rail', 'Fuel rail', [2950, -120, 880], 'engine-bay'),
-    place('regulator', 'Regulator', [3050, -150, 900], 'engine-bay'),
-    place('battery', 'Battery box', [2250, 560, 620], 'cabin'),
-    place('main-fuse', 'Main fuse', [2250, 500, 690], 'cabin'),
-    place('panel', 'Relay and fuse panel', [2420, 240, 780], 'cabin'),
-    place('ecu', 'ECU', [2380, -180, 820], 'cabin'),
-    place('inertia', 'Inertia switch', [2620, 620, 900], 'cabin'),
-    place('pump-ground', 'Pump ground on the frame', [60, -430, 520], 'outside'),
-  ],
-  hotRuns: [
-    {
-      id: 'downpipe',
-      name: 'Downpipe',
-      part: 'pipe',
-      diameter: q(63, 'length', 'mm'),
-      temperature: q(450, 'temperature', '°C'),
-      points: corners([
-        [3000, 320, 600],
-        [2900, 320, 400],
-        [2450, 320, 370],
-      ]),
-    },
-  ],
-  routes: [
-    {
-      id: 'feed',
-      circuitId: 'main',
-      elementId: 'feed',
-      sleeve: false,
-      // The short way: forward on the right leg, across under the floor, up beside the engine.
-      points: corners([
-        [420, -470, 500],
-        [2480, -470, 500],
-        [2900, 252, 500],
-        [2920, 252, 760],
-      ]).map((corner) => ({ ...corner, radius: q(90, 'length', 'mm') })),
-    },
-  ],
+  ...lanternVehicle,
   power: {
     wireSystem: 'metric',
     battery: ref('BT70'),

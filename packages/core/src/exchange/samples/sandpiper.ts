@@ -1,6 +1,7 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
-import { byMap, ends, place, points, q, ref, typed } from './shorthand.ts';
+import { sandpiperVehicle } from './sandpiperVehicle.ts';
+import { byMap, ends, points, q, ref, typed } from './shorthand.ts';
 
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
 export const sandpiper: BuildDocument = writeBuild({
@@ -75,7 +76,7 @@ export const sandpiper: BuildDocument = writeBuild({
       wear: q(10, 'ratio', '%'),
       hanger: ref('HG6'),
       filterRegulator: ref('FR-300'),
-      pumpHose: { item: ref('HSB-5'), length: typed(0.22), fittings: [] },
+      pumpHose: { item: ref('HSB-5'), length: byMap, fittings: [] },
       feed: {
         item: ref('HPR-6'),
         length: byMap,
@@ -98,20 +99,7 @@ export const sandpiper: BuildDocument = writeBuild({
       measuredFlows: [],
     },
   ],
-  placements: [
-    place('tank-pump', 'Pump in the tank', [60, 0, 640], 'outside'),
-    place('tank-top', 'Tank top', [60, 0, 820], 'outside'),
-    place('filter-regulator', 'Filter-regulator', [160, 90, 800], 'outside'),
-    place('rail', 'Fuel rail', [720, 0, 700], 'engine-bay'),
-    place('battery', 'Battery', [380, 180, 520], 'outside'),
-    place('main-fuse', 'Main fuse', [400, 140, 560], 'outside'),
-    place('panel', 'Relay and fuse box', [460, 120, 640], 'outside'),
-    place('ecu', 'ECU', [520, -140, 700], 'outside'),
-    place('inertia', 'Tip-over sensor', [420, 60, 700], 'outside'),
-    place('pump-ground', 'Ground on the frame', [220, -60, 560], 'outside'),
-  ],
-  hotRuns: [],
-  routes: [],
+  ...sandpiperVehicle,
   power: {
     wireSystem: 'metric',
     battery: ref('BL12'),

@@ -1,4 +1,20 @@
-import type { CurvePoint, LengthKnowledge, Placement, Zone } from '../../model/index.ts';
+import type {
+  CurvePoint,
+  Edge,
+  HardPoint,
+  HotRun,
+  LengthKnowledge,
+  LineRoute,
+  MountingLine,
+  MovingZone,
+  OtherLine,
+  Placement,
+  Sheet,
+  Solid,
+  Space,
+  Vehicle,
+  Zone,
+} from '../../model/index.ts';
 import { quantity } from '../../quantities/index.ts';
 
 export const ref = (id: string) => ({ id, revision: 1 });
@@ -13,19 +29,28 @@ export const measured = (metres: number): LengthKnowledge => ({
 });
 export const byMap: LengthKnowledge = { typed: null, measured: null };
 
-/** A place from millimetres: x forward of the rear axle, y left, z up. */
-export const place = (
-  id: string,
-  name: string,
-  [x, y, z]: [number, number, number],
-  zone: Zone,
-): Placement => ({
-  id,
-  name,
+/** Forward of the rear axle, left of the middle, above the ground, mm. */
+export type Millimetres = readonly [x: number, y: number, z: number];
+
+export const xyz = ([x, y, z]: Millimetres) => ({
   x: q(x, 'length', 'mm'),
   y: q(y, 'length', 'mm'),
   z: q(z, 'length', 'mm'),
+});
+
+/** A place from millimetres: x forward of the rear axle, y left, z up. */
+export const place = (id: string, name: string, at: Millimetres, zone: Zone): Placement => ({
+  id,
+  name,
+  ...xyz(at),
   zone,
+  movesWithEngine: false,
+});
+
+/** A place on the engine. */
+export const onEngine = (id: string, name: string, at: Millimetres): Placement => ({
+  ...place(id, name, at, 'engine-bay'),
+  movesWithEngine: true,
 });
 
 /** A curve from engine speed and per cent. */
@@ -39,11 +64,198 @@ export const points = (rows: [rpm: number, percent: number][]): CurvePoint[] =>
 export const ends = (counts: Readonly<Record<string, number>>) =>
   Object.entries(counts).map(([id, count]) => ({ item: ref(id), count }));
 
-/** Corners of a way over the vehicle, in mm: x forward, y left, z up. */
-export const corners = (places: readonly (readonly [number, number, number])[]) =>
-  places.map(([x, y, z], i) => ({
-    id: `p${i + 1}`,
-    x: q(x, 'length', 'mm'),
-    y: q(y, 'length', 'mm'),
-    z: q(z, 'length', 'mm'),
-  }));
+/** Corners of a pipe over the vehicle. */
+export const corners = (places: readonly Millimetres[]) =>
+  places.map((at, i) => ({ id: `p${i + 1}`, ...xyz(at) }));
+
+/** Corners of a way, each with its bend radius. */
+export const bent = (radius: number, places: readonly Millimetres[]) =>
+  corners(places).map((corner) => ({ ...corner, radius: q(radius, 'length', 'mm') }));
+
+/** The way of a fuel line. */
+export const way = (
+  circuitId: string,
+  elementId: string,
+  points: LineRoute['points'] = [],
+): LineRoute => ({
+  id: elementId,
+  of: { kind: 'line', circuitId, elementId },
+  sleeve: false,
+  flexible: false,
+  points,
+});
+
+/** The way of another line. */
+export const otherWay = (otherLineId: string, points: LineRoute['points'] = []): LineRoute => ({
+  id: otherLineId,
+  of: { kind: 'other', otherLineId },
+  sleeve: false,
+  flexible: false,
+  points,
+});
+
+/** A range along an axis, mm. */
+type Range = readonly [from: number, to: number];
+type Ranges = readonly [x: Range, y: Range, z: Range];
+
+const box = ([x, y, z]: Ranges) => ({
+  low: xyz([x[0], y[0], z[0]]),
+  high: xyz([x[1], y[1], z[1]]),
+});
+
+export const solid = (id: string, name: string, part: Solid['part'], at: Ranges): Solid => ({
+  id,
+  name,
+  part,
+  ...box(at),
+  carriesMounts: false,
+  movesWithEngine: part === 'engine' || part === 'gearbox',
+});
+
+export const space = (id: string, name: string, use: Space['use'], at: Ranges): Space => ({
+  id,
+  name,
+  use,
+  ...box(at),
+});
+
+export const movingBox = (
+  id: string,
+  name: string,
+  part: MovingZone['part'],
+  at: Ranges,
+  travel = 0,
+): MovingZone => ({
+  id,
+  name,
+  part,
+  travel: q(travel, 'length', 'mm'),
+  room: { shape: 'box', ...box(at) },
+});
+
+export const movingRod = (
+  id: string,
+  name: string,
+  part: MovingZone['part'],
+  rod: { from: Millimetres; to: Millimetres; diameter: number; travel: number },
+): MovingZone => ({
+  id,
+  name,
+  part,
+  travel: q(rod.travel, 'length', 'mm'),
+  room: {
+    shape: 'rod',
+    from: xyz(rod.from),
+    to: xyz(rod.to),
+    diameter: q(rod.diameter, 'length', 'mm'),
+  },
+});
+
+export const hotRun = (
+  id: string,
+  name: string,
+  [diameter, celsius]: readonly [mm: number, celsius: number],
+  places: readonly Millimetres[],
+  part: HotRun['part'] = 'pipe',
+): HotRun => ({
+  id,
+  name,
+  part,
+  diameter: q(diameter, 'length', 'mm'),
+  temperature: q(celsius, 'temperature', '°C'),
+  points: corners(places),
+});
+
+export const sheet = (
+  id: string,
+  name: string,
+  [corner, next, other]: readonly [Millimetres, Millimetres, Millimetres],
+  passThroughs: Sheet['passThroughs'] = [],
+  seals = false,
+): Sheet => ({
+  id,
+  name,
+  seals,
+  corner: xyz(corner),
+  next: xyz(next),
+  other: xyz(other),
+  passThroughs,
+});
+
+export const hole = (
+  id: string,
+  name: string,
+  at: Millimetres,
+  bore: number,
+  fitted: Sheet['passThroughs'][number]['fitted'],
+) => ({ id, name, ...xyz(at), bore: q(bore, 'length', 'mm'), fitted });
+
+export const edge = (id: string, name: string, from: Millimetres, to: Millimetres): Edge => ({
+  id,
+  name,
+  covered: false,
+  from: xyz(from),
+  to: xyz(to),
+});
+
+export const mountingLine = (
+  id: string,
+  name: string,
+  from: Millimetres,
+  to: Millimetres,
+  clipPitch?: number,
+): MountingLine => ({
+  id,
+  name,
+  from: xyz(from),
+  to: xyz(to),
+  clipPitch: clipPitch === undefined ? null : q(clipPitch, 'length', 'mm'),
+});
+
+export const hardPoint = (
+  placementId: string,
+  at: Millimetres,
+  uncertainty: number,
+  from: string,
+): HardPoint => ({
+  id: placementId,
+  placementId,
+  ...xyz(at),
+  uncertainty: q(uncertainty, 'length', 'mm'),
+  from,
+});
+
+export const otherLine = (
+  id: string,
+  name: string,
+  use: OtherLine['use'],
+  [fromPlacementId, toPlacementId]: readonly [string, string],
+  hose: string | number,
+  litresPerMinute?: number,
+): OtherLine => ({
+  id,
+  name,
+  use,
+  fromPlacementId,
+  toPlacementId,
+  item: typeof hose === 'string' ? ref(hose) : null,
+  diameter: typeof hose === 'number' ? q(hose, 'length', 'mm') : null,
+  flow: litresPerMinute === undefined ? null : q(litresPerMinute, 'volumeFlow', 'L/min'),
+});
+
+/** A vehicle from millimetres. */
+export const vehicle = (
+  kind: Vehicle['kind'],
+  mm: Readonly<Record<Exclude<keyof Vehicle, 'kind' | 'outline'>, number>>,
+): Vehicle => ({
+  kind,
+  wheelbase: q(mm.wheelbase, 'length', 'mm'),
+  frontOverhang: q(mm.frontOverhang, 'length', 'mm'),
+  rearOverhang: q(mm.rearOverhang, 'length', 'mm'),
+  width: q(mm.width, 'length', 'mm'),
+  height: q(mm.height, 'length', 'mm'),
+  track: q(mm.track, 'length', 'mm'),
+  tyre: q(mm.tyre, 'length', 'mm'),
+  clearance: q(mm.clearance, 'length', 'mm'),
+  outline: [],
+});

@@ -103,6 +103,9 @@ export function dropRoutes(
   gone: (elementId: string) => boolean,
 ): void {
   for (const [id, route] of Object.entries(draft.routes)) {
-    if (route.circuitId === circuitId && gone(route.elementId)) delete draft.routes[id];
+    const { of } = route;
+    if (of.kind === 'line' && of.circuitId === circuitId && gone(of.elementId)) {
+      delete draft.routes[id];
+    }
   }
 }

@@ -10,3 +10,7 @@ export const list = (value: unknown): readonly Plain[] =>
 /** What is an object with keys as it is; an empty one of anything else. */
 export const plain = (value: unknown): Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Plain) : {};
+
+/** Every entry of a record of an older version, lifted. */
+export const eachEntry = (value: unknown, lift: (entry: Plain) => Plain): Plain =>
+  Object.fromEntries(Object.entries(plain(value)).map(([id, entry]) => [id, lift(plain(entry))]));

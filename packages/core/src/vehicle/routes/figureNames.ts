@@ -7,11 +7,12 @@ export const routeFigure = figureNames({
   'line.bendAngle': 'line.{line}.bendAngle',
   'line.tightestBend': 'line.{line}.tightestBend',
   'line.minClearance': 'line.{line}.minClearance',
+  'line.clearanceMargin': 'line.{line}.clearanceMargin',
   'line.heatMargin': 'line.{line}.heatMargin',
   'line.highPoint': 'line.{line}.highPoint',
   'line.lowPoint': 'line.{line}.lowPoint',
   'line.clampCount': 'line.{line}.clampCount',
   'line.uncertainty': 'line.{line}.uncertainty',
   'map.lowestPoint': 'map.lowestPoint',
-  'hotRun.length': 'hotRun.{hotRun}.length',
+  'map.groundMargin': 'map.groundMargin',
 });

@@ -1,37 +1,7 @@
-import { entryAt, firstOf } from '../../numerics/index.ts';
 import { defineFormula } from '../../results/index.ts';
-import { type Nearest, pathToSegment } from '../geometry/distances.ts';
 import { heightsOf } from '../geometry/heights.ts';
-import { type RoutePath, type RoutePoint, shapeOf } from '../geometry/path.ts';
-import type { Vector } from '../geometry/vector.ts';
-
-/** Places one after another as plain numbers: x, y, z of each, m. */
-export const flat = (places: readonly Vector[]): number[] => places.flatMap((at) => [...at]);
-
-const unflat = (numbers: readonly number[]): Vector[] =>
-  Array.from({ length: numbers.length / 3 }, (_, i) => [
-    entryAt(numbers, 3 * i),
-    entryAt(numbers, 3 * i + 1),
-    entryAt(numbers, 3 * i + 2),
-  ]);
-
-const corners = (points: readonly number[], radii: readonly number[]): RoutePoint[] =>
-  unflat(points).map((at, i) => ({ at, radius: entryAt(radii, i) }));
-
-/** The path through such numbers; one that cannot be run has no figures. */
-function pathThrough(points: readonly number[], radii: readonly number[]): RoutePath {
-  const shape = shapeOf(corners(points, radii));
-  if (!shape.ok) throw new RangeError('this way cannot be run');
-  return shape.path;
-}
-
-/** Where a path comes nearest to a polyline, centre to centre. */
-export function nearestTo(path: RoutePath, run: readonly Vector[]): Nearest | undefined {
-  return run
-    .slice(1)
-    .flatMap((to, i) => pathToSegment(path, { from: entryAt(run, i), to }) ?? [])
-    .sort((a, b) => a.distance - b.distance)[0];
-}
+import { nearestTo } from '../obstacles/obstacle.ts';
+import { pathThrough, unflat } from './wayNumbers.ts';
 
 type Way = { points: readonly number[]; radii: readonly number[] };
 const way = { points: 'length', radii: 'length' } as const;
@@ -93,23 +63,49 @@ export const lowPoint = defineFormula({
   compute: (i: Way) => heightsOf(pathThrough(i.points, i.radii))?.lowest.at[2] ?? 0,
 });
 
-export const heatClearance = defineFormula({
-  name: 'clearance to a hot pipe',
-  notation: 'c = distance of the centrelines − d/2 − D/2',
+/** A way, how thick the line is, and how far a thing reaches beyond its room when it moves. */
+type Beside = Way & { outsideDiameter: number; travel: number };
+const beside = { ...way, outsideDiameter: 'length', travel: 'length' } as const;
+const least = 'least over the whole way and all movement: straights exact, arcs to 0.05 mm';
+
+export const clearanceToRod = defineFormula({
+  name: 'clearance to a pipe, shaft, edge or cable',
+  notation: 'c = distance of the centrelines − d/2 − D/2 − travel',
   kind: 'length',
-  inputKinds: {
-    ...way,
-    outsideDiameter: 'length',
-    hotPipe: 'length',
-    pipeDiameter: 'length',
-  },
-  source: 'least over the whole way: straights exact, arcs to 0.05 mm',
-  compute: (
-    i: Way & { outsideDiameter: number; hotPipe: readonly number[]; pipeDiameter: number },
-  ) =>
-    (nearestTo(pathThrough(i.points, i.radii), unflat(i.hotPipe))?.distance ?? Infinity) -
+  inputKinds: { ...beside, rod: 'length', rodDiameter: 'length' },
+  source: least,
+  compute: (i: Beside & { rod: readonly number[]; rodDiameter: number }) =>
+    (nearestTo(pathThrough(i.points, i.radii), {
+      kind: 'rod',
+      points: unflat(i.rod),
+      radius: i.rodDiameter / 2,
+    })?.distance ?? Infinity) -
     i.outsideDiameter / 2 -
-    i.pipeDiameter / 2,
+    i.travel,
+});
+
+export const clearanceToBox = defineFormula({
+  name: 'clearance to a box',
+  notation: 'c = distance of the centreline to its faces − d/2 − travel',
+  kind: 'length',
+  inputKinds: { ...beside, box: 'length' },
+  source: least,
+  compute: (i: Beside & { box: readonly number[] }) => {
+    const [low, high] = unflat(i.box);
+    const box = low && high && { low, high };
+    const near = box && nearestTo(pathThrough(i.points, i.radii), { kind: 'box', box });
+    return (near?.distance ?? Infinity) - i.outsideDiameter / 2 - i.travel;
+  },
+});
+
+export const clearanceMargin = defineFormula({
+  name: 'clearance beyond what is asked',
+  notation: 'c − c_needed',
+  kind: 'length',
+  inputKinds: { clearance: 'length', needed: 'length' },
+  source:
+    '100 mm from a bare hot pipe, 50 with a sleeve, twice from a turbine, none up to 60 °C; 25 mm from what moves in its place, 50 where it travels or whips; 12 mm from a sharp edge; 50 mm between fuel and a battery cable',
+  compute: (i) => i.clearance - i.needed,
 });
 
 /** Clamps are so far apart at most, m, and one sits so near to each end. */
@@ -132,17 +128,14 @@ export const clampCount = defineFormula({
 
 export const lengthUncertainty = defineFormula({
   name: 'uncertainty of a length',
-  notation: '±, by how it is known',
+  notation: '± = √((±₁² + ±₂²) / 2) of its two ends; 5 mm where it was typed or measured',
   kind: 'length',
-  inputKinds: { known: 'length' },
+  inputKinds: { ends: 'length' },
   source:
-    'typed or measured 5 mm; a way on the map 80 mm while its vehicle was not measured with a tape',
-  compute: (i: { known: number }) => i.known,
+    'typed or measured 5 mm; a place on the map 80 mm, or what its tape reading is good to once it stands where that says',
+  compute: (i: { ends: readonly number[] }) =>
+    Math.sqrt(i.ends.reduce((sum, end) => sum + end * end, 0) / Math.max(1, i.ends.length)),
 });
-
-/** ± m of a length by how it is known. */
-export const uncertaintyOf = (length: { typed: unknown; measured: unknown }): number =>
-  length.typed !== null || length.measured !== null ? 0.005 : 0.08;
 
 export const lowestOf = defineFormula({
   name: 'lowest point of all lines',
@@ -153,68 +146,14 @@ export const lowestOf = defineFormula({
   compute: (i: { lowPoints: readonly number[] }) => Math.min(...i.lowPoints),
 });
 
-/** Room that a line needs from a hot pipe: bare, or in a heat sleeve, m. */
-const BARE = 0.1;
-const SLEEVED = 0.05;
-/** A surface up to this hurts no hose, K. */
-const HARMLESS = 273.15 + 60;
-
-/** Room m that is needed from a hot surface. */
-export const neededFromHeat = (input: {
-  temperature: number;
-  turbine: boolean;
-  sleeve: boolean;
-}): number =>
-  input.temperature <= HARMLESS ? 0 : (input.sleeve ? SLEEVED : BARE) * (input.turbine ? 2 : 1);
-
-export const heatMargin = defineFormula({
-  name: 'clearance beyond what heat asks',
-  notation: 'c − c_needed',
+export const groundMargin = defineFormula({
+  name: 'lines above the lowest protected member',
+  notation: 'lowest − protected',
   kind: 'length',
-  inputKinds: {
-    clearance: 'length',
-    temperature: 'temperature',
-    turbine: 'count',
-    sleeve: 'count',
-  },
-  source: '100 mm from a bare hot pipe, 50 with a sleeve, twice from a turbine; none up to 60 °C',
-  compute: (i) =>
-    i.clearance -
-    neededFromHeat({
-      temperature: i.temperature,
-      turbine: i.turbine > 0,
-      sleeve: i.sleeve > 0,
-    }),
+  inputKinds: { lowest: 'length', protected: 'length' },
+  source: 'no line hangs below what protects the vehicle from the ground',
+  compute: (i) => i.lowest - i.protected,
 });
-
-export const runLength = defineFormula({
-  name: 'length of a hot pipe',
-  notation: 'Σ of its straights',
-  kind: 'length',
-  inputKinds: { points: 'length' },
-  source: 'what a wrap would have to cover',
-  compute: (i: { points: readonly number[] }) => {
-    const places = unflat(i.points);
-    return places
-      .slice(1)
-      .reduce(
-        (sum, to, k) =>
-          sum +
-          Math.hypot(
-            ...[0, 1, 2].map((axis) => entryAt(to, axis) - entryAt(entryAt(places, k), axis)),
-          ),
-        0,
-      );
-  },
-});
-
-/** The hot pipe of several that leaves least beyond what it asks. */
-export const worstOf = <Near extends { readonly margin: number }>(
-  near: readonly Near[],
-): Near | undefined =>
-  near.length === 0
-    ? undefined
-    : near.reduce((worst, one) => (one.margin < worst.margin ? one : worst), firstOf(near));
 
 export const routeFormulas = [
   developedLength,
@@ -223,9 +162,10 @@ export const routeFormulas = [
   tightestBend,
   highPoint,
   lowPoint,
-  heatClearance,
-  heatMargin,
-  runLength,
+  clearanceToRod,
+  clearanceToBox,
+  clearanceMargin,
+  groundMargin,
   clampCount,
   lengthUncertainty,
   lowestOf,

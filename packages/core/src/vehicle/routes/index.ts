@@ -1,4 +1,9 @@
 export * from './figureNames.ts';
-export { flat, neededFromHeat, routeFormulas } from './formulas.ts';
+export * from './formulas.ts';
+export * from './leastBend.ts';
+export * from './led.ts';
+export * from './lineFigures.ts';
 export * from './routeProblems.ts';
 export * from './routeStage.ts';
+export * from './routedLine.ts';
+export * from './wayNumbers.ts';

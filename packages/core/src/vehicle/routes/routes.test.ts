@@ -3,7 +3,7 @@ import { applyCommand, evaluate, referenceProblems } from '../../evaluation/inde
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, applyPatch, hashOf, withValueAt } from '../../model/index.ts';
 import { clampCount } from './formulas.ts';
-import { leastBendOf } from './routeStage.ts';
+import { leastBendOf } from './leastBend.ts';
 
 const figures = (build: BuildDocument): ReadonlyMap<string, number> =>
   new Map(evaluate(build, sampleCatalogue).results.map((r) => [r.key, r.value]));
@@ -25,11 +25,44 @@ function moved(build: BuildDocument, to: (x: number, y: number, z: number) => nu
     };
   };
   type Q = { readonly value: number; readonly unit: string };
+  type Place = { readonly x: Q; readonly y: Q; readonly z: Q };
+  /** A box whose corners changed places is named by its low and high corner again. */
+  const boxed = <T extends { low: Place; high: Place }>(box: T): T => {
+    const [low, high] = [change(box.low), change(box.high)];
+    const pick = (by: (...values: number[]) => number): Place => ({
+      x: { ...low.x, value: by(low.x.value, high.x.value) },
+      y: { ...low.y, value: by(low.y.value, high.y.value) },
+      z: { ...low.z, value: by(low.z.value, high.z.value) },
+    });
+    return { ...box, low: pick(Math.min), high: pick(Math.max) };
+  };
   const each = <T>(entries: Readonly<Record<string, T>>, by: (entry: T) => T) =>
     Object.fromEntries(Object.entries(entries).map(([id, entry]) => [id, by(entry)]));
   return {
     ...build,
     placements: each(build.placements, change),
+    hardPoints: each(build.hardPoints, change),
+    solids: each(build.solids, (solid) => boxed(solid)),
+    spaces: each(build.spaces, (space) => boxed(space)),
+    movingZones: each(build.movingZones, (zone) => ({
+      ...zone,
+      room:
+        zone.room.shape === 'box'
+          ? boxed(zone.room)
+          : { ...zone.room, from: change(zone.room.from), to: change(zone.room.to) },
+    })),
+    edges: each(build.edges, (edge) => ({
+      ...edge,
+      from: change(edge.from),
+      to: change(edge.to),
+    })),
+    sheets: each(build.sheets, (sheet) => ({
+      ...sheet,
+      corner: change(sheet.corner),
+      next: change(sheet.next),
+      other: change(sheet.other),
+      passThroughs: each(sheet.passThroughs, change),
+    })),
     hotRuns: each(build.hotRuns, (run) => ({ ...run, points: each(run.points, change) })),
     routes: each(build.routes, (route) => ({ ...route, points: each(route.points, change) })),
   };
@@ -66,6 +99,9 @@ describe('a way on the map', () => {
       (x: number, y: number, z: number) => [x + 1.5, y - 0.4, z],
     ]) {
       const after = figures(moved(lantern, to));
+      const ids = (build: BuildDocument) =>
+        evaluate(build, sampleCatalogue).findings.map((f) => f.id);
+      expect(ids(moved(lantern, to))).toEqual(ids(lantern));
       for (const name of [
         'length',
         'bends',
@@ -101,7 +137,7 @@ describe('Lantern’s feed on its short way', () => {
 
   test('is cured by moving a corner, and by a sleeve', () => {
     const commands = finding.cures().flatMap((cure) => cure.command ?? []);
-    expect(commands).toHaveLength(2);
+    expect(commands.length).toBeGreaterThanOrEqual(2);
     for (const command of commands) {
       const cured = applyCommand(lantern, command).document;
       expect(found(cured, 'route.heat:feed')).toBeUndefined();
@@ -112,9 +148,8 @@ describe('Lantern’s feed on its short way', () => {
 
   test('is a stop where it touches', () => {
     const near = [
-      ['p3.x', 2.97],
-      ['p3.y', 0.32],
-      ['p4.y', 0.32],
+      ['p3.y', 0.33],
+      ['p4.y', 0.33],
     ].reduce(
       (build, [place, value]) =>
         withValueAt(build, `routes.feed.points.${place}`, { value, unit: 'mm' }),
@@ -130,8 +165,9 @@ describe('room from heat', () => {
     const margin = (build: BuildDocument): number => figure(build, 'line.feed.heatMargin');
     const turbine = withValueAt(lantern, `${run}.part`, 'turbine');
     expect(margin(lantern) - margin(turbine)).toBeCloseTo(0.1, 12);
-    const cool = withValueAt(lantern, `${run}.temperature`, { value: 320, unit: '°C' });
-    expect(margin(cool)).toBeCloseTo(figure(cool, 'line.feed.minClearance'), 12);
+    const alone = { ...lantern, hotRuns: { downpipe: lantern.hotRuns['downpipe']! } };
+    const cool = withValueAt(alone, `${run}.temperature`, { value: 320, unit: '°C' });
+    expect(margin(cool)).toBeCloseTo(margin(alone) + 0.1, 12);
     const sleeved = withValueAt(lantern, 'routes.feed.sleeve', true);
     expect(margin(sleeved) - margin(lantern)).toBeCloseTo(0.05, 12);
   });
@@ -170,9 +206,17 @@ describe('clamps and certainty', () => {
   });
 
   test('a length that was typed or measured is known to 5 mm, one from the map to 80', () => {
-    expect(figure(lantern, 'line.feed.uncertainty')).toBe(0.08);
+    expect(figure(lantern, 'line.feed.uncertainty')).toBeCloseTo(0.08, 12);
     const typed = withValueAt(lantern, `${length}.typed`, metres(4.4));
-    expect(figure(typed, 'line.feed.uncertainty')).toBe(0.005);
+    expect(figure(typed, 'line.feed.uncertainty')).toBeCloseTo(0.005, 12);
+  });
+
+  test('a tape reading at one end makes its length surer, once the place stands there', () => {
+    const both = Math.sqrt((0.005 ** 2 + 0.08 ** 2) / 2);
+    expect(figure(lantern, 'line.suction.uncertainty')).toBeCloseTo(both, 12);
+    const off = withValueAt(lantern, 'placements.tank-outlet.x', { value: -0.47, unit: 'mm' });
+    expect(figure(off, 'line.suction.uncertainty')).toBeCloseTo(0.08, 12);
+    expect(figure(off, 'hardPoint.tank-outlet.off')).toBeCloseTo(0.02, 12);
   });
 
   test('the lowest of all lines is told', () => {
@@ -184,7 +228,8 @@ describe('a line that is taken out', () => {
   test('takes its way with it, and the edit is undone with both', () => {
     const command = { name: 'remove-element', circuitId: 'main', elementId: 'feed' } as const;
     const { document, inverse } = applyCommand(lantern, command);
-    expect(document.routes).toEqual({});
+    const { feed: _, ...others } = lantern.routes;
+    expect(document.routes).toEqual(others);
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
     expect(hashOf(applyPatch(document, inverse))).toBe(hashOf(lantern));
   });
@@ -194,33 +239,44 @@ describe('a line that is taken out', () => {
     expect(applyCommand(lantern, command).document.routes).toEqual(lantern.routes);
   });
 
-  test('with its circuit goes every way of it', () => {
-    const route = { circuitId: 'methanol', elementId: 'methanol-feed', sleeve: false, points: {} };
-    const build = { ...kittiwake, routes: { one: route } };
-    expect(referenceProblems(build, sampleCatalogue)).toEqual([]);
-    const { document } = applyCommand(build, { name: 'remove-circuit', circuitId: 'methanol' });
-    expect(document.routes).toEqual({});
+  test('with its circuit goes every way of it, and no other', () => {
+    const { document } = applyCommand(kittiwake, {
+      name: 'remove-circuit',
+      circuitId: 'methanol',
+    });
+    const left = Object.values(document.routes).map(({ of }) => of);
+    expect(left.some((of) => of.kind === 'line' && of.circuitId === 'methanol')).toBe(false);
+    expect(left).toContainEqual({ kind: 'line', circuitId: 'main', elementId: 'feed' });
+    expect(left).toContainEqual({ kind: 'other', otherLineId: 'methanol-vent' });
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
   });
 });
 
 describe('a way that cannot be one is refused', () => {
-  const problems = (elementId: string, circuitId = 'main') =>
-    referenceProblems(
-      {
-        ...lantern,
-        routes: { ...lantern.routes, two: { ...lantern.routes['feed']!, circuitId, elementId } },
-      },
-      sampleCatalogue,
-    );
+  const problems = (of: BuildDocument['routes'][string]['of']) => {
+    const { return: _, ...routes } = lantern.routes;
+    const two = { ...lantern.routes['feed']!, of };
+    return referenceProblems({ ...lantern, routes: { ...routes, two } }, sampleCatalogue);
+  };
+  const line = (elementId: string, circuitId = 'main') =>
+    ({ kind: 'line', circuitId, elementId }) as const;
 
   test('where its line has one already, is no line, or is not there', () => {
-    expect(problems('feed')).toEqual([
-      { path: ['routes', 'two', 'elementId'], message: '"feed" has two ways' },
+    expect(problems(line('feed'))).toEqual([
+      { path: ['routes', 'two', 'of', 'elementId'], message: '"feed" has two ways' },
     ]);
-    expect(problems('pump')[0]!.message).toContain('is no line');
-    expect(problems('nothing')[0]!.message).toContain('there is no line "nothing"');
-    expect(problems('feed', 'other')[0]!.path).toEqual(['routes', 'two', 'circuitId']);
-    expect(problems('return')).toEqual([]);
+    expect(problems(line('pump'))[0]!.message).toContain('is no line');
+    expect(problems(line('nothing'))[0]!.message).toContain('there is no line "nothing"');
+    expect(problems(line('feed', 'other'))[0]!.path).toEqual(['routes', 'two', 'of', 'circuitId']);
+    expect(problems(line('return'))).toEqual([]);
+    expect(problems({ kind: 'other', otherLineId: 'vent' })[0]!.message).toContain('two ways');
+    expect(problems({ kind: 'other', otherLineId: 'none' })[0]!.message).toContain('"none"');
+  });
+
+  test('where another line has the id of a fuel line', () => {
+    const otherLines = { ...lantern.otherLines, feed: lantern.otherLines['vent']! };
+    expect(referenceProblems({ ...lantern, otherLines }, sampleCatalogue)).toEqual([
+      { path: ['otherLines', 'feed'], message: 'a fuel line is called "feed" already' },
+    ]);
   });
 });

@@ -1,7 +1,28 @@
 import type { VehicleRule } from '../checked.ts';
+import { hardPointOff } from './hardPointOff.ts';
 import { routeBend } from './routeBend.ts';
+import { routeFlex } from './routeFlex.ts';
 import { routeHeat } from './routeHeat.ts';
+import { routeLow } from './routeLow.ts';
+import { routeCable, routeEdge, routeMoving, routeSolid } from './routeNear.ts';
 import { routeShape } from './routeShape.ts';
+import { routeHole, routeSheet } from './routeSheet.ts';
+import { routeCabin, routeCrush } from './routeSpace.ts';
 
 /** Checks of what runs over the vehicle. */
-export const vehicleRules: readonly VehicleRule[] = [routeShape, routeBend, routeHeat];
+export const vehicleRules: readonly VehicleRule[] = [
+  routeShape,
+  routeBend,
+  routeHeat,
+  routeMoving,
+  routeEdge,
+  routeSolid,
+  routeSheet,
+  routeHole,
+  routeCable,
+  routeCabin,
+  routeCrush,
+  routeLow,
+  routeFlex,
+  hardPointOff,
+];

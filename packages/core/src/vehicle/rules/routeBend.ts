@@ -3,7 +3,7 @@ import { quantity } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { VehicleChecked, VehicleRule } from '../checked.ts';
 import { shapeOf } from '../geometry/path.ts';
-import type { RoutedLine } from '../routes/routeStage.ts';
+import type { RoutedLine } from '../routes/routedLine.ts';
 import { cornerId, nameOf, onLines, onMap } from './onLines.ts';
 
 /** Every bend that is too tight made as wide as it has to be, where all of that fits. */
@@ -44,7 +44,7 @@ export const routeBend: VehicleRule = {
     const least = line.leastBend + line.outsideDiameter / 2;
     if (tightest >= least) return [];
     const finding: BuildFinding = {
-      id: `route.bend:${line.elementId}`,
+      id: `route.bend:${line.lineId}`,
       rule: 'route.bend',
       severity: 'warn',
       where: onMap(line),

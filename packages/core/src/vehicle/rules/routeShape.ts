@@ -3,8 +3,10 @@ import { quantity } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { VehicleChecked, VehicleRule } from '../checked.ts';
 import { type RouteRefusal, shapeOf } from '../geometry/path.ts';
-import type { RoutedLine } from '../routes/routeStage.ts';
+import { faultsOf } from '../obstacles/index.ts';
+import type { RoutedLine } from '../routes/routedLine.ts';
 import { cornerId, nameOf, onLines, onMap } from './onLines.ts';
+import { checkAlong } from './otherWay.ts';
 
 const words: Readonly<Record<RouteRefusal['reason'], string>> = {
   radius: 'its bend of {radius} does not fit between its neighbours; up to {largest} would',
@@ -13,13 +15,33 @@ const words: Readonly<Record<RouteRefusal['reason'], string>> = {
   'too-few': 'it has no way at all',
 };
 
+/** Shares of the largest radius that fits, widest first. */
+const SHARES = [1, 0.75, 0.5, 0.3, 0.2] as const;
+
+/** The widest radius mm that fits and meets nothing; the widest that fits where all meet something. */
+function fittingRadius(
+  checked: VehicleChecked,
+  line: RoutedLine,
+  { point, largest }: RouteRefusal,
+): number {
+  const whole = (share: number): number => Math.floor(share * largest * 1e3);
+  const free = SHARES.find((share) => {
+    const points = line.points.map((p, i) =>
+      i === point ? { ...p, radius: whole(share) / 1e3 } : p,
+    );
+    const found = checkAlong(checked, line, points);
+    return found !== undefined && faultsOf(found, checked.map.around).length === 0;
+  });
+  return whole(free ?? 1);
+}
+
 function cures(
   checked: VehicleChecked,
   line: RoutedLine,
   refusal: RouteRefusal,
 ): Cure<BuildCommand>[] {
   const corner = cornerId(checked, line, refusal.point);
-  const millimetres = Math.floor(refusal.largest * 1e3);
+  const millimetres = fittingRadius(checked, line, refusal);
   const elsewhere = { text: 'Move that corner, or the ones beside it' };
   if (refusal.reason === 'radius' && corner !== undefined && millimetres >= 5) {
     return [
@@ -60,7 +82,7 @@ export const routeShape: VehicleRule = {
     if (!refusal) return [];
     const radius = line.points[refusal.point]?.radius ?? 0;
     const finding: BuildFinding = {
-      id: `route.shape:${line.elementId}`,
+      id: `route.shape:${line.lineId}`,
       rule: 'route.shape',
       severity: 'stop',
       where: onMap(line),

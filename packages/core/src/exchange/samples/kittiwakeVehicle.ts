@@ -1,0 +1,251 @@
+import type { VehicleSlices } from './lanternVehicle.ts';
+import {
+  bent,
+  edge,
+  hole,
+  hotRun,
+  mountingLine,
+  movingBox,
+  movingRod,
+  onEngine,
+  otherLine,
+  otherWay,
+  place,
+  sheet,
+  solid,
+  space,
+  vehicle,
+  way,
+} from './shorthand.ts';
+
+/** Kittiwake’s single-seater: cells behind a sealed firewall, pumps beside them, equal branches. */
+export const kittiwakeVehicle: VehicleSlices = {
+  vehicle: vehicle('single-seater', {
+    wheelbase: 2620,
+    frontOverhang: 950,
+    rearOverhang: 580,
+    width: 1780,
+    height: 1010,
+    track: 1480,
+    tyre: 580,
+    clearance: 40,
+  }),
+  placements: [
+    place('tank-outlet', 'Cell outlet', [1200, -340, 150], 'outside'),
+    place('tank-return', 'Cell return', [1200, -180, 420], 'outside'),
+    place('coarse-filter', 'Coarse filter', [1200, -520, 150], 'outside'),
+    place('pump', 'First pump', [960, -480, 160], 'outside'),
+    place('pump-2', 'Second pump', [960, -580, 160], 'outside'),
+    place('fine-filter', 'Fine filter', [860, -540, 200], 'outside'),
+    onEngine('y-block', 'Y-block to the rails', [960, 0, 740]),
+    onEngine('rail', 'Left rail', [680, 180, 640]),
+    onEngine('rail-2', 'Right rail', [680, -180, 640]),
+    onEngine('regulator', 'Regulator', [800, 0, 730]),
+    place('methanol-tank-outlet', 'Methanol cell outlet', [1200, 340, 150], 'outside'),
+    place('methanol-tank-return', 'Methanol cell return', [1200, 180, 420], 'outside'),
+    place('methanol-coarse-filter', 'Methanol coarse filter', [1200, 520, 150], 'outside'),
+    place('methanol-pump', 'Methanol pump', [960, 520, 160], 'outside'),
+    place('methanol-fine-filter', 'Methanol fine filter', [860, 540, 200], 'outside'),
+    onEngine('methanol-rail', 'Methanol rail', [620, 0, 740]),
+    onEngine('methanol-regulator', 'Methanol regulator', [740, 100, 740]),
+    place('cell-vent', 'Cell vent', [1250, -260, 420], 'outside'),
+    place('methanol-vent', 'Methanol cell vent', [1250, 260, 420], 'outside'),
+    place('vent-valve', 'Roll-over valve', [1180, -420, 560], 'outside'),
+    place('methanol-vent-valve', 'Methanol roll-over valve', [1180, 420, 560], 'outside'),
+    place('battery', 'Battery', [1900, 0, 160], 'cabin'),
+    place('main-fuse', 'Main fuse', [1820, 0, 240], 'cabin'),
+    place('panel', 'Power panel', [1420, -200, 420], 'cabin'),
+    place('ecu', 'ECU', [1420, 160, 430], 'cabin'),
+    place('inertia', 'Inertia switch', [1420, 0, 400], 'cabin'),
+    place('pump-ground', 'Pump ground on the frame', [1000, -330, 220], 'outside'),
+  ],
+  sheets: [
+    sheet(
+      'firewall',
+      'Sealed firewall',
+      [
+        [1350, -400, 60],
+        [1350, 400, 60],
+        [1350, -400, 900],
+      ],
+      [
+        hole('harness-right', 'Engine loom, right', [1350, -220, 420], 42, 'bulkhead-connector'),
+        hole('harness-left', 'Engine loom, left', [1350, 220, 420], 42, 'bulkhead-connector'),
+      ],
+      true,
+    ),
+  ],
+  solids: [
+    solid('engine', 'Engine', 'engine', [
+      [250, 1050],
+      [-280, 280],
+      [120, 700],
+    ]),
+    solid('gearbox', 'Gearbox', 'gearbox', [
+      [-350, 250],
+      [-280, 280],
+      [120, 700],
+    ]),
+    solid('cell', 'E85 cell', 'tank', [
+      [1070, 1320],
+      [-340, -20],
+      [100, 420],
+    ]),
+    solid('methanol-cell', 'Methanol cell', 'tank', [
+      [1070, 1320],
+      [20, 340],
+      [100, 420],
+    ]),
+    solid('seat', 'Seat', 'seat', [
+      [1400, 1900],
+      [-230, 230],
+      [60, 600],
+    ]),
+  ],
+  hotRuns: [
+    hotRun(
+      'turbo-left',
+      'Left turbo',
+      [120, 750],
+      [
+        [620, 360, 430],
+        [520, 360, 430],
+      ],
+      'turbine',
+    ),
+    hotRun(
+      'turbo-right',
+      'Right turbo',
+      [120, 750],
+      [
+        [620, -360, 430],
+        [520, -360, 430],
+      ],
+      'turbine',
+    ),
+    hotRun(
+      'pipe-left',
+      'Left exhaust',
+      [70, 600],
+      [
+        [520, 360, 430],
+        [-400, 330, 430],
+      ],
+    ),
+    hotRun(
+      'pipe-right',
+      'Right exhaust',
+      [70, 600],
+      [
+        [520, -360, 430],
+        [-400, -330, 430],
+      ],
+    ),
+  ],
+  movingZones: [
+    movingRod('shaft-left', 'Left half shaft', 'shaft', {
+      from: [0, 300, 290],
+      to: [0, 660, 290],
+      diameter: 60,
+      travel: 70,
+    }),
+    movingRod('shaft-right', 'Right half shaft', 'shaft', {
+      from: [0, -300, 290],
+      to: [0, -660, 290],
+      diameter: 60,
+      travel: 70,
+    }),
+    movingBox('wheel-left', 'Left front wheel at lock', 'wheel', [
+      [2250, 2990],
+      [560, 890],
+      [0, 600],
+    ]),
+    movingBox('wheel-right', 'Right front wheel at lock', 'wheel', [
+      [2250, 2990],
+      [-890, -560],
+      [0, 600],
+    ]),
+    movingBox('belts', 'Belts', 'belt', [
+      [1050, 1065],
+      [-200, 200],
+      [150, 600],
+    ]),
+  ],
+  edges: [edge('undertray', 'Edge of the undertray', [700, -620, 42], [1350, -620, 42])],
+  mountingLines: [
+    mountingLine('rail-right', 'Side rail, right', [250, -430, 150], [2400, -430, 150]),
+    mountingLine('rail-left', 'Side rail, left', [250, 430, 150], [2400, 430, 150]),
+    mountingLine('cage', 'Cage over the engine', [250, 0, 800], [1350, 0, 800]),
+  ],
+  spaces: [
+    space('cockpit', 'The cockpit', 'cabin', [
+      [1355, 2500],
+      [-350, 350],
+      [60, 900],
+    ]),
+    space('tail', 'The tail', 'crush', [
+      [-580, -380],
+      [-500, 500],
+      [100, 700],
+    ]),
+  ],
+  hardPoints: [],
+  otherLines: [
+    otherLine('vent', 'Cell vent', 'vent', ['cell-vent', 'vent-valve'], 'HBP-6'),
+    otherLine(
+      'methanol-vent',
+      'Methanol cell vent',
+      'vent',
+      ['methanol-vent', 'methanol-vent-valve'],
+      'HBP-6',
+    ),
+  ],
+  routes: [
+    way('main', 'suction'),
+    way('main', 'pump-inlet-1'),
+    way('main', 'pump-inlet-2'),
+    way('main', 'pump-hose-2'),
+    way('main', 'pump-outlet'),
+    way(
+      'main',
+      'feed',
+      bent(135, [
+        [860, -540, 380],
+        [940, -430, 790],
+      ]),
+    ),
+    way('main', 'branch-1'),
+    way('main', 'branch-2'),
+    way('main', 'rail-link-1'),
+    way('main', 'rail-link-2'),
+    way(
+      'main',
+      'return',
+      bent(135, [
+        [1000, 0, 760],
+        [1200, -180, 700],
+      ]),
+    ),
+    way('methanol', 'methanol-suction'),
+    way('methanol', 'methanol-pump-inlet'),
+    way('methanol', 'methanol-pump-outlet'),
+    way(
+      'methanol',
+      'methanol-feed',
+      bent(135, [
+        [860, 540, 380],
+        [880, 430, 790],
+      ]),
+    ),
+    way(
+      'methanol',
+      'methanol-return',
+      bent(135, [
+        [1000, 120, 760],
+        [1200, 180, 700],
+      ]),
+    ),
+    otherWay('vent', bent(80, [[1250, -260, 560]])),
+    otherWay('methanol-vent', bent(80, [[1250, 260, 560]])),
+  ],
+};

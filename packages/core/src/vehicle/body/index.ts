@@ -1,0 +1,3 @@
+export * from './outline.ts';
+export * from './usualVehicle.ts';
+export * from './bareVehicle.ts';

@@ -1,0 +1,126 @@
+import type { LineRoute } from '../../model/index.ts';
+import type { Result } from '../../results/index.ts';
+import { type RoutePath, type RoutePoint, type RouteRefusal, shapeOf } from '../geometry/path.ts';
+import { type NearObstacle, obstacle } from '../obstacles/index.ts';
+import type { Obstacle, VehicleAround, WayCheck } from '../obstacles/index.ts';
+import { ASKED_BY_CABLE } from '../obstacles/asked.ts';
+import { checkWay } from '../obstacles/around.ts';
+import { polylineOf } from '../geometry/polyline.ts';
+import { vectorOf } from '../places/vectorOf.ts';
+import type { Carried, Led } from './led.ts';
+
+/** A line as it runs over the vehicle. */
+export interface RoutedLine {
+  readonly routeId: string;
+  /** id of the line that is led */
+  readonly lineId: string;
+  readonly circuitId: string | undefined;
+  readonly carries: Carried;
+  readonly sleeve: boolean;
+  readonly rigid: boolean;
+  /** it runs from what moves with the engine to what does not, or back */
+  readonly crossesToEngine: boolean;
+  readonly flexible: boolean;
+  readonly outsideDiameter: number;
+  /** inside radius m that the line may at least be bent to */
+  readonly leastBend: number;
+  /** corners with both ends */
+  readonly points: readonly RoutePoint[];
+  readonly refusals: readonly RouteRefusal[];
+  readonly path: RoutePath | undefined;
+  /** what its way meets; undefined where the way cannot be run */
+  readonly check: WayCheck | undefined;
+  /** what leaves it least beyond the room that is asked */
+  readonly nearest: NearObstacle | undefined;
+  /** developed length with its working; undefined where the way cannot be run */
+  readonly length: Result | undefined;
+  readonly results: readonly Result[];
+}
+
+/** The corners of a way with both ends. */
+export const pointsOf = (route: LineRoute, led: Led): readonly RoutePoint[] => [
+  { at: vectorOf(led.ends[0]), radius: 0 },
+  ...route.points.map((p) => ({ at: vectorOf(p), radius: p.radius.value })),
+  { at: vectorOf(led.ends[1]), radius: 0 },
+];
+
+/** Whether fuel or its vapour runs in a line. */
+export const carriesFuel = (carries: Carried): boolean =>
+  carries === 'fuel' || carries === 'vent' || carries === 'vapour-return';
+
+/** Battery cables that have a way, as something fuel keeps away from. */
+export function cablesOf(
+  routes: readonly { readonly route: LineRoute; readonly led: Led }[],
+): Obstacle[] {
+  return routes.flatMap(({ route, led }): Obstacle[] => {
+    if (led.carries !== 'battery-cable') return [];
+    const shape = shapeOf(pointsOf(route, led));
+    if (!shape.ok) return [];
+    return [
+      obstacle({
+        kind: 'cable',
+        id: led.id,
+        name: led.name,
+        shape: {
+          kind: 'rod',
+          points: polylineOf(shape.path),
+          radius: led.outsideDiameter.value / 2,
+        },
+        travel: 0,
+        asks: ASKED_BY_CABLE,
+        asksOfSleeved: ASKED_BY_CABLE,
+      }),
+    ];
+  });
+}
+
+/** The surroundings as one line sees them: only fuel keeps away from battery cables. */
+export const seenBy = (
+  around: VehicleAround,
+  cables: readonly Obstacle[],
+  led: Led,
+): VehicleAround =>
+  carriesFuel(led.carries) && cables.length > 0
+    ? { ...around, obstacles: [...around.obstacles, ...cables] }
+    : around;
+
+/** Solids are gone round, not kept away from: what is told as nearest is anything else. */
+export function nearestOf(check: WayCheck): NearObstacle | undefined {
+  let worst: NearObstacle | undefined;
+  for (const near of Object.values(check.near)) {
+    if (near.kind === 'solid' && near.margin >= 0) continue;
+    if (!worst || near.margin < worst.margin) worst = near;
+  }
+  return worst;
+}
+
+/** A way as geometry, and what it meets; without its figures. */
+export function runLine(
+  route: LineRoute,
+  led: Led,
+  around: VehicleAround,
+): Omit<RoutedLine, 'length' | 'results'> {
+  const points = pointsOf(route, led);
+  const shape = shapeOf(points);
+  const { outsideDiameter } = led;
+  const check = shape.ok
+    ? checkWay(shape.path, around, { outsideDiameter: outsideDiameter.value, sleeve: route.sleeve })
+    : undefined;
+  return {
+    routeId: route.id,
+    lineId: led.id,
+    circuitId: led.circuitId,
+    carries: led.carries,
+    sleeve: route.sleeve,
+    rigid: led.rigid,
+    crossesToEngine: led.ends[0].movesWithEngine !== led.ends[1].movesWithEngine,
+    flexible: route.flexible,
+    outsideDiameter: outsideDiameter.value,
+    leastBend: led.leastBend,
+    points,
+    refusals: shape.ok ? [] : shape.refusals,
+    path: shape.ok ? shape.path : undefined,
+    check,
+    nearest: check && nearestOf(check),
+  };
+}

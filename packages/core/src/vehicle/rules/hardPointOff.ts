@@ -1,0 +1,40 @@
+import type { BuildFinding } from '../../model/index.ts';
+import type { VehicleRule } from '../checked.ts';
+
+/** A place on the map that is not where the tape says. */
+export const hardPointOff: VehicleRule = {
+  id: 'map.hard-point',
+  source: 'a place measured with a tape goes before one that was drawn',
+  check: ({ map, vehicle }) =>
+    map.offTape.flatMap(({ hardPointId, placementId, off }): BuildFinding[] => {
+      const point = vehicle.hardPoints.find(({ id }) => id === hardPointId);
+      if (!point) return [];
+      return [
+        {
+          id: `map.hard-point:${hardPointId}`,
+          rule: 'map.hard-point',
+          severity: 'note',
+          where: { stage: 'map', slice: 'hardPoints', thing: hardPointId },
+          title: 'Place stands elsewhere than measured',
+          because: 'The map has it {off} from where the tape found it',
+          numbers: { off: { value: off, kind: 'length' } },
+          measured: { value: off, kind: 'length' },
+          limit: { value: 0, kind: 'length' },
+          worse: 'higher',
+          cures: () => [
+            {
+              text: 'Put it where the tape says',
+              command: {
+                name: 'set-several',
+                label: 'Put a place where the tape says',
+                changes: (['x', 'y', 'z'] as const).map((axis) => ({
+                  path: ['placements', placementId, axis],
+                  value: point[axis],
+                })),
+              },
+            },
+          ],
+        },
+      ];
+    }),
+};

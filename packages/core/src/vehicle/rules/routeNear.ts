@@ -1,0 +1,115 @@
+import type { BuildCommand, BuildFinding } from '../../model/index.ts';
+import type { Cure, Severity } from '../../results/index.ts';
+import type { VehicleChecked, VehicleRule } from '../checked.ts';
+import type { NearObstacle, ObstacleKind } from '../obstacles/index.ts';
+import type { RoutedLine } from '../routes/routedLine.ts';
+import { nameOf, onLines, onMap } from './onLines.ts';
+import { movedCorners } from './otherWay.ts';
+
+/** How a check on one kind of thing speaks. */
+interface NearRule {
+  readonly id: string;
+  readonly kind: ObstacleKind;
+  readonly source: string;
+  readonly severity: (near: NearObstacle) => Severity;
+  readonly title: (near: NearObstacle) => string;
+  /** what is asked, behind the clearance in the sentence */
+  readonly asks: string;
+  /** another cure than moving the line */
+  readonly otherwise: (checked: VehicleChecked, near: NearObstacle) => Cure<BuildCommand>[];
+  readonly lastly: string;
+}
+
+/** A check that a line keeps its room from one kind of thing. */
+const nearRule = (rule: NearRule): VehicleRule => ({
+  id: rule.id,
+  source: rule.source,
+  check: onLines((checked: VehicleChecked, line: RoutedLine) => {
+    const near = line.check?.near[rule.kind];
+    if (!near || near.margin >= 0) return [];
+    const finding: BuildFinding = {
+      id: `${rule.id}:${line.lineId}`,
+      rule: rule.id,
+      severity: rule.severity(near),
+      where: onMap(line),
+      title: rule.title(near),
+      because: `${nameOf(checked, line)}: {clearance} from ${near.name.toLowerCase()}; ${rule.asks}`,
+      numbers: {
+        clearance: { value: near.clearance, kind: 'length' },
+        needed: { value: near.needed, kind: 'length' },
+      },
+      measured: { value: near.clearance, kind: 'length' },
+      limit: { value: near.needed, kind: 'length' },
+      worse: 'lower',
+      cures: () => {
+        const fault = { place: near.nearest.at, from: near.nearest.to, what: 'it' };
+        const found = [
+          ...movedCorners(checked, line, fault, ({ kind }) => kind === rule.kind),
+          ...rule.otherwise(checked, near),
+        ];
+        return found.length > 0 ? found : [{ text: rule.lastly }];
+      },
+    };
+    return [finding];
+  }),
+});
+
+const none = (): Cure<BuildCommand>[] => [];
+
+/** A line too near to what moves. */
+export const routeMoving = nearRule({
+  id: 'route.moving',
+  kind: 'moving',
+  source:
+    'at least 25 mm from what moves in its place, 50 where it travels or whips, over all of it',
+  severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
+  title: ({ clearance }) =>
+    clearance <= 0 ? 'Line is hit by what moves' : 'Line is too near to what moves',
+  asks: 'over all of its movement it needs {needed}',
+  otherwise: none,
+  lastly: 'Lead it another way: nothing may touch it over the whole travel',
+});
+
+/** A line on a sharp edge. */
+export const routeEdge = nearRule({
+  id: 'route.edge',
+  kind: 'edge',
+  source: 'at least 12 mm from a sharp edge, or a clip, grommet or edge trim',
+  severity: () => 'warn',
+  title: () => 'Line rubs on a sharp edge',
+  asks: 'a bare edge asks for {needed}',
+  otherwise: (_checked, { id, clearance }) =>
+    clearance < 0
+      ? []
+      : [
+          {
+            text: 'Cover the edge with trim',
+            command: { name: 'set', path: ['edges', id, 'covered'], value: true },
+          },
+        ],
+  lastly: 'Lead it further away, or cover the edge',
+});
+
+/** Fuel beside a battery cable. */
+export const routeCable = nearRule({
+  id: 'route.cable',
+  kind: 'cable',
+  source: 'fuel and battery cable in separate clips, at least 50 mm apart, never in one loom',
+  severity: () => 'warn',
+  title: () => 'Fuel line is too near to a battery cable',
+  asks: 'separate clips, {needed} apart',
+  otherwise: none,
+  lastly: 'Lead one of them another way',
+});
+
+/** A line through something solid. */
+export const routeSolid = nearRule({
+  id: 'route.solid',
+  kind: 'solid',
+  source: 'routes go round what is solid; only the stretch that leaves their own part is free',
+  severity: () => 'stop',
+  title: () => 'Line runs through something solid',
+  asks: 'there is no way through',
+  otherwise: none,
+  lastly: 'Lead it round, or correct the box',
+});

@@ -1,0 +1,76 @@
+import type { BuildFinding } from '../../model/index.ts';
+import type { VehicleChecked, VehicleRule } from '../checked.ts';
+import { scale, add } from '../geometry/vector.ts';
+import type { Passage } from '../obstacles/index.ts';
+import { type RoutedLine, carriesFuel } from '../routes/routedLine.ts';
+import { nameOf, onLines, onMap } from './onLines.ts';
+import { movedCorners } from './otherWay.ts';
+
+/** Moves the way out of a space, where that is found. */
+function outOf(checked: VehicleChecked, line: RoutedLine, { space }: Passage) {
+  const middle = scale(add(space.box.low, space.box.high), 0.5);
+  const fault = { place: middle, from: middle, what: space.name.toLowerCase() };
+  return movedCorners(
+    checked,
+    line,
+    fault,
+    ({ kind, id }) => kind === space.use && id === space.id,
+  );
+}
+
+const passageOf = (line: RoutedLine, use: Passage['space']['use']): Passage | undefined =>
+  line.check?.passages.find(({ space }) => space.use === use);
+
+/** Fuel where people sit. */
+export const routeCabin: VehicleRule = {
+  id: 'route.cabin',
+  source: 'fuel stays out of the cabin; where it cannot, unjointed hardline in a sealed tube',
+  check: onLines((checked, line) => {
+    const passage = carriesFuel(line.carries) ? passageOf(line, 'cabin') : undefined;
+    if (!passage) return [];
+    const finding: BuildFinding = {
+      id: `route.cabin:${line.lineId}`,
+      rule: 'route.cabin',
+      severity: line.rigid ? 'note' : 'warn',
+      where: onMap(line),
+      title: line.rigid ? 'Fuel runs through the cabin' : 'Fuel hose runs through the cabin',
+      because: line.rigid
+        ? `${nameOf(checked, line)}: {inside} in ${passage.space.name.toLowerCase()}; without a joint there, in a sealed tube`
+        : `${nameOf(checked, line)}: {inside} of hose in ${passage.space.name.toLowerCase()}; there only unjointed hardline in a sealed tube would do`,
+      numbers: { inside: { value: passage.length, kind: 'length' } },
+      measured: { value: passage.length, kind: 'length' },
+      worse: 'higher',
+      cures: () => [
+        ...outOf(checked, line, passage),
+        { text: 'Lead it outside; if there is no other way, hardline in a sealed tube' },
+      ],
+    };
+    return [finding];
+  }),
+};
+
+/** A line where a crash flattens it. */
+export const routeCrush: VehicleRule = {
+  id: 'route.crush',
+  source: 'a line in a crush zone is the first to be cut in a crash',
+  check: onLines((checked, line) => {
+    const passage = carriesFuel(line.carries) ? passageOf(line, 'crush') : undefined;
+    if (!passage) return [];
+    const finding: BuildFinding = {
+      id: `route.crush:${line.lineId}`,
+      rule: 'route.crush',
+      severity: 'warn',
+      where: onMap(line),
+      title: 'Fuel line runs through a crush zone',
+      because: `${nameOf(checked, line)}: {inside} in ${passage.space.name.toLowerCase()}`,
+      numbers: { inside: { value: passage.length, kind: 'length' } },
+      measured: { value: passage.length, kind: 'length' },
+      worse: 'higher',
+      cures: () => [
+        ...outOf(checked, line, passage),
+        { text: 'Lead it where the frame protects it' },
+      ],
+    };
+    return [finding];
+  }),
+};

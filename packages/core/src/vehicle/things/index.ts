@@ -1,0 +1,3 @@
+export * from './figureNames.ts';
+export * from './formulas.ts';
+export * from './thingFigures.ts';
