@@ -2,12 +2,14 @@ import type { ElectricsCommand } from '../electrics/commands/index.ts';
 import type { EngineCommand } from '../engine/commands/index.ts';
 import type { FuelCommand } from '../fuel/commands/index.ts';
 import { NotFound } from '../quantities/index.ts';
+import type { VehicleCommand } from '../vehicle/commands/index.ts';
 import type { ModelCommand } from './commands/index.ts';
 import type { DocumentDraft } from './edit.ts';
 import type { Fields, OfFields } from './spec.ts';
 
 /** A small named edit. Every change of a build is one of these. */
-export type BuildCommand = ModelCommand | EngineCommand | ElectricsCommand | FuelCommand;
+export type BuildCommand =
+  ModelCommand | EngineCommand | VehicleCommand | ElectricsCommand | FuelCommand;
 export type CommandName = BuildCommand['name'];
 
 /** One kind of edit: what it carries, how the history calls it, what it does. */

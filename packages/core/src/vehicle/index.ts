@@ -1,8 +1,11 @@
 export * from './body/index.ts';
+export * from './commands/index.ts';
 export * from './geometry/index.ts';
 export * from './obstacles/index.ts';
 export * from './places/index.ts';
 export * from './routes/index.ts';
+export * from './proposals/index.ts';
+export * from './routing/index.ts';
 export * from './rules/index.ts';
 export * from './things/index.ts';
 export type * from './checked.ts';

@@ -2,11 +2,13 @@ import { electricsCommands } from '../../electrics/index.ts';
 import { engineCommands } from '../../engine/index.ts';
 import { fuelCommands } from '../../fuel/index.ts';
 import { type CommandKind, type CommandName, modelCommands } from '../../model/index.ts';
+import { vehicleCommands } from '../../vehicle/index.ts';
 
 /** Every kind of edit. */
 export const commandKinds: readonly CommandKind<CommandName>[] = [
   ...modelCommands,
   ...engineCommands,
+  ...vehicleCommands,
   ...electricsCommands,
   ...fuelCommands,
 ];

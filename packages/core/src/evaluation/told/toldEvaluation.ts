@@ -45,7 +45,7 @@ export type ToldFinding = Omit<BuildFinding, 'cures'>;
 export type ToldFeed = Omit<SizedPumpFeed, 'results'>;
 
 /** A line on the map without the workings of its figures. */
-export type ToldLine = Omit<RoutedLine, 'results' | 'length'>;
+export type ToldLine = Omit<RoutedLine, 'results' | 'length' | 'check'>;
 
 /** What of an evaluation screens show. Plain data, small enough to cross on every edit. */
 export interface ToldEvaluation extends Pick<
@@ -91,6 +91,6 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     ),
     fluids: evaluation.fluids.map(told),
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
-    lines: evaluation.map.lines.map(({ results: _, length: __, ...line }) => line),
+    lines: evaluation.map.lines.map(({ results: _, length: __, check: ___, ...line }) => line),
   };
 }

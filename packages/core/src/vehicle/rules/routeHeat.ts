@@ -2,6 +2,7 @@ import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { VehicleChecked, VehicleRule } from '../checked.ts';
 import type { RoutedLine } from '../routes/routedLine.ts';
+import { ledAnew } from './ledAnew.ts';
 import { nameOf, onLines, onMap } from './onLines.ts';
 import { checkAlong, movedCorners } from './otherWay.ts';
 
@@ -44,6 +45,7 @@ export const routeHeat: VehicleRule = {
         const fault = { place: heat.nearest.at, from: heat.nearest.to, what: 'the heat' };
         const found = [
           ...movedCorners(checked, line, fault, ({ kind }) => kind === 'hot'),
+          ...ledAnew(checked, line),
           ...sleeved(checked, line),
         ];
         return found.length > 0 ? found : [{ text: 'Lead it another way, or shield the pipe' }];

@@ -3,6 +3,7 @@ import type { Cure, Severity } from '../../results/index.ts';
 import type { VehicleChecked, VehicleRule } from '../checked.ts';
 import type { NearObstacle, ObstacleKind } from '../obstacles/index.ts';
 import type { RoutedLine } from '../routes/routedLine.ts';
+import { ledAnew } from './ledAnew.ts';
 import { nameOf, onLines, onMap } from './onLines.ts';
 import { movedCorners } from './otherWay.ts';
 
@@ -45,6 +46,7 @@ const nearRule = (rule: NearRule): VehicleRule => ({
         const fault = { place: near.nearest.at, from: near.nearest.to, what: 'it' };
         const found = [
           ...movedCorners(checked, line, fault, ({ kind }) => kind === rule.kind),
+          ...ledAnew(checked, line),
           ...rule.otherwise(checked, near),
         ];
         return found.length > 0 ? found : [{ text: rule.lastly }];

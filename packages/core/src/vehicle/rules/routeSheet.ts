@@ -5,6 +5,7 @@ import type { VehicleChecked, VehicleRule } from '../checked.ts';
 import type { SheetCrossing } from '../obstacles/index.ts';
 import { type RoutedLine, carriesFuel } from '../routes/routedLine.ts';
 import { freeId } from '../things/freeId.ts';
+import { ledAnew } from './ledAnew.ts';
 import { nameOf, onLines, onMap } from './onLines.ts';
 
 /** Room around a line in a new hole, for its grommet, m; bores come in whole millimetres. */
@@ -84,6 +85,7 @@ export const routeSheet: VehicleRule = {
       cures: () => [
         ...widerHole(worst),
         ...(hole ? [] : newHole(checked, line, worst)),
+        ...ledAnew(checked, line),
         { text: 'Lead it through a hole that is there' },
       ],
     };

@@ -1,0 +1,4 @@
+export * from './autoRoute.ts';
+export type { LineToLead } from './costField.ts';
+export * from './proposalInput.ts';
+export * from './wayAsPoints.ts';
