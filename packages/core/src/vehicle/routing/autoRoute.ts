@@ -1,7 +1,7 @@
 import { entryAt } from '../../numerics/index.ts';
 import type { MountingLine } from '../../model/index.ts';
 import type { Box } from '../geometry/distances.ts';
-import { type RoutePath, type RoutePoint, shapeOf } from '../geometry/path.ts';
+import { type RoutePath, type RoutePoint, pointAt, shapeOf } from '../geometry/path.ts';
 import { type Vector, distanceBetween } from '../geometry/vector.ts';
 import {
   type Fault,
@@ -36,7 +36,7 @@ export interface ProposedWay {
   readonly onRails: number;
   readonly highest: number;
   readonly lowest: number;
-  /** mean place along it, and the side of the vehicle that is */
+  /** the place half way along it, and the side of the vehicle that is */
   readonly middle: Vector;
   readonly side: 'left' | 'right' | 'middle';
   /** pass-throughs that it takes, by name */
@@ -118,29 +118,12 @@ function checked(
   return { path: shape.path, check, faults: faultsOf(check, around) };
 }
 
-/** Mean place along a way. */
-function middleOf(points: readonly RoutePoint[]): Vector {
-  const legs = points.slice(1).map((p, i) => ({
-    from: entryAt(points, i).at,
-    to: p.at,
-    length: distanceBetween(entryAt(points, i).at, p.at),
-  }));
-  const total = legs.reduce((sum, leg) => sum + leg.length, 0);
-  const sum: [number, number, number] = [0, 0, 0];
-  for (const { from, to, length } of legs) {
-    for (const axis of [0, 1, 2] as const) {
-      sum[axis] += ((from[axis] + to[axis]) / 2) * (length / Math.max(total, 1e-9));
-    }
-  }
-  return sum;
-}
-
 function proposalOf(points: readonly RoutePoint[], input: AutoRouteInput): ProposedWay | undefined {
   const found = checked(points, input);
   if (!found) return undefined;
   const { path, check, faults } = found;
   if (faults.some((fault) => stopsWay(fault, check))) return undefined;
-  const middle = middleOf(points);
+  const middle = pointAt(path, path.length / 2) ?? input.line.from;
   const zs = points.map((p) => p.at[2]);
   return {
     corners: points.slice(1, -1),
