@@ -12,8 +12,8 @@ import {
   faultsOf,
 } from '../obstacles/index.ts';
 import { nearestOf } from '../routes/routedLine.ts';
-import { type LineToLead, RAIL, costField } from './costField.ts';
-import { CELL, type Grid, cellAt, gridOver, placeOfCell } from './grid.ts';
+import { type CostField, type LineToLead, RAIL, costField } from './costField.ts';
+import { CELL, type Grid, cellAt, eachCellIn, gridOver, placeOfCell } from './grid.ts';
 import { hopsTo } from './hops.ts';
 import { searchWay } from './search.ts';
 import { holesMet, shiftedToEnds } from './snapped.ts';
@@ -58,25 +58,49 @@ const BEYOND = 0.8;
 const ABOVE = 0.5;
 /** Cells that are looked at before a search is given up. */
 const MOST = 600_000;
-/** Eagerness of the first search, and of those for a way that differs. */
+/** The estimate of what is left is taken a little too high: quicker, and hardly longer. */
 const EAGER = 1.15;
-const EAGER_OTHERS = 2.2;
-/** What is not preferred costs so many times as much. */
-const AGAINST = 2.2;
+const EAGER_GATED = 1.6;
 /** A way runs on a side when its middle lies so far from the middle of the vehicle, m. */
 const ASIDE = 0.1;
 const MOST_PROPOSALS = 3;
 /** Of two ways on one side the heights of their middles differ by so much at least, m. */
 const OTHER_HEIGHT = 0.15;
 
-/** Preferences between ways, one a search: as it comes, on one side, on the other, high, low. */
-const preferences = [
-  undefined,
-  (at: Vector) => (at[1] > 0 ? AGAINST : 1),
-  (at: Vector) => (at[1] < 0 ? AGAINST : 1),
-  (at: Vector, middle: number) => (at[2] < middle ? AGAINST : 1),
-  (at: Vector, middle: number) => (at[2] > middle ? AGAINST : 1),
-] as const;
+/** Gates that ways are led through half way, one a search: none, on either side, high, low. */
+const gates = ['none', 'left', 'right', 'high', 'low'] as const;
+type Gate = (typeof gates)[number];
+
+/** A way led to a side passes so far from the straight line between its ends, m. */
+const GATE = 0.12;
+
+/**
+ * The field with a gate closed across the middle third between the ends: ways have to pass on one
+ * side of the straight line between them.
+ */
+function gated(field: CostField, grid: Grid, line: LineToLead, gate: Gate): CostField {
+  if (gate === 'none') return field;
+  const { from, to } = line;
+  const main = Math.abs(to[0] - from[0]) >= Math.abs(to[1] - from[1]) ? 0 : 1;
+  const aside = gate === 'high' || gate === 'low' ? 2 : main === 0 ? 1 : 0;
+  const sign = gate === 'left' || gate === 'high' ? 1 : -1;
+  const [begin, end] = [
+    from[main] + (to[main] - from[main]) / 3,
+    to[main] - (to[main] - from[main]) / 3,
+  ];
+  const closed = new Float32Array(field);
+  const low: [number, number, number] = [-Infinity, -Infinity, -Infinity];
+  const high: [number, number, number] = [Infinity, Infinity, Infinity];
+  low[main] = Math.min(begin, end);
+  high[main] = Math.max(begin, end);
+  eachCellIn(grid, { low, high }, (cell, x, y, z) => {
+    const at: Vector = [x, y, z];
+    const t = (at[main] - from[main]) / (to[main] - from[main] || 1);
+    const straight = from[aside] + t * (to[aside] - from[aside]);
+    if (sign * (at[aside] - straight) < GATE) closed[cell] = 0;
+  });
+  return closed;
+}
 
 function searchBox({ line: { from, to }, bounds, around }: AutoRouteInput): Box {
   const span = (axis: 0 | 1 | 2, by: number): [number, number] => [
@@ -148,19 +172,6 @@ const differ = (a: ProposedWay, b: ProposedWay): boolean =>
   a.holes.join() !== b.holes.join() ||
   Math.abs(a.middle[2] - b.middle[2]) > OTHER_HEIGHT;
 
-const preferenceField = (
-  grid: Grid,
-  prefer: ((at: Vector, middle: number) => number) | undefined,
-  middle: number,
-): Float32Array | undefined => {
-  if (!prefer) return undefined;
-  const factors = new Float32Array(grid.size);
-  for (let cell = 0; cell < grid.size; cell++) {
-    factors[cell] = prefer(placeOfCell(grid, cell), middle);
-  }
-  return factors;
-};
-
 /** Best first: fewest things against it, then what it costs in length and bends. */
 const byWorth = (a: ProposedWay, b: ProposedWay): number =>
   a.faults.length - b.faults.length || worth(a) - worth(b);
@@ -195,24 +206,22 @@ export function* autoRoute(
   const grid = gridOver(searchBox(input), line.from);
   const field = costField({ grid, around, mountingLines: input.mountingLines, line });
   const [from, to] = [cellAt(grid, line.from), cellAt(grid, line.to)];
-  const hops = hopsTo(grid, field, to, from);
   const atEnd = Math.ceil(line.radius / CELL + 0.5);
   const between = Math.ceil((2 * line.radius) / CELL + 0.5);
-  const middle = (line.from[2] + line.to[2]) / 2;
   const straight = proposalOf(endPoints(line, []), input);
   let ways: ProposedWay[] = straight?.faults.length === 0 ? [straight] : [];
-  for (const [done, prefer] of preferences.entries()) {
+  for (const [done, gate] of gates.entries()) {
+    const open = gated(field, grid, line, gate);
     const cells = searchWay({
       grid,
-      field,
-      hops,
-      preference: preferenceField(grid, prefer, middle),
+      field: open,
+      hops: hopsTo(grid, open, to, from),
       from,
       to,
       between,
       atEnd,
       cheapest: RAIL,
-      eager: prefer ? EAGER_OTHERS : EAGER,
+      eager: gate === 'none' ? EAGER : EAGER_GATED,
       most: MOST,
     });
     if (cells) {
@@ -230,7 +239,7 @@ export function* autoRoute(
       const way = proposalOf(points, input);
       if (way) ways = withWay(ways, way);
     }
-    yield { done: done + 1, of: preferences.length, ways };
+    yield { done: done + 1, of: gates.length, ways };
   }
   return ways;
 }

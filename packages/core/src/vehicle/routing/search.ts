@@ -24,8 +24,6 @@ const steps: readonly Step[] = [
 export interface SearchInput {
   readonly grid: Grid;
   readonly field: CostField;
-  /** factor on the cost of a cell: what is preferred this time */
-  readonly preference?: Float32Array | undefined;
   /** steps that each cell is away from the goal, round all that is closed */
   readonly hops: Int32Array;
   readonly from: number;
@@ -47,7 +45,7 @@ export interface SearchInput {
  * none.
  */
 export function searchWay(input: SearchInput): number[] | undefined {
-  const { grid, field, hops, preference, from, to, cheapest } = input;
+  const { grid, field, hops, from, to, cheapest } = input;
   if (!isReached(hops, from)) return undefined;
   const { counts, strides } = grid;
   const [nx, ny] = counts;
@@ -67,10 +65,7 @@ export function searchWay(input: SearchInput): number[] | undefined {
     }
     return input.eager * ((hops[cell] as number) * cheapest * CELL + turns * TURN);
   };
-  const costOf = (cell: number): number => {
-    const cost = field[cell] as number;
-    return cost === 0 ? 0 : cost * (preference ? (preference[cell] as number) : 1);
-  };
+  const costOf = (cell: number): number => field[cell] as number;
   /** Moves so many cells; what it costs, or undefined where something is in the way. */
   const moved = (cell: number, step: Step, cells: number): [number, number] | undefined => {
     const stride = step.by * entryAt(strides, step.axis);
