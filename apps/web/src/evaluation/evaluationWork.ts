@@ -9,6 +9,7 @@ import {
   type Delta,
   type Evaluation,
   type FuelComparison,
+  type AutoRouteProgress,
   type JudgedCircuit,
   type Ladder,
   type LadderVariant,
@@ -16,6 +17,7 @@ import {
   type OperatingMap,
   type OperatingPoint,
   type Result,
+  type RouteOf,
   type RippleEntry,
   type SetAnswer,
   type SetWish,
@@ -42,7 +44,9 @@ import {
   startUncertainty,
   thickerWire,
   toldEvaluation,
+  readBuild,
   variantLadder,
+  waysOfLine,
 } from '@brookrain/core';
 
 const evaluator = createEvaluator();
@@ -120,6 +124,8 @@ const TRIES_AT_ONCE = 40;
 /** Lets messages in: a cancel, or the next evaluation. */
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
+const sameLine = (a: RouteOf, b: RouteOf): boolean => JSON.stringify(a) === JSON.stringify(b);
+
 /** What separate calls start from; the evaluator knows the build that is open. */
 const checkedOf = (document: BuildDocument): Checked =>
   evaluator.check(shareUnchanged(lastDocument, document), catalogue);
@@ -193,6 +199,30 @@ const longWork = {
       if (own !== newestRun) return undefined;
     }
     return search.answer;
+  },
+  /** Looks for ways of a line over the map; undefined when it was cancelled or asked for anew. */
+  async ways(
+    document: BuildDocument,
+    of: RouteOf,
+    onProgress: (progress: AutoRouteProgress) => void,
+  ): Promise<AutoRouteProgress['ways'] | undefined> {
+    newestRun += 1;
+    const own = newestRun;
+    const { map, vehicle } = checkedOf(document);
+    const build = readBuild(document);
+    const search = waysOfLine({
+      of,
+      sleeve: build.routes.some((route) => route.sleeve && sameLine(route.of, of)),
+      lines: { ...build, circuits: build.fuelCircuits, catalogue },
+      map,
+      vehicle,
+    });
+    for (let step = search.next(); ; step = search.next()) {
+      if (step.done) return step.value;
+      onProgress(step.value);
+      await breath();
+      if (own !== newestRun) return undefined;
+    }
   },
   cancelRun(): void {
     newestRun += 1;

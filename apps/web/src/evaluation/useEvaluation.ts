@@ -1,4 +1,5 @@
 import {
+  type AutoRouteProgress,
   type BuildDocument,
   type Catalogue,
   type Ladder,
@@ -6,6 +7,7 @@ import {
   type OperatingMap,
   type OperatingPoint,
   type RippleEntry,
+  type RouteOf,
   type SetAnswer,
   type SetWish,
   type ToldEvaluation,
@@ -57,6 +59,17 @@ export async function runUncertainty(
 ): Promise<Uncertainty | undefined> {
   const worker = await withCatalogue(catalogue);
   return worker.uncertainty(document, options, proxy(onProgress));
+}
+
+/** Looks for ways of a line over the map, telling how far it has come; undefined when cancelled. */
+export async function lookForWays(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  of: RouteOf,
+  onProgress: (progress: AutoRouteProgress) => void,
+): Promise<AutoRouteProgress['ways'] | undefined> {
+  const worker = await withCatalogue(catalogue);
+  return worker.ways(document, of, proxy(onProgress));
 }
 
 /** The circuits of a build over the demand map. */

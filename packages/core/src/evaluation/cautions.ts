@@ -5,7 +5,7 @@ export interface Caution {
   readonly text: string;
 }
 
-export type CautionPlace = 'brief' | 'injectors' | 'circuit' | 'wiring' | 'take-away';
+export type CautionPlace = 'brief' | 'injectors' | 'circuit' | 'map' | 'wiring' | 'take-away';
 
 const all = {
   tankHotWork: {
@@ -63,6 +63,26 @@ const all = {
     when: 'Battery inside the cabin',
     text: 'Sealed type or sealed, vented box; strapped for crash loads; both cables protected through bulkheads.',
   },
+  hotExhaust: {
+    id: 'hot-exhaust',
+    when: 'Routes near exhaust, turbo',
+    text: 'Shield, sleeve or move. State the surface temperature used and the clearance.',
+  },
+  movingParts: {
+    id: 'moving-parts',
+    when: 'Fans, belts, prop shafts, steering, suspension',
+    text: 'Electric fans start on their own with the key on, some with it off. Clearance is checked over the whole travel.',
+  },
+  fumes: {
+    id: 'fumes',
+    when: 'Fuel lines in the cabin',
+    text: 'Avoid; if there is no other way, unjointed hardline in a sealed tube. Any smell of fuel inside: stop.',
+  },
+  hydraulic: {
+    id: 'hydraulic-hose',
+    when: 'Power steering and similar',
+    text: 'Fuel or oil hose is never used for power-steering pressure: those circuits reach 10 MPa and more.',
+  },
   jack: { id: 'jack', when: 'Under the vehicle', text: 'Stands on solid ground.' },
 } satisfies Record<string, Caution>;
 
@@ -89,6 +109,8 @@ export function cautionsAt(place: CautionPlace, facts: CautionFacts): Caution[] 
       return [all.injectors, all.pressure];
     case 'circuit':
       return [all.tankHotWork, all.hose, ...alcohol];
+    case 'map':
+      return [all.tankHotWork, all.hotExhaust, all.movingParts, all.fumes, all.hydraulic, all.jack];
     case 'wiring':
       return [all.cutOff, all.battery, ...cabin, ...tipOver];
     case 'take-away':

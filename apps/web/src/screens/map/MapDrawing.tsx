@@ -1,24 +1,35 @@
 import {
+  type Build,
   type LineRole,
-  type Placement,
+  type Path,
+  type ProposedWay,
   type ToldLine,
   type Vector,
   formatMeasure,
+  outlineOf,
   polylineOf,
+  shapeOf,
+  vectorOf,
 } from '@brookrain/core';
 import { useRef } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
 import { lineStyle } from '../circuit/lineStyle.ts';
 import { PlaceHandle } from './PlaceHandle.tsx';
-import { type MapView, mapScale } from './mapScale.ts';
-import type { Corner } from './useCorners.ts';
+import { Tape, type TapeEnds } from './Tape.tsx';
+import { ThingNames } from './ThingNames.tsx';
+import { HALO, MapPatterns, ThingShapes } from './ThingShapes.tsx';
+import type { Handle } from './handles.ts';
+import type { MapLayer } from './layers.ts';
+import { type MapScale, type MapView, mapScale } from './mapScale.ts';
+import type { Selection } from './selection.ts';
 
 const WIDTH = 740;
-/** Keeps words apart from the lines behind them. */
-const HALO = { paintOrder: 'stroke', stroke: 'var(--paper)', strokeWidth: 4 } as const;
+/** Side and plan together are no higher, so that both are in sight. */
+const BOTH = 560;
 const titles: Readonly<Record<MapView, string>> = {
   side: 'From the right',
   plan: 'From above, left side up',
+  end: 'From behind',
 };
 
 /** A line as it is drawn: its way where it has one. */
@@ -26,62 +37,83 @@ export interface DrawnLine {
   readonly id: string;
   readonly name: string;
   readonly role: LineRole;
+  readonly ends: readonly [Vector, Vector];
+  readonly endNames: readonly [string, string];
   readonly told: ToldLine | undefined;
 }
 
-/** A hot pipe as it is drawn. */
-export interface DrawnRun {
-  readonly id: string;
-  readonly name: string;
-  readonly diameter: number;
-  readonly points: readonly Vector[];
-}
-
 type Props = {
-  places: readonly Placement[];
+  build: Build;
+  views: readonly MapView[];
+  shows: (layer: MapLayer) => boolean;
   lines: readonly DrawnLine[];
-  runs: readonly DrawnRun[];
-  /** line or hot pipe that is looked at */
-  selected: string;
-  select: (id: string) => void;
-  corners: readonly Corner[];
-  corner: string | undefined;
-  pickCorner: (id: string) => void;
-  moveCorner: (id: string, to: Vector) => void;
-  /** places of the two ends of the selected line */
-  ends: readonly Placement[];
-  /** the place that is looked at */
-  place: Placement | undefined;
-  movePlace: (place: Placement, to: Vector) => void;
-  selectPlace: (id: string) => void;
+  selection: Selection;
+  select: (selection: Selection) => void;
+  handles: readonly Handle[];
+  picked: Path | undefined;
+  pick: (path: Path) => void;
+  move: (handle: Handle, to: Vector) => void;
+  ways: readonly ProposedWay[];
+  /** the two ends of the tape, while something is measured */
+  tape: TapeEnds | undefined;
+  moveTape: (ends: TapeEnds) => void;
+  /** how much of the vehicle is seen */
+  extent: MapExtent;
+  /** places of what is looked at */
+  focus: readonly Vector[];
 };
 
-const at = (p: Placement): Vector => [p.x.value, p.y.value, p.z.value];
+const pathOf = (scale: MapScale, points: readonly Vector[]): string =>
+  points
+    .map((p, i) => `${i === 0 ? 'M' : 'L'}${scale.x(p).toFixed(1)} ${scale.y(p).toFixed(1)}`)
+    .join('');
 
-/** Side and plan of the vehicle in step: places, hot pipes, lines, and what comes nearest. */
+/** How much of the vehicle the views show. */
+export const mapExtents = {
+  work: 'Where the work is',
+  whole: 'The whole vehicle',
+  close: 'What is picked',
+} as const;
+export type MapExtent = keyof typeof mapExtents;
+
+/** All places that are shown: the whole length and width, up to where things stand or to the top. */
+function shownPlaces({ build, lines, extent, focus }: Props): readonly Vector[] {
+  if (extent === 'close' && focus.length > 0) return focus;
+  const { vehicle, placements, hotRuns, solids } = build;
+  const half = vehicle.width.value / 2;
+  const outline = outlineOf(vehicle);
+  const top = extent === 'whole' ? Infinity : 0;
+  return [
+    ...outline.flatMap(({ x, z }): Vector[] => [
+      [x, half, Math.min(z, top)],
+      [x, -half, Math.min(z, top)],
+    ]),
+    ...placements.map(vectorOf),
+    ...hotRuns.flatMap((run) => run.points.map(vectorOf)),
+    ...solids.flatMap((solid) => [vectorOf(solid.low), vectorOf(solid.high)]),
+    ...lines.flatMap((line) => line.told?.points.map((p) => p.at) ?? []),
+  ];
+}
+
+/** The vehicle in two or three views in step: what is on it, its lines, what comes nearest. */
 export function MapDrawing(props: Props) {
+  const places = shownPlaces(props);
   return (
     <div className="space-y-2">
-      <View view="side" {...props} />
-      <View view="plan" {...props} />
+      {props.views.map((view) => (
+        <View key={view} view={view} places={places} {...props} />
+      ))}
     </div>
   );
 }
 
-function View({ view, ...props }: Props & { view: MapView }) {
-  const { places, lines, runs, selected, select, corners } = props;
-  const [units] = useUnits();
+function View({ view, places, ...props }: Props & { view: MapView; places: readonly Vector[] }) {
+  const { build, lines, selection, select, shows, handles } = props;
   const svg = useRef<SVGSVGElement>(null);
-  const everything = [
-    ...places.map(at),
-    ...runs.flatMap((run) => run.points),
-    ...lines.flatMap((line) => line.told?.points.map((p) => p.at) ?? []),
-  ];
-  const scale = mapScale(view, everything, WIDTH);
+  const scale = mapScale(view, places, WIDTH, BOTH);
   const { x, y } = scale;
-  const way = (points: readonly Vector[]): string =>
-    points.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p).toFixed(1)} ${y(p).toFixed(1)}`).join('');
-  const heat = lines.find((line) => line.id === selected)?.told?.heat;
+  const chosen = selection.kind === 'line' ? lines.find((l) => l.id === selection.id) : undefined;
+  const near = chosen?.told?.nearest;
   return (
     <figure>
       <figcaption className="text-[13px] text-second">{titles[view]}</figcaption>
@@ -90,8 +122,10 @@ function View({ view, ...props }: Props & { view: MapView }) {
         viewBox={`0 0 ${scale.width} ${scale.height}`}
         aria-label={`Map, ${titles[view].toLowerCase()}`}
         role="group"
-        className="w-full border-[0.75px] border-hair"
+        className="border-[0.75px] border-hair"
+        style={{ width: `${(100 * scale.width) / WIDTH}%`, maxWidth: '100%' }}
       >
+        <MapPatterns />
         <line
           x1="0"
           x2={scale.width}
@@ -101,109 +135,126 @@ function View({ view, ...props }: Props & { view: MapView }) {
           strokeWidth="0.75"
           strokeDasharray={view === 'plan' ? '10 4 2 4' : undefined}
         />
-        <text x="6" y={y([0, 0, 0]) - 4} className="text-[11px]" fill="var(--second)">
-          {view === 'side' ? 'ground' : 'middle'}
-        </text>
-        {runs.map((run) => (
-          <g key={run.id} className="cursor-pointer" onClick={() => select(run.id)}>
-            <path
-              d={way(run.points)}
-              fill="none"
-              stroke="var(--signal)"
-              strokeOpacity={run.id === selected ? 0.6 : 0.3}
-              strokeWidth={Math.max(3, run.diameter * scale.perMetre)}
-              strokeLinejoin="round"
-            />
-            <path d={way(run.points)} fill="none" stroke="var(--signal)" strokeWidth="0.75" />
-          </g>
-        ))}
-        {places.map((place) => (
-          <circle
-            key={place.id}
-            cx={x(at(place))}
-            cy={y(at(place))}
-            r="2.5"
-            fill="var(--paper)"
-            stroke="var(--edge)"
-            className="cursor-pointer"
-            onClick={() => props.selectPlace(place.id)}
-          >
-            <title>{place.name}</title>
-          </circle>
-        ))}
+        <ThingShapes {...{ build, scale, shows, selection, select }} />
+        <ThingNames {...{ build, scale, shows }} />
         {lines.map(({ id, role, told }) => {
-          if (!told) return null;
+          if (!told || !shows(told.carries === 'fuel' ? 'lines' : 'otherLines')) return null;
           const style = lineStyle[role];
           const points = told.path ? polylineOf(told.path) : told.points.map((p) => p.at);
           return (
-            <g key={id} className="cursor-pointer" onClick={() => select(id)}>
-              <path d={way(points)} fill="none" stroke="transparent" strokeWidth="14" />
+            <g key={id} className="cursor-pointer" onClick={() => select({ kind: 'line', id })}>
+              <path d={pathOf(scale, points)} fill="none" stroke="transparent" strokeWidth="12" />
               <path
-                d={way(points)}
+                d={pathOf(scale, points)}
                 fill="none"
                 stroke={told.path ? style.colour : 'var(--signal)'}
-                strokeWidth={id === selected ? 3 : 1.5}
+                strokeWidth={id === chosen?.id ? 3.5 : 1.75}
                 strokeDasharray={told.path ? style.dash : '3 3'}
               />
             </g>
           );
         })}
-        {props.ends.map((place, i) => (
+        {chosen && <WaysDrawn line={chosen} ways={props.ways} scale={scale} />}
+        {chosen?.endNames.map((name, i) => (
           <text
-            key={place.id}
-            x={x(at(place))}
-            y={y(at(place)) + (i === 0 ? 16 : -8)}
+            key={i}
+            x={x(chosen.ends[i === 0 ? 0 : 1])}
+            y={y(chosen.ends[i === 0 ? 0 : 1]) + (i === 0 ? 16 : -8)}
             textAnchor="middle"
+            className="pointer-events-none"
             {...HALO}
           >
-            {place.name}
+            {name}
           </text>
         ))}
-        {heat && (
-          <g>
-            <line
-              x1={x(heat.nearest.at)}
-              y1={y(heat.nearest.at)}
-              x2={x(heat.nearest.to)}
-              y2={y(heat.nearest.to)}
-              stroke="var(--ink)"
-              strokeWidth="1.5"
-            />
-            <text
-              x={(x(heat.nearest.at) + x(heat.nearest.to)) / 2 + 8}
-              y={(y(heat.nearest.at) + y(heat.nearest.to)) / 2 + 14}
-              className="font-medium"
-              {...HALO}
-              fill={heat.margin < 0 ? 'var(--signal)' : 'var(--ink)'}
-            >
-              {formatMeasure({ value: heat.clearance, kind: 'length' }, units, 2)}
-            </text>
-          </g>
-        )}
-        {props.place && (
+        {near && <Dimension near={near} scale={scale} />}
+        {handles.map((handle) => (
           <PlaceHandle
-            key={props.place.id}
-            name={props.place.name}
-            at={at(props.place)}
+            key={handle.path.join('/')}
+            name={handle.name}
+            at={handle.at}
             scale={scale}
             svg={svg}
-            selected
-            move={(to) => props.place && props.movePlace(props.place, to)}
-          />
-        )}
-        {corners.map((corner, i) => (
-          <PlaceHandle
-            key={corner.id}
-            name={`Corner ${i + 1}`}
-            at={corner.at}
-            scale={scale}
-            svg={svg}
-            selected={corner.id === props.corner}
-            select={() => props.pickCorner(corner.id)}
-            move={(to) => props.moveCorner(corner.id, to)}
+            selected={handle.path.join('/') === props.picked?.join('/')}
+            select={() => props.pick(handle.path)}
+            move={(to) => props.move(handle, to)}
           />
         ))}
+        {props.tape && (
+          <Tape ends={props.tape} move={props.moveTape} scale={scale} svg={svg} snapTo={places} />
+        )}
       </svg>
     </figure>
   );
+}
+
+/** The clearance that matters most, drawn as a dimension with its number. */
+function Dimension({
+  near,
+  scale: { x, y },
+}: {
+  near: NonNullable<ToldLine['nearest']>;
+  scale: MapScale;
+}) {
+  const [units] = useUnits();
+  const { at, to } = near.nearest;
+  return (
+    <g className="pointer-events-none">
+      <line x1={x(at)} y1={y(at)} x2={x(to)} y2={y(to)} stroke="var(--ink)" strokeWidth="1.5" />
+      <circle cx={x(at)} cy={y(at)} r="2" fill="var(--ink)" />
+      <text
+        x={(x(at) + x(to)) / 2 + 8}
+        y={(y(at) + y(to)) / 2 + 16}
+        className="font-medium"
+        {...HALO}
+        fill={near.margin < 0 ? 'var(--signal)' : 'var(--ink)'}
+      >
+        {formatMeasure({ value: near.clearance, kind: 'length' }, units, 2)} to{' '}
+        {near.name.toLowerCase()}
+      </text>
+    </g>
+  );
+}
+
+const dashes = ['9 4', '3 4', '1 5'] as const;
+
+/** Ways that are proposed, numbered, beside the one that is there. */
+function WaysDrawn({
+  line,
+  ways,
+  scale,
+}: {
+  line: DrawnLine;
+  ways: readonly ProposedWay[];
+  scale: MapScale;
+}) {
+  return ways.map((way, i) => {
+    const shape = shapeOf([
+      { at: line.ends[0], radius: 0 },
+      ...way.corners,
+      { at: line.ends[1], radius: 0 },
+    ]);
+    if (!shape.ok) return null;
+    return (
+      <g key={i} className="pointer-events-none">
+        <path
+          d={pathOf(scale, polylineOf(shape.path))}
+          fill="none"
+          stroke="var(--moss)"
+          strokeWidth="2.5"
+          strokeDasharray={dashes[i]}
+        />
+        <text
+          x={scale.x(way.middle)}
+          y={scale.y(way.middle) - 6}
+          textAnchor="middle"
+          fill="var(--moss)"
+          className="font-medium"
+          {...HALO}
+        >
+          {i + 1}
+        </text>
+      </g>
+    );
+  });
 }

@@ -1,213 +1,232 @@
 import {
   type Build,
-  type FuelCircuit,
-  type LineElement,
-  type Placement,
+  type MapThingSlice,
+  type Path,
+  type ToldFinding,
   type Vector,
-  quantity,
+  mapSlices,
+  valueAt,
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { ActionMenu } from '../../ui/ActionMenu.tsx';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { HotRunInspector } from './HotRunInspector.tsx';
-import { MapDrawing } from './MapDrawing.tsx';
-import { PlaceInspector } from './PlaceInspector.tsx';
-import { RouteInspector, UnledLine } from './RouteInspector.tsx';
-import { useCorners } from './useCorners.ts';
+import { LayerChooser } from './LayerChooser.tsx';
+import { LineInspector } from './LineInspector.tsx';
+import { MapDrawing, type MapExtent, mapExtents } from './MapDrawing.tsx';
+import type { TapeEnds } from './Tape.tsx';
+import { TapeWords } from './TapeWords.tsx';
+import { ThingInspector } from './ThingInspector.tsx';
+import { VehicleInspector } from './VehicleInspector.tsx';
+import { handlesOf, movesTo } from './handles.ts';
+import { useLayers } from './layers.ts';
+import { type PlacedLine, linesOf } from './mapLines.ts';
+import { type NewThing, newThing, newThings } from './newThing.ts';
+import { type Selection, readSelection, sameSelection, selectionText } from './selection.ts';
+import { useWays } from './useWays.ts';
 
-interface PlacedLine {
-  readonly line: LineElement;
-  readonly circuit: FuelCircuit;
-  readonly ends: readonly [Placement, Placement];
+const headings: Readonly<Record<Exclude<MapThingSlice, 'hardPoints'>, string>> = {
+  placements: 'Places',
+  solids: 'Solid things',
+  hotRuns: 'Hot pipes',
+  movingZones: 'What moves',
+  sheets: 'Sheets',
+  edges: 'Edges',
+  mountingLines: 'Mounting lines',
+  spaces: 'Zones',
+  otherLines: 'Other lines',
+};
+
+/** What of the map can be looked at, in groups. */
+function choicesOf(build: Build, lines: readonly PlacedLine[]) {
+  const named = (slice: Exclude<MapThingSlice, 'hardPoints'>) => ({
+    heading: headings[slice],
+    choices: build[slice].map(({ id, name }) => ({
+      value: selectionText({ kind: 'thing', slice, id }),
+      label: name,
+    })),
+  });
+  return [
+    {
+      heading: 'Lines',
+      choices: lines.map((line) => ({
+        value: line.id,
+        label: `${line.name}${line.routeId === undefined ? ', no way yet' : ''}`,
+      })),
+    },
+    { heading: 'Vehicle', choices: [{ value: 'vehicle:', label: 'Vehicle and outline' }] },
+    ...mapSlices.flatMap((slice) => (slice === 'hardPoints' ? [] : [named(slice)])),
+  ].filter((group) => group.choices.length > 0);
 }
 
-const at = (p: Placement): Vector => [p.x.value, p.y.value, p.z.value];
-
-/** Every line of the build with the places of its ends. */
-function linesOf(build: Build): PlacedLine[] {
-  return build.fuelCircuits.flatMap((circuit) =>
-    circuit.elements.flatMap((line): PlacedLine[] => {
-      if (line.kind !== 'line') return [];
-      const place = (nodeId: string): Placement | undefined => {
-        const node = circuit.nodes.find((n) => n.id === nodeId);
-        return build.placements.find((p) => p.id === node?.placementId);
-      };
-      const [from, to] = [place(line.from), place(line.to)];
-      return from && to ? [{ line, circuit, ends: [from, to] }] : [];
-    }),
-  );
+/** What a finding of the map is about. */
+function selectionOf({ where }: ToldFinding, build: Build): Selection | undefined {
+  if (where.stage !== 'map') return undefined;
+  if ('line' in where) return { kind: 'line', id: where.line };
+  const point = build.hardPoints.find((p) => p.id === where.thing);
+  return where.slice === 'hardPoints' && point
+    ? { kind: 'thing', slice: 'placements', id: point.placementId }
+    : { kind: 'thing', slice: where.slice, id: where.thing };
 }
 
-/** A hot pipe that nobody described yet: 1 m, beside the middle of the vehicle. */
-const newRun = (x: number) => ({
-  name: 'Exhaust',
-  part: 'pipe',
-  diameter: quantity(50, 'length', 'mm'),
-  temperature: quantity(400, 'temperature', '°C'),
-  points: {
-    p1: corner(1000, x, 300),
-    p2: corner(2000, x - 1000, 300),
-  },
-});
-const corner = (order: number, x: number, y: number) => ({
-  order,
-  x: quantity(x, 'length', 'mm'),
-  y: quantity(y, 'length', 'mm'),
-  z: quantity(350, 'length', 'mm'),
-});
-
-/** Tells a place from a line or pipe of the same id. */
-const placeKey = (id: string): string => `place:${id}`;
-
-/** Stands in for a route that is not there: nothing is kept under it. */
-const NO_ROUTE = 'none';
-
-/** The vehicle from the side and from above: where lines run, and what is hot. */
+/** The vehicle from its sides: what stands on it, where lines run, and what is too near. */
 export function MapScreen() {
   const { document: build, stored, evaluation, edit } = useBuild();
   const [query, setQuery] = useSearchParams();
+  const layers = useLayers();
   const lines = linesOf(build);
-  const { hotRuns, routes } = build;
-  const asked = query.get('of');
-  const first = evaluation.findings.find((f) => f.where.stage === 'map')?.where;
-  const usual = first?.stage === 'map' ? first.line : (routes[0]?.elementId ?? lines[0]?.line.id);
-  const known = [
-    ...lines.map((l) => l.line.id),
-    ...hotRuns.map((r) => r.id),
-    ...build.placements.map((p) => placeKey(p.id)),
-  ];
-  const selected = asked && known.includes(asked) ? asked : (usual ?? '');
-  const [picked, setPicked] = useState<string>();
-  const select = (id: string): void => {
-    setPicked(undefined);
-    setQuery({ of: id }, { replace: true });
-  };
-  const placed = lines.find((l) => l.line.id === selected);
-  const run = placed ? undefined : hotRuns.find((r) => r.id === selected);
-  const route = routes.find((r) => r.elementId === selected);
-  const place = build.placements.find((p) => placeKey(p.id) === selected);
-  const path = run ? ['hotRuns', run.id, 'points'] : ['routes', route?.id ?? NO_ROUTE, 'points'];
-  const corners = useCorners(path);
   const findings = evaluation.findings.filter((f) => f.where.stage === 'map');
-  const mine = findings.filter((f) => f.where.stage === 'map' && f.where.line === selected);
-  const freeRun = (): string => {
-    let n = hotRuns.length + 1;
-    while (Object.hasOwn(stored.hotRuns, `hot-${n}`)) n += 1;
-    return `hot-${n}`;
+  const choices = choicesOf(build, lines);
+  const known = choices.flatMap((group) => group.choices.map((choice) => choice.value));
+  const asked = query.get('of');
+  const first = findings[0] && selectionOf(findings[0], build);
+  const usual: Selection =
+    first ?? (lines[0] ? { kind: 'line', id: lines[0].id } : { kind: 'vehicle' });
+  const selection = asked !== null && known.includes(asked) ? readSelection(asked) : usual;
+  const [picked, pick] = useState<Path>();
+  const [tape, setTape] = useState<TapeEnds>();
+  const [extent, setExtent] = useState<MapExtent>('work');
+  const [fromBehind, setFromBehind] = useState(false);
+  const select = (next: Selection): void => {
+    if (sameSelection(next, selection)) return;
+    pick(undefined);
+    setQuery({ of: selectionText(next) }, { replace: true });
   };
-  /** One edit: the coordinates that changed. */
-  const movePlace = (moved: Placement, to: Vector): void => {
-    const changes = (['x', 'y', 'z'] as const).flatMap((axis, k) => {
-      const value = to[k] ?? 0;
-      return value === moved[axis].value
-        ? []
-        : [{ path: ['placements', moved.id, axis], value: { ...moved[axis], value } }];
-    });
-    const label = `Move the ${moved.name.toLowerCase()}`;
-    if (changes.length > 0) edit({ name: 'set-several', label, changes });
+  const line = selection.kind === 'line' ? lines.find((l) => l.id === selection.id) : undefined;
+  const handles = handlesOf(stored, selection);
+  const ways = useWays(line?.id ?? '');
+  const mine = findings.filter((f) => {
+    const about = selectionOf(f, build);
+    return about && sameSelection(about, selection);
+  });
+  /** What the eye goes to: the ends of the line, or the places of the thing. */
+  const focus: readonly Vector[] = [...(line?.ends ?? []), ...handles.map((h) => h.at)];
+  const add = (kind: NewThing): void => {
+    const middle: Vector = [build.vehicle.wheelbase.value / 2, 0, build.vehicle.height.value / 3];
+    const made = newThing(kind, middle, build);
+    if (!made) return;
+    let n = Object.keys(stored[made.slice]).length + 1;
+    while (Object.hasOwn(stored[made.slice], `${kind}-${n}`)) n += 1;
+    const id = `${kind}-${n}`;
+    if (edit({ name: 'set', path: [made.slice, id], value: made.value }).ok) {
+      select({ kind: 'thing', slice: made.slice, id });
+    }
   };
   return (
     <Screen
       title="Map"
-      lead="Where lines run over the vehicle: x forward of the rear axle, y left of the middle, z above the ground."
+      lead="The vehicle and what runs over it: x forward of the rear axle, y left of the middle, z above the ground."
       inspector={
         <>
           <Select
-            name="Line, hot pipe or place"
-            value={selected}
-            choices={[
-              {
-                heading: 'Lines',
-                choices: lines.map(({ line }) => ({
-                  value: line.id,
-                  label: `${line.name}${routes.some((r) => r.elementId === line.id) ? '' : ', no way yet'}`,
-                })),
-              },
-              {
-                heading: 'Hot pipes',
-                choices: hotRuns.map((r) => ({ value: r.id, label: r.name })),
-              },
-              {
-                heading: 'Places',
-                choices: build.placements.map((p) => ({ value: placeKey(p.id), label: p.name })),
-              },
-            ].filter((group) => group.choices.length > 0)}
-            onChoose={select}
+            name="What is looked at"
+            value={selectionText(selection)}
+            choices={choices}
+            onChoose={(text) => select(readSelection(text))}
           />
           {mine.map((finding) => (
             <FindingNote key={finding.id} finding={finding} />
           ))}
-          {placed && !route && <UnledLine circuit={placed.circuit} line={placed.line} />}
-          {placed && route && (
-            <RouteInspector
-              route={route}
-              line={placed.line}
-              ends={[at(placed.ends[0]), at(placed.ends[1])]}
-              corners={corners}
-              corner={picked}
-              pick={setPicked}
-            />
+          {line && (
+            <LineInspector line={line} handles={handles} picked={picked} pick={pick} ways={ways} />
           )}
-          {run && <HotRunInspector run={run} corners={corners} corner={picked} pick={setPicked} />}
-          {place && <PlaceInspector place={place} />}
-          <Cautions place="circuit" />
+          {selection.kind === 'thing' &&
+            valueAt(stored, [selection.slice, selection.id]) !== undefined && (
+              <ThingInspector
+                slice={selection.slice}
+                id={selection.id}
+                handles={handles}
+                picked={picked}
+                pick={pick}
+                gone={() => select({ kind: 'vehicle' })}
+              />
+            )}
+          {selection.kind === 'vehicle' && (
+            <VehicleInspector handles={handles} picked={picked} pick={pick} />
+          )}
+          <Cautions place="map" />
         </>
       }
     >
-      <div className="mb-2 flex items-center justify-between gap-3">
-        <p className="text-[13px] text-second">
-          {(corners.corners.length > 0 || place) &&
-            'Drag it in either view, or step it with the arrow keys.'}
-        </p>
+      <div className="mb-2 flex flex-wrap items-center gap-2">
+        <span className="w-[150px]">
+          <ActionMenu
+            text="Put on the map"
+            actions={Object.entries(newThings).map(([value, label]) => ({
+              value: value as NewThing,
+              label,
+            }))}
+            onPick={add}
+          />
+        </span>
+        <LayerChooser layers={layers} />
         <button
           type="button"
           className="act"
-          onClick={() => {
-            const id = freeRun();
-            const front = Math.max(...build.placements.map((p) => p.x.value));
-            if (
-              edit({ name: 'set', path: ['hotRuns', id], value: newRun(Math.round(front * 1e3)) })
-                .ok
-            ) {
-              select(id);
-            }
-          }}
+          aria-pressed={tape !== undefined}
+          onClick={() =>
+            setTape(tape ? undefined : [focus[0] ?? [0, 0, 0.3], focus.at(-1) ?? [1, 0, 0.3]])
+          }
         >
-          Add a hot pipe
+          {tape ? 'Put the tape away' : 'Measure'}
+        </button>
+        <span className="w-[170px]">
+          <Select
+            name="How much is seen"
+            value={extent}
+            choices={Object.entries(mapExtents).map(([value, label]) => ({
+              value: value as MapExtent,
+              label,
+            }))}
+            onChoose={setExtent}
+          />
+        </span>
+        <button
+          type="button"
+          className="act"
+          aria-pressed={fromBehind}
+          onClick={() => setFromBehind(!fromBehind)}
+        >
+          {fromBehind ? 'Not from behind' : 'From behind too'}
         </button>
       </div>
+      {tape && <TapeWords ends={tape} />}
       <MapDrawing
-        places={build.placements}
-        lines={lines.map(({ line }) => ({
-          id: line.id,
-          name: line.name,
-          role: line.role,
-          told: evaluation.lines.find((l) => l.elementId === line.id),
+        build={build}
+        views={fromBehind ? ['side', 'plan', 'end'] : ['side', 'plan']}
+        shows={layers.shows}
+        lines={lines.map((each) => ({
+          ...each,
+          told: evaluation.lines.find((l) => l.lineId === each.id),
         }))}
-        runs={hotRuns.map((r) => ({
-          id: r.id,
-          name: r.name,
-          diameter: r.diameter.value,
-          points: r.points.map((p): Vector => [p.x.value, p.y.value, p.z.value]),
-        }))}
-        selected={selected}
+        selection={selection}
         select={select}
-        corners={run || route ? corners.corners : []}
-        corner={picked}
-        pickCorner={setPicked}
-        moveCorner={corners.move}
-        ends={placed ? placed.ends : place ? [place] : []}
-        place={place}
-        movePlace={movePlace}
-        selectPlace={(id) => select(placeKey(id))}
+        handles={handles}
+        picked={picked}
+        pick={pick}
+        move={(handle, to) => {
+          const changes = movesTo(stored, handle, to);
+          const label = `Move: ${handle.name.toLowerCase()}`;
+          if (changes.length > 0) edit({ name: 'set-several', label, changes });
+        }}
+        ways={ways.ways}
+        tape={tape}
+        moveTape={setTape}
+        extent={extent}
+        focus={focus}
       />
+      <p className="mt-1 text-[13px] text-second">
+        {handles.length > 0
+          ? 'Drag a square in any view, or step it with the arrow keys: 5 mm, with Shift 50.'
+          : 'Pick a thing in the drawing or in the list.'}
+      </p>
       <div className="mt-2">
         {findings.length === 0 && (
-          <p className="text-second">Nothing stands against the ways on the map.</p>
+          <p className="text-second">Nothing stands against what is on the map.</p>
         )}
         {findings
           .filter((f) => !mine.includes(f))

@@ -55,7 +55,7 @@ const shapes: Readonly<Record<BodyKind, readonly (readonly [along: number, up: n
     [1, 0.05],
   ],
   'single-seater': [
-    [0, 0.25],
+    [0, 0.04],
     [0, 0.9],
     [0.06, 0.9],
     [0.12, 0.5],
@@ -68,7 +68,7 @@ const shapes: Readonly<Record<BodyKind, readonly (readonly [along: number, up: n
     [1, 0],
   ],
   'three-wheeler': [
-    [0, 0.2],
+    [0, 0.1],
     [0.03, 0.5],
     [0.2, 0.72],
     [0.5, 0.6],

@@ -70,7 +70,7 @@ describe('a way looked for', () => {
     ways.forEach((way) => expectSound(way, input));
     const edge: Vector = [0.95, 0.51, 0.5];
     const shortest = Math.hypot(0.95, edge[1], 0.1) + Math.hypot(1.05, edge[1] - line.to[1], 0.1);
-    expect(Math.min(...ways.map((way) => way.length))).toBeLessThan(1.25 * shortest);
+    expect(Math.min(...ways.map((way) => way.length))).toBeLessThan(1.3 * shortest);
   });
 
   test('goes through the hole of a sheet, in its middle, and nowhere where there is none', () => {
