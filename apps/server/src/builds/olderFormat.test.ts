@@ -2,7 +2,14 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BuildReply, ErrorReply, RevisionReply } from '@brookrain/contract';
-import { type BuildDocument, CURRENT_VERSION, hashOf, lantern, withValueAt } from '@brookrain/core';
+import {
+  type BuildDocument,
+  CURRENT_VERSION,
+  hashOf,
+  lantern,
+  storedDocument,
+  withValueAt,
+} from '@brookrain/core';
 import Sqlite from 'better-sqlite3';
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
@@ -88,17 +95,8 @@ afterEach(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-/** Lantern as it was before format 5: its tank loses heat as usual, nothing runs over a map. */
-const feed = 'fuelCircuits.main.elements.feed.length.typed';
-const usual: BuildDocument = {
-  ...withValueAt(
-    withValueAt(lantern, 'fuelCircuits.main.elements.tank.heatLoss', { value: 10, unit: 'W/K' }),
-    feed,
-    { value: 4.4, unit: 'm' },
-  ),
-  hotRuns: {},
-  routes: {},
-};
+/** Lantern as that program knew it, brought up to date. */
+const usual: BuildDocument = storedDocument(JSON.parse(readFileSync(versionThree, 'utf8')));
 
 describe('a data folder of an older format', () => {
   const six: BuildDocument = withValueAt(usual, 'brief.cylinders', 6);

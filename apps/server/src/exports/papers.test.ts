@@ -122,12 +122,18 @@ describe('work sheet', () => {
     expect(cell(injectors!, 0, 'Flow as rated')).toContain('650 cc/min at 300 kPa');
     const [elements] = tableWith('Ends');
     const feed = elements!.rows.findIndex((r) => r[1] === 'Feed line');
-    expect(cell(elements!, feed, 'Length')).toBe('3.71 m, on the map');
+    expect(cell(elements!, feed, 'Length')).toBe('3.47 m, on the map');
     expect(cell(elements!, feed, 'Ends')).toContain('90°');
     const suction = elements!.rows.findIndex((r) => r[1] === 'Suction hose');
-    expect(cell(elements!, suction, 'Length')).toContain('measured');
-    const back = elements!.rows.findIndex((r) => r[1] === 'Return line');
-    expect(cell(elements!, back, 'Length')).toContain('estimate');
+    expect(cell(elements!, suction, 'Length')).toContain('on the map');
+    const measured = applyCommand(lantern, {
+      name: 'set',
+      path: ['fuelCircuits', 'main', 'elements', 'suction', 'length', 'measured'],
+      value: { value: 0.42, unit: 'm' },
+    }).document;
+    expect(JSON.stringify(sheetOf(measured))).toContain('420 mm, measured');
+    const unled = { ...lantern, routes: {} };
+    expect(JSON.stringify(sheetOf(unled))).toContain('estimate');
     expect(sheet.drawings).toBe(1);
   });
 
@@ -196,7 +202,7 @@ describe('work sheet', () => {
           path: ['fuelCircuits', 'main', 'elements', 'tank', 'usableVolume'],
           value: { value: 0.9, unit: 'L' },
         },
-        { path: ['routes', 'feed', 'sleeve'], value: true },
+        { path: ['routes'], value: { feed: { ...lantern.routes['feed']!, sleeve: true } } },
         // Wide enough to be laminar throughout.
         {
           path: ['fuelCircuits', 'main', 'elements', 'return', 'item'],

@@ -246,6 +246,8 @@ describe('figures', () => {
       'a staged row': with_(kittiwake),
       'a seasonal fuel': with_(kittiwake),
       'a way on the map': with_(lantern),
+      'a solid thing on the map': with_(lantern),
+      'a hot pipe on the map': with_(lantern),
     };
     for (const { key, onlyWith } of documentedFigures) {
       const where = onlyWith ? others[onlyWith] : figures;

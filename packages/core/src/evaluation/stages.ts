@@ -106,13 +106,13 @@ const geometry = stage({
   reads: { circuits: slices.circuits, places: slices.places, routed: routedLengths },
   run: ({ circuits, places, routed }) =>
     circuits.map((circuit, i) => {
-      const { heights, lengths, lengthSources } = geometryStage({
+      const { heights, lengths, bendLosses, lengthSources } = geometryStage({
         circuit,
         scope: circuitScope(i, circuit.id),
         placements: places,
         routed,
       });
-      return { heights, lengths, lengthSources, results: [] };
+      return { heights, lengths, bendLosses, lengthSources, results: [] };
     }),
 });
 

@@ -7,3 +7,4 @@ export * from './result.ts';
 export * from './resultBook.ts';
 export * from './resultIndex.ts';
 export * from './sentence.ts';
+export type * from './figureDescription.ts';

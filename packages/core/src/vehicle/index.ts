@@ -1,5 +1,6 @@
 export * from './body/index.ts';
 export * from './commands/index.ts';
+export * from './documentedMapFigures.ts';
 export * from './geometry/index.ts';
 export * from './obstacles/index.ts';
 export * from './places/index.ts';

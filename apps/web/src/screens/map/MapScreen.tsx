@@ -19,6 +19,7 @@ import { LayerChooser } from './LayerChooser.tsx';
 import { LineInspector } from './LineInspector.tsx';
 import { MapDrawing, type MapExtent, mapExtents } from './MapDrawing.tsx';
 import type { TapeEnds } from './Tape.tsx';
+import { NextTape } from './NextTape.tsx';
 import { TapeWords } from './TapeWords.tsx';
 import { ThingInspector } from './ThingInspector.tsx';
 import { VehicleInspector } from './VehicleInspector.tsx';
@@ -224,6 +225,7 @@ export function MapScreen() {
           ? 'Drag a square in any view, or step it with the arrow keys: 5 mm, with Shift 50.'
           : 'Pick a thing in the drawing or in the list.'}
       </p>
+      <NextTape select={select} />
       <div className="mt-2">
         {findings.length === 0 && (
           <p className="text-second">Nothing stands against what is on the map.</p>

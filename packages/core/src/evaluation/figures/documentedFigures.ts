@@ -1,16 +1,13 @@
-import { type UnitKind, unitKinds } from '../../quantities/index.ts';
+import { unitKinds } from '../../quantities/index.ts';
 import type { Evaluation } from '../evaluate.ts';
-import { type FigureRef, figureNames, single } from '../../results/index.ts';
+import {
+  type FigureDescription,
+  type FigureRef,
+  figureNames,
+  single,
+} from '../../results/index.ts';
+import { documentedMapFigures } from '../../vehicle/index.ts';
 import { type Ladder, reachedRungs } from '../ladder.ts';
-
-/** One documented figure: its key, its kind and what it means. Keys are only ever added. */
-export interface FigureDescription {
-  readonly key: string;
-  readonly kind: UnitKind | 'text';
-  readonly meaning: string;
-  /** what a build must have for it to be there; nothing when every build has it */
-  readonly onlyWith?: 'a surge tank' | 'a staged row' | 'a seasonal fuel' | 'a way on the map';
-}
 
 export const documentedFigures: readonly FigureDescription[] = [
   {
@@ -295,63 +292,7 @@ export const documentedFigures: readonly FigureDescription[] = [
     meaning:
       'Vapour pressure of the fuel at that temperature, absolute; left out where the hottest fuel of the brief is hotter.',
   },
-  {
-    key: 'line.feed.length',
-    kind: 'length',
-    meaning:
-      'Developed length of a line along its way on the map, arcs and not corners: `line.<line>.length`. Used where no length was typed or measured.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'line.feed.bends',
-    kind: 'count',
-    meaning: 'Bends of that way: `line.<line>.bends`.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'line.feed.bendAngle',
-    kind: 'angle',
-    meaning: 'How far it is bent in all: `line.<line>.bendAngle`.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'line.feed.minClearance',
-    kind: 'length',
-    meaning:
-      'Least clearance between the skins of a line and of the hot pipe that leaves it least: `line.<line>.minClearance`.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'line.feed.highPoint',
-    kind: 'length',
-    meaning: 'Greatest height of its centreline above the ground: `line.<line>.highPoint`.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'line.feed.lowPoint',
-    kind: 'length',
-    meaning: 'Least height of its centreline: `line.<line>.lowPoint`.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'line.feed.clampCount',
-    kind: 'count',
-    meaning:
-      'Clamps that its length asks for: one within 120 mm of each end, 450 mm apart at most on hose, 600 on hardline: `line.<line>.clampCount`.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'line.feed.uncertainty',
-    kind: 'length',
-    meaning: 'To what its length is known, ±: `line.<line>.uncertainty`.',
-    onlyWith: 'a way on the map',
-  },
-  {
-    key: 'map.lowestPoint',
-    kind: 'length',
-    meaning: 'Lowest point of all lines on the map, above the ground.',
-    onlyWith: 'a way on the map',
-  },
+  ...documentedMapFigures,
   {
     key: 'consumption.flow',
     kind: 'volumeFlow',

@@ -1,4 +1,4 @@
-import type { RoutedLine } from '../../vehicle/index.ts';
+import type { NextTape, RoutedLine } from '../../vehicle/index.ts';
 import type { SizedPumpFeed } from '../../electrics/index.ts';
 import type {
   CaseName,
@@ -57,6 +57,7 @@ export interface ToldEvaluation extends Pick<
   readonly fluids: readonly ToldFluid[];
   readonly feeds: readonly ToldFeed[];
   readonly lines: readonly ToldLine[];
+  readonly nextTape: NextTape | undefined;
 }
 
 function toldCase({ point, solution }: SolvedCase): ToldCase {
@@ -91,6 +92,7 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     ),
     fluids: evaluation.fluids.map(told),
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
+    nextTape: evaluation.map.nextTape,
     lines: evaluation.map.lines.map(({ results: _, length: __, check: ___, ...line }) => line),
   };
 }

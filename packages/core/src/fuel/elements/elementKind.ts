@@ -58,7 +58,10 @@ export interface ElementKindEntry<Element extends CircuitElement> {
   /** joints whose pressure is known, whatever flows */
   readonly fixedNodes?: (element: Element, fluid: Fluid) => readonly NetworkNode[];
   /** law of an element that is the same at every running point */
-  readonly law?: (element: Element, at: ElementSurroundings & { length: number }) => BranchModel;
+  readonly law?: (
+    element: Element,
+    at: ElementSurroundings & { length: number; bendLoss: number },
+  ) => BranchModel;
   /** branches that depend on the running point */
   readonly branches?: (element: Element, at: AtRunningPoint) => readonly NetworkBranch[];
   /** the part of it that regulates by letting go */

@@ -86,13 +86,14 @@ describe('joints of elements', () => {
 
   test('with a prefix a circuit solves to the same pressures', () => {
     for (const { design, circuit } of circuits) {
-      const prefixed = (record: Readonly<Record<string, number>>) =>
+      const prefixed = <T>(record: Readonly<Record<string, T>>) =>
         Object.fromEntries(Object.entries(record).map(([id, value]) => [`x-${id}`, value]));
       const moved = {
         ...circuit,
         circuit: withPrefix(circuit.circuit, 'x-'),
         heights: prefixed(circuit.heights),
         lengths: prefixed(circuit.lengths),
+        bendLosses: prefixed(circuit.bendLosses),
         seriesResistances: prefixed(circuit.seriesResistances),
       };
       const point = namedCases(design.document, design.demand).cruise;
@@ -171,6 +172,7 @@ describe('what is read off a solved circuit', () => {
         fluid: circuit.fuel.hot,
         heights: circuit.heights,
         lengths: circuit.lengths,
+        bendLosses: circuit.bendLosses,
       });
       const row = new Float64Array(5);
       for (const [id, branch] of prepared.passive) {

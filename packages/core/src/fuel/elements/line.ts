@@ -3,10 +3,10 @@ import type { LineElement } from '../../model/index.ts';
 import { type LocalLoss, type PipeGeometry, pipeBranch } from '../hydraulics/pipeBranch.ts';
 import { type ElementKindEntry, FEED_GUESS, RETURN_GUESS, riseBetween } from './elementKind.ts';
 
-/** Geometry of a line of a length m with the losses of its fittings. */
+/** Geometry of a line of a length m with the losses of its fittings and of its bends. */
 export function lineGeometry(
   line: LineElement,
-  length: number,
+  { length, bendLoss }: { readonly length: number; readonly bendLoss: number },
   catalogue: Catalogue,
 ): PipeGeometry {
   const hose = lookUp(catalogue, 'hose', line.item, line.id);
@@ -18,7 +18,9 @@ export function lineGeometry(
       count: use.count,
     };
   });
-  return { length, bore: hose.bore, roughness: hose.roughness, losses };
+  const bends: readonly LocalLoss[] =
+    bendLoss > 0 ? [{ lossCoefficient: bendLoss, bore: hose.bore, count: 1 }] : [];
+  return { length, bore: hose.bore, roughness: hose.roughness, losses: [...losses, ...bends] };
 }
 
 /** A hose or tube with its fittings. */
@@ -26,12 +28,12 @@ export const line: ElementKindEntry<LineElement> = {
   category: 'hose',
   ports: ['from', 'to'],
   ways: [['from', 'to']],
-  law: (element, { heights, fluid, catalogue, length }) =>
+  law: (element, { heights, fluid, catalogue, length, bendLoss }) =>
     pipeBranch({
       rise: riseBetween(heights, element.from, element.to),
       fluid,
       initialFlow: element.role === 'return' ? RETURN_GUESS : FEED_GUESS,
-      pipe: lineGeometry(element, length, catalogue),
+      pipe: lineGeometry(element, { length, bendLoss }, catalogue),
     }),
   bore: (element, catalogue) => lookUp(catalogue, 'hose', element.item, element.id).bore,
 };

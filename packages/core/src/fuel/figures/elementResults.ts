@@ -47,7 +47,12 @@ export function elementResults(context: FigureContext, solution: SolvedCircuit):
         }),
       ];
     }
-    const pipe = lineGeometry(element, valueUnder(circuit.lengths, element.id), design.catalogue);
+    const bends = valueUnder(circuit.bendLosses, element.id);
+    const pipe = lineGeometry(
+      element,
+      { length: valueUnder(circuit.lengths, element.id), bendLoss: 0 },
+      design.catalogue,
+    );
     const bore = fromItem(pipe.bore, element.item);
     const fittings = element.fittings.map((use) => use.item);
     const ofFitting = (values: readonly number[]) =>
@@ -72,6 +77,7 @@ export function elementResults(context: FigureContext, solution: SolvedCircuit):
               ),
             ),
           ),
+          bendLoss: bends,
           density,
           viscosity,
         },

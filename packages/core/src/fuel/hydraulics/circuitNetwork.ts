@@ -25,6 +25,8 @@ export function prepareCircuit(
   input: ElementSurroundings & {
     readonly circuit: FuelCircuit;
     readonly lengths: Readonly<Record<string, number>>;
+    /** loss coefficients of bends, by line */
+    readonly bendLosses?: Readonly<Record<string, { readonly value: number }>>;
   },
 ): PreparedCircuit {
   const { circuit, catalogue, fluid, heights, lengths } = input;
@@ -40,6 +42,7 @@ export function prepareCircuit(
       fluid,
       heights,
       length: lengths[id] ?? 0,
+      bendLoss: input.bendLosses?.[id]?.value ?? 0,
     });
     passive.set(id, { id, from, to, model: () => model });
   }

@@ -5,7 +5,8 @@ import { pipeLoss, reynoldsNumber } from './pipeBranch.ts';
 
 export const lineLoss = defineFormula({
   name: 'pressure loss of a line',
-  notation: 'Δp = (f · L/D) · ρv²/2 + Σ K · ρv_K²/2, v_K in the bore of each fitting',
+  notation:
+    'Δp = (f · L/D) · ρv²/2 + Σ K · ρv_K²/2, v_K in the bore of each fitting, of bends in that of the line',
   kind: 'pressure',
   inputKinds: {
     massFlow: 'massFlow',
@@ -15,6 +16,7 @@ export const lineLoss = defineFormula({
     lossCoefficients: 'ratio',
     fittingBores: 'length',
     fittingCounts: 'count',
+    bendLoss: 'ratio',
     density: 'density',
     viscosity: 'viscosity',
   },
@@ -27,6 +29,7 @@ export const lineLoss = defineFormula({
     lossCoefficients: readonly number[];
     fittingBores: readonly number[];
     fittingCounts: readonly number[];
+    bendLoss: number;
     density: number;
     viscosity: number;
   }) =>
@@ -35,11 +38,14 @@ export const lineLoss = defineFormula({
         length: i.length,
         bore: i.bore,
         roughness: i.roughness,
-        losses: i.lossCoefficients.map((lossCoefficient, n) => ({
-          lossCoefficient,
-          bore: entryAt(i.fittingBores, n),
-          count: entryAt(i.fittingCounts, n),
-        })),
+        losses: [
+          ...i.lossCoefficients.map((lossCoefficient, n) => ({
+            lossCoefficient,
+            bore: entryAt(i.fittingBores, n),
+            count: entryAt(i.fittingCounts, n),
+          })),
+          { lossCoefficient: i.bendLoss, bore: i.bore, count: 1 },
+        ],
       },
       i.massFlow,
       i,

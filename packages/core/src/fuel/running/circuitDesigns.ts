@@ -26,6 +26,7 @@ export function circuitDesigns(input: {
       rows: input.rows.filter((row) => row.row.circuitId === circuit.id),
       heights: geometry.heights,
       lengths: geometry.lengths,
+      bendLosses: geometry.bendLosses,
       seriesResistances: byPump((f) => f.seriesResistance),
       seriesFigures: byPump((f) => f.seriesFigure),
     };

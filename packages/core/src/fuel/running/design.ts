@@ -1,4 +1,4 @@
-import type { FigureRef } from '../../results/index.ts';
+import type { FigureRef, Sourced } from '../../results/index.ts';
 import type { Build, Cycle, Fuel, FuelCircuit, InjectorRow, Limits } from '../../model/index.ts';
 import type { Catalogue, InjectorItem } from '../../catalogue/index.ts';
 import type { CheckedBuild, Demand, EngineBrief, FuelProperties } from '../../engine/index.ts';
@@ -42,6 +42,7 @@ export interface CircuitDesign {
   readonly rows: readonly RowDesign[];
   readonly heights: Readonly<Record<string, number>>;
   readonly lengths: Readonly<Record<string, number>>;
+  readonly bendLosses: Readonly<Record<string, Sourced<number>>>;
   /** battery to pump and back, Ω, by pump element id */
   readonly seriesResistances: Readonly<Record<string, number>>;
   /** key of the figure behind each of them */

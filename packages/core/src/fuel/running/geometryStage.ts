@@ -3,11 +3,15 @@ import { type CircuitScope, fuelFigure } from '../figureNames.ts';
 import type { FuelCircuit, Placement } from '../../model/index.ts';
 import { type LengthSource, type RoutedLengths, bestLength } from '../../vehicle/index.ts';
 import { NotFound } from '../../quantities/index.ts';
-import type { Result } from '../../results/index.ts';
+import { type Result, type Sourced, byDefault } from '../../results/index.ts';
+
+const NO_BENDS = byDefault(0, 'no way on the map: its bends are not known');
 
 export interface CircuitGeometry {
   readonly heights: Readonly<Record<string, number>>;
   readonly lengths: Readonly<Record<string, number>>;
+  /** loss coefficients of the bends of lines that have a way on the map */
+  readonly bendLosses: Readonly<Record<string, Sourced<number>>>;
   readonly lengthSources: Readonly<Record<string, LengthSource>>;
   readonly results: readonly Result[];
 }
@@ -31,6 +35,7 @@ export function geometryStage(input: {
   const heights: Record<string, number> = {};
   for (const node of circuit.nodes) heights[node.id] = placeOf(node.id).z.value;
   const lengths: Record<string, number> = {};
+  const bendLosses: Record<string, Sourced<number>> = {};
   const lengthSources: Record<string, LengthSource> = {};
   const results: Result[] = [];
   circuit.elements.forEach((element) => {
@@ -45,11 +50,12 @@ export function geometryStage(input: {
       from: placeOf(element.from),
       to: placeOf(element.to),
       path: elementPath(circuit, element, 'length'),
-      onMap: input.routed[element.id],
+      onMap: input.routed[element.id]?.length,
     });
     lengths[element.id] = best.value;
     lengthSources[element.id] = best.source;
+    bendLosses[element.id] = input.routed[element.id]?.bendLoss ?? NO_BENDS;
     results.push(...best.results);
   });
-  return { heights, lengths, lengthSources, results };
+  return { heights, lengths, bendLosses, lengthSources, results };
 }

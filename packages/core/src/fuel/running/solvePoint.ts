@@ -111,6 +111,7 @@ function preparedOf(
       fluid: fluidAt(circuit, point),
       heights: circuit.heights,
       lengths: circuit.lengths,
+      bendLosses: circuit.bendLosses,
     });
     known.set(circuit, prepared);
   }

@@ -121,6 +121,7 @@ function sagIn(
       fluid: drawnFuel.hot,
       heights: circuit.heights,
       lengths: circuit.lengths,
+      bendLosses: circuit.bendLosses,
     }),
     conditionsAt(circuit, point),
   );

@@ -7,3 +7,4 @@ export * from './polyline.ts';
 export * from './sheet.ts';
 export * from './stretch.ts';
 export type { Vector } from './vector.ts';
+export * from './bendLoss.ts';

@@ -5,6 +5,7 @@ export const routeFigure = figureNames({
   'line.length': 'line.{line}.length',
   'line.bends': 'line.{line}.bends',
   'line.bendAngle': 'line.{line}.bendAngle',
+  'line.bendLoss': 'line.{line}.bendLoss',
   'line.tightestBend': 'line.{line}.tightestBend',
   'line.minClearance': 'line.{line}.minClearance',
   'line.clearanceMargin': 'line.{line}.clearanceMargin',

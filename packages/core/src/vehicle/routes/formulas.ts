@@ -1,4 +1,5 @@
 import { defineFormula } from '../../results/index.ts';
+import { bendLoss } from '../geometry/bendLoss.ts';
 import { heightsOf } from '../geometry/heights.ts';
 import { nearestTo } from '../obstacles/obstacle.ts';
 import { pathThrough, unflat } from './wayNumbers.ts';
@@ -33,6 +34,20 @@ export const bendAngle = defineFormula({
   source,
   compute: (i: Way) =>
     pathThrough(i.points, i.radii).bends.reduce((sum, bend) => sum + bend.angle, 0),
+});
+
+export const bendLosses = defineFormula({
+  name: 'loss coefficient of all bends',
+  notation: 'Σ K = Σ A(θ) · 0.21 / √(r/D)',
+  kind: 'ratio',
+  inputKinds: { ...way, bore: 'length' },
+  source:
+    'smooth bends of a round bore, beyond the friction along them (Idelchik, diagram 6-1); A = 0.9 sin θ up to 70°, 1 at 90°, 0.7 + 0.35 θ/90° from 100°',
+  compute: (i: Way & { bore: number }) =>
+    pathThrough(i.points, i.radii).bends.reduce(
+      (sum, bend) => sum + bendLoss({ ...bend, bore: i.bore }),
+      0,
+    ),
 });
 
 export const tightestBend = defineFormula({
@@ -159,6 +174,7 @@ export const routeFormulas = [
   developedLength,
   bendCount,
   bendAngle,
+  bendLosses,
   tightestBend,
   highPoint,
   lowPoint,

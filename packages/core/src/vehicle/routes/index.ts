@@ -3,6 +3,7 @@ export * from './formulas.ts';
 export * from './leastBend.ts';
 export * from './led.ts';
 export * from './lineFigures.ts';
+export type * from './nextTape.ts';
 export * from './routeProblems.ts';
 export * from './routeStage.ts';
 export * from './routedLine.ts';

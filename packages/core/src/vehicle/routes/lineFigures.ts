@@ -6,6 +6,7 @@ import {
   derive,
   entered,
   following,
+  fromItem,
   given,
 } from '../../results/index.ts';
 import { distanceBetween } from '../geometry/vector.ts';
@@ -112,13 +113,17 @@ function nearFigures(
 export function lineFigures(input: {
   route: LineRoute;
   led: Led;
-  line: Omit<RoutedLine, 'length' | 'results'>;
+  line: Omit<RoutedLine, 'length' | 'bendLoss' | 'results'>;
   around: VehicleAround;
   hardPoints: readonly HardPoint[];
-}): { readonly length: Result | undefined; readonly results: readonly Result[] } {
+}): {
+  readonly length: Result | undefined;
+  readonly bendLoss: Result | undefined;
+  readonly results: readonly Result[];
+} {
   const { route, led, line, around } = input;
   const { path, nearest, points } = line;
-  if (!path) return { length: undefined, results: [] };
+  if (!path) return { length: undefined, bendLoss: undefined, results: [] };
   const corners = ['routes', route.id, 'points'];
   const inputs: Inputs = {
     points: following(flat(points.map((p) => p.at)), corners),
@@ -135,12 +140,22 @@ export function lineFigures(input: {
   ): Result =>
     derive({ figure: routeFigure(figure, of), label: `${led.name}, ${words}`, formula, inputs });
   const length = told('line.length', 'length on the map', f.developedLength);
+  const bendLoss =
+    led.hose &&
+    derive({
+      figure: routeFigure('line.bendLoss', of),
+      label: `${led.name}, loss coefficient of its bends`,
+      formula: f.bendLosses,
+      inputs: { ...inputs, bore: fromItem(led.hose.bore, led.hose) },
+    });
   const hot = line.check?.near.hot;
   const thing = around.obstacles.find((o) => o.kind === nearest?.kind && o.id === nearest.id);
   return {
     length,
+    bendLoss,
     results: [
       length,
+      ...(bendLoss ? [bendLoss] : []),
       told('line.bends', 'bends', f.bendCount),
       told('line.bendAngle', 'bent in all', f.bendAngle),
       told('line.highPoint', 'high point', f.highPoint),

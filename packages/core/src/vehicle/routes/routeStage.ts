@@ -15,6 +15,7 @@ import { type VehicleThings, thingFigures } from '../things/index.ts';
 import { routeFigure } from './figureNames.ts';
 import * as f from './formulas.ts';
 import { ledBy } from './led.ts';
+import { type NextTape, nextTape } from './nextTape.ts';
 import { lineFigures } from './lineFigures.ts';
 import { type RoutedLine, cablesOf, runLine, seenBy } from './routedLine.ts';
 
@@ -39,6 +40,8 @@ export interface MapOutput {
   readonly cables: readonly Obstacle[];
   /** places at which a joint of a fuel circuit stands, by id */
   readonly joints: Readonly<Record<string, Vector>>;
+  /** the tape measurement that would make lengths surest */
+  readonly nextTape: NextTape | undefined;
   /** places that do not stand where a tape found them */
   readonly offTape: readonly OffTape[];
   /** figures of the vehicle and of what is on it */
@@ -67,6 +70,10 @@ export function routeStage(input: MapInput): MapOutput {
     around,
     cables,
     joints: jointPlaces(input),
+    nextTape: nextTape(
+      led.map((each) => each.led),
+      input.hardPoints,
+    ),
     offTape: offTape(input),
     results: [...lowestFigures(lowPoints, input), ...thingFigures(input, input.catalogue)],
   };
@@ -109,11 +116,20 @@ function lowestFigures(lowPoints: readonly Result[], { vehicle }: MapInput): Res
   ];
 }
 
-/** Lengths of lines along their ways on the map, by line, as inputs of other figures. */
-export type RoutedLengths = Readonly<Record<string, Sourced<number>>>;
+/** What a way on the map says of its line to the fuel network. */
+export interface RoutedGeometry {
+  readonly length: Sourced<number>;
+  readonly bendLoss: Sourced<number>;
+}
+/** Lengths and bends of lines along their ways on the map, by line, as inputs of other figures. */
+export type RoutedLengths = Readonly<Record<string, RoutedGeometry>>;
 
-/** The lengths of all lines whose way can be run. */
+/** The lengths and bends of all lines whose way can be run. */
 export const routedLengthsOf = ({ lines }: Pick<MapOutput, 'lines'>): RoutedLengths =>
   Object.fromEntries(
-    lines.flatMap(({ lineId, length }) => (length ? [[lineId, fromResult(length)]] : [])),
+    lines.flatMap(({ lineId, length, bendLoss }) =>
+      length && bendLoss
+        ? [[lineId, { length: fromResult(length), bendLoss: fromResult(bendLoss) }]]
+        : [],
+    ),
   );

@@ -34,6 +34,8 @@ export interface RoutedLine {
   readonly nearest: NearObstacle | undefined;
   /** developed length with its working; undefined where the way cannot be run */
   readonly length: Result | undefined;
+  /** loss coefficient of all its bends in the bore of its hose */
+  readonly bendLoss: Result | undefined;
   readonly results: readonly Result[];
 }
 
@@ -99,7 +101,7 @@ export function runLine(
   route: LineRoute,
   led: Led,
   around: VehicleAround,
-): Omit<RoutedLine, 'length' | 'results'> {
+): Omit<RoutedLine, 'length' | 'bendLoss' | 'results'> {
   const points = pointsOf(route, led);
   const shape = shapeOf(points);
   const { outsideDiameter } = led;

@@ -219,6 +219,29 @@ describe('clamps and certainty', () => {
     expect(figure(off, 'hardPoint.tank-outlet.off')).toBeCloseTo(0.02, 12);
   });
 
+  test('the tape measurement that settles most is at the place where most lines are unsure', () => {
+    const next = (build: BuildDocument) => evaluate(build, sampleCatalogue).map.nextTape!;
+    const first = next(lantern);
+    expect(first.lines.length).toBeGreaterThan(1);
+    const { x, y, z } = lantern.placements[first.placementId]!;
+    const point = {
+      placementId: first.placementId,
+      x,
+      y,
+      z,
+      uncertainty: { value: 0.01, unit: 'mm' },
+      from: '',
+    };
+    const measured = { ...lantern, hardPoints: { ...lantern.hardPoints, next: point } };
+    const sum = (build: BuildDocument): number =>
+      [...figures(build)]
+        .filter(([key]) => /^line\..*\.uncertainty$/.test(key))
+        .reduce((all, [, value]) => all + value, 0);
+    expect(sum(lantern) - sum(measured)).toBeCloseTo(first.settles, 9);
+    expect(next(measured).placementId).not.toBe(first.placementId);
+    expect(next(measured).settles).toBeLessThanOrEqual(first.settles + 1e-12);
+  });
+
   test('the lowest of all lines is told', () => {
     expect(figure(lantern, 'map.lowestPoint')).toBe(figure(lantern, 'line.feed.lowPoint'));
   });

@@ -1,0 +1,16 @@
+import type { UnitKind } from '../quantities/index.ts';
+
+/** One documented figure: its key, its kind and what it means. Keys are only ever added. */
+export interface FigureDescription {
+  readonly key: string;
+  readonly kind: UnitKind | 'text';
+  readonly meaning: string;
+  /** what a build must have for it to be there; nothing when every build has it */
+  readonly onlyWith?:
+    | 'a surge tank'
+    | 'a staged row'
+    | 'a seasonal fuel'
+    | 'a way on the map'
+    | 'a solid thing on the map'
+    | 'a hot pipe on the map';
+}
