@@ -34,9 +34,9 @@ test('a line is moved out of the heat, corners by key and by pointer, all undone
   await page.mouse.move(box.x + box.width / 2 + 14, box.y + box.height / 2, { steps: 4 });
   await page.mouse.up();
   await expect(page.locator('header')).toContainText('revision 4');
-  await expect(page.getByRole('button', { name: /^Corner 4, 28\d[05], 2\d\d, 880 mm/ })).toHaveCount(
-    2,
-  );
+  await expect(
+    page.getByRole('button', { name: /^Corner 4, 28\d[05], 2\d\d, 880 mm/ }),
+  ).toHaveCount(2);
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.locator('header')).toContainText('revision 5');
 
@@ -44,7 +44,7 @@ test('a line is moved out of the heat, corners by key and by pointer, all undone
     .getByRole('button', { name: /^Lead it anew on the right/ })
     .click();
   await expect(page.getByText('Nothing stands against what is on the map.')).toBeVisible();
-  await page.reload();
+  await page.goto(`${server}/builds/lantern/map?of=feed`);
   await expect(figure(page, 'Bends')).toContainText('1');
   await expect(page.getByText('Nothing stands against what is on the map.')).toBeVisible();
 });
@@ -77,6 +77,9 @@ test('a line without a way is led over the map, bent, refused where it does not 
   await expect(figure(page, 'Length')).toContainText('m');
   await page.getByRole('button', { name: 'Put a corner in' }).click();
   await expect(field(page, 'Bend radius')).toHaveValue('100 mm');
+  await field(page, 'Left of the middle').fill('900 mm');
+  await field(page, 'Left of the middle').press('Enter');
+  await expect(figure(page, 'Bends')).toContainText('1');
   await field(page, 'Bend radius').fill('5000');
   await field(page, 'Bend radius').press('Enter');
   const shape = page
@@ -153,7 +156,9 @@ test('a pump is mounted lower with one press: its place moves and the inlet is r
 }) => {
   await page.goto(`${server}/builds/lantern/findings`);
   const finding = page.locator('article').filter({ hasText: 'Pump inlet is close to boiling' });
-  await finding.getByRole('button', { name: /^Mount it 140 mm lower on .Right leg, inside/ }).click();
+  await finding
+    .getByRole('button', { name: /^Mount it 140 mm lower on .Right leg, inside/ })
+    .click();
   await expect(page.getByText('Pump inlet is close to boiling')).toHaveCount(0);
   await page.goto(`${server}/builds/lantern/map?of=placements:pump`);
   await expect(field(page, 'Above the ground')).toHaveValue('360 mm');

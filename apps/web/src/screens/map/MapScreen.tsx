@@ -85,9 +85,12 @@ export function MapScreen() {
   const known = choices.flatMap((group) => group.choices.map((choice) => choice.value));
   const asked = query.get('of');
   const first = findings[0] && selectionOf(findings[0], build);
-  const usual: Selection =
-    first ?? (lines[0] ? { kind: 'line', id: lines[0].id } : { kind: 'vehicle' });
-  const selection = asked !== null && known.includes(asked) ? readSelection(asked) : usual;
+  // What stood out when the map was opened stays in sight when it is put right.
+  const [usual] = useState<Selection>(
+    first ?? (lines[0] ? { kind: 'line', id: lines[0].id } : { kind: 'vehicle' }),
+  );
+  const fallback: Selection = known.includes(selectionText(usual)) ? usual : { kind: 'vehicle' };
+  const selection = asked !== null && known.includes(asked) ? readSelection(asked) : fallback;
   const [picked, pick] = useState<Path>();
   const [tape, setTape] = useState<TapeEnds>();
   const [extent, setExtent] = useState<MapExtent>('work');
