@@ -55,5 +55,16 @@ export const trippedMaps: readonly TrippedBuild[] = [
   trip('route.flex', 'route.flex:feed', [
     ['fuelCircuits.main.elements.feed.item', { id: 'TSS-6', revision: 1 }],
   ]),
+  trip('other.hose', 'other.hose:gearbox-oil-out', [
+    ['otherLines.gearbox-oil-out.item', { id: 'HVT-6', revision: 1 }],
+  ]),
+  trip('other.hose', 'other.hose:vent', [['otherLines.vent.use', 'power-steering-pressure']]),
+  trip('other.vent-sag', 'other.vent-sag:vent', [corner('vent', 'p1', 'z', 600)], false),
+  trip(
+    'other.drain',
+    'other.drain:gearbox-oil-out',
+    [['otherLines.gearbox-oil-out.use', 'turbo-oil-drain']],
+    false,
+  ),
   trip('map.hard-point', 'map.hard-point:tank-outlet', [['hardPoints.tank-outlet.x', mm(-460)]]),
 ];

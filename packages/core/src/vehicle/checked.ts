@@ -1,3 +1,4 @@
+import type { Catalogue } from '../catalogue/index.ts';
 import type { BuildRule, LineRoute } from '../model/index.ts';
 import type { MapOutput } from './routes/routeStage.ts';
 import type { VehicleThings } from './things/thingFigures.ts';
@@ -7,6 +8,7 @@ export interface VehicleChecked {
   readonly map: MapOutput;
   readonly vehicle: Omit<VehicleThings, 'placements'>;
   readonly routes: readonly LineRoute[];
+  readonly catalogue: Catalogue;
   /** names of lines by their id */
   readonly lineNames: Readonly<Record<string, string>>;
 }

@@ -3,6 +3,7 @@ export * from './commands/index.ts';
 export * from './documentedMapFigures.ts';
 export * from './geometry/index.ts';
 export * from './obstacles/index.ts';
+export * from './otherLines/lineClasses.ts';
 export * from './places/index.ts';
 export * from './routes/index.ts';
 export * from './proposals/index.ts';

@@ -40,16 +40,24 @@ export function LineInspector({
   picked,
   pick,
   ways,
+  describe,
 }: {
   line: MapLine;
   handles: readonly Handle[];
   picked: Path | undefined;
   pick: (path: Path | undefined) => void;
   ways: LookedFor;
+  /** looks at what another line is, where the line is one */
+  describe: (() => void) | undefined;
 }) {
   const { edit } = useBuild();
   const of = { line: line.id };
   const { routeId } = line;
+  const whatItIs = describe && (
+    <button type="button" className="act mt-2" onClick={describe}>
+      What this line is
+    </button>
+  );
   if (routeId === undefined) {
     return (
       <div className="mt-3">
@@ -69,6 +77,7 @@ export function LineInspector({
         >
           Lead it over the map
         </button>
+        {whatItIs}
         <WaysPanel line={line} ways={ways} />
       </div>
     );
@@ -76,6 +85,7 @@ export function LineInspector({
   const path = ['routes', routeId];
   return (
     <>
+      {whatItIs}
       <div className="mt-2 flex flex-col">
         <FieldOf path={[...path, 'sleeve']} />
         <FieldOf path={[...path, 'flexible']} />

@@ -136,7 +136,18 @@ export function MapScreen() {
             <FindingNote key={finding.id} finding={finding} />
           ))}
           {line && (
-            <LineInspector line={line} handles={handles} picked={picked} pick={pick} ways={ways} />
+            <LineInspector
+              line={line}
+              handles={handles}
+              picked={picked}
+              pick={pick}
+              ways={ways}
+              describe={
+                line.fuel
+                  ? undefined
+                  : () => select({ kind: 'thing', slice: 'otherLines', id: line.id })
+              }
+            />
           )}
           {selection.kind === 'thing' &&
             valueAt(stored, [selection.slice, selection.id]) !== undefined && (

@@ -1,5 +1,7 @@
 import type { VehicleRule } from '../checked.ts';
+import { drainFalls } from './drainFalls.ts';
 import { hardPointOff } from './hardPointOff.ts';
+import { otherLineHose } from './otherLineHose.ts';
 import { routeBend } from './routeBend.ts';
 import { routeFlex } from './routeFlex.ts';
 import { routeHeat } from './routeHeat.ts';
@@ -8,6 +10,7 @@ import { routeCable, routeEdge, routeMoving, routeSolid } from './routeNear.ts';
 import { routeShape } from './routeShape.ts';
 import { routeHole, routeSheet } from './routeSheet.ts';
 import { routeCabin, routeCrush } from './routeSpace.ts';
+import { ventSag } from './ventSag.ts';
 
 /** Checks of what runs over the vehicle. */
 export const vehicleRules: readonly VehicleRule[] = [
@@ -24,5 +27,8 @@ export const vehicleRules: readonly VehicleRule[] = [
   routeCrush,
   routeLow,
   routeFlex,
+  otherLineHose,
+  ventSag,
+  drainFalls,
   hardPointOff,
 ];
