@@ -186,6 +186,22 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly shelf: readonly BuildDocument['shelf'][string][];
 }
 
+/** The vehicle with everything on it but what it runs on: places, things, other lines. */
+export type VehicleThings = Pick<
+  Build,
+  | 'vehicle'
+  | 'placements'
+  | 'sheets'
+  | 'solids'
+  | 'hotRuns'
+  | 'movingZones'
+  | 'edges'
+  | 'mountingLines'
+  | 'spaces'
+  | 'hardPoints'
+  | 'otherLines'
+>;
+
 /** Makes a reading once for each stored object and gives the same one again. */
 function remembered<Stored extends object, Read>(
   read: (stored: Stored) => Read,

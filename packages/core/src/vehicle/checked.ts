@@ -1,7 +1,6 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { BuildRule, LineRoute } from '../model/index.ts';
+import type { BuildRule, LineRoute, VehicleThings } from '../model/index.ts';
 import type { MapOutput } from './routes/routeStage.ts';
-import type { VehicleThings } from './things/thingFigures.ts';
 
 /** What the checks of the map look at. */
 export interface VehicleChecked {

@@ -1,4 +1,4 @@
-import type { Build } from '../../model/index.ts';
+import type { Build, VehicleThings } from '../../model/index.ts';
 import {
   bent,
   edge,
@@ -19,24 +19,8 @@ import {
   way,
 } from './shorthand.ts';
 
-type VehicleOf = Pick<
-  Build,
-  | 'vehicle'
-  | 'placements'
-  | 'sheets'
-  | 'solids'
-  | 'hotRuns'
-  | 'movingZones'
-  | 'edges'
-  | 'mountingLines'
-  | 'spaces'
-  | 'hardPoints'
-  | 'otherLines'
-  | 'routes'
->;
-
-/** The slices of a build that make up its vehicle and what runs over it. */
-export type VehicleSlices = VehicleOf;
+/** The vehicle of a demo and what runs over it. */
+export type VehicleSlices = VehicleThings & Pick<Build, 'routes'>;
 
 /** Lantern’s van: engine under the cab between the seats, long lines, exhaust down the left. */
 export const lanternVehicle: VehicleSlices = {

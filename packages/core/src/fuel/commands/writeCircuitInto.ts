@@ -1,7 +1,7 @@
 import { valueUnder } from '../../numerics/index.ts';
 import { current } from 'immer';
 import { type DocumentDraft, mergeInto } from '../../model/edit.ts';
-import { type Build, type FuelCircuit, readBuild } from '../../model/build.ts';
+import { type Build, type CircuitElement, type FuelCircuit, readBuild } from '../../model/build.ts';
 import type { BuildDocument } from '../../model/document.ts';
 import { ORDER_STEP, writeCircuit } from '../../model/writeBuild.ts';
 import { pumpsOf } from '../circuits/circuitRun.ts';
@@ -69,7 +69,8 @@ function dropOrphans(
     }
   }
   const kindNow = new Map(circuit.elements.map((e) => [e.id, e.kind]));
-  dropRoutes(draft, circuit.id, (elementId) => kindNow.get(elementId) !== 'line');
+  const led = new Set(circuit.elements.filter((e) => hasTwoPlaces(circuit, e)).map((e) => e.id));
+  dropRoutes(draft, circuit.id, (elementId) => !led.has(elementId));
   const lost = (path: readonly string[]): boolean => {
     const [slice, circuitId, collection, id] = path;
     return (
@@ -81,6 +82,14 @@ function dropOrphans(
     );
   };
   dropDecisions(draft, lost);
+}
+
+/** Whether an element is a line whose two ends stand at different places: only such can be led. */
+function hasTwoPlaces({ nodes }: FuelCircuit, element: CircuitElement): boolean {
+  if (element.kind !== 'line') return false;
+  const place = (id: string): string | undefined =>
+    nodes.find((node) => node.id === id)?.placementId;
+  return place(element.from) !== place(element.to);
 }
 
 /** Drops decisions that would put a value in a place that is gone. */

@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../catalogue/index.ts';
-import type { FuelCircuit, LineRoute } from '../../model/index.ts';
+import type { FuelCircuit, LineRoute, VehicleThings } from '../../model/index.ts';
 import {
   type Result,
   type Sourced,
@@ -11,7 +11,7 @@ import {
 import { type Vector, distanceBetween } from '../geometry/vector.ts';
 import { type Obstacle, type VehicleAround, vehicleAround } from '../obstacles/index.ts';
 import { vectorOf } from '../places/vectorOf.ts';
-import { type VehicleThings, thingFigures } from '../things/index.ts';
+import { thingFigures } from '../things/index.ts';
 import { routeFigure } from './figureNames.ts';
 import * as f from './formulas.ts';
 import { ledBy } from './led.ts';

@@ -1,7 +1,14 @@
 import { describe, expect, test } from 'vitest';
 import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
-import { type BuildDocument, applyPatch, hashOf, withValueAt } from '../../model/index.ts';
+import { layOutAs } from '../../fuel/index.ts';
+import {
+  type BuildDocument,
+  applyPatch,
+  hashOf,
+  readBuild,
+  withValueAt,
+} from '../../model/index.ts';
 import { clampCount } from './formulas.ts';
 import { leastBendOf } from './leastBend.ts';
 
@@ -255,6 +262,20 @@ describe('a line that is taken out', () => {
     expect(document.routes).toEqual(others);
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
     expect(hashOf(applyPatch(document, inverse))).toBe(hashOf(lantern));
+  });
+
+  test('a line laid out anew within one place has no way any more', () => {
+    const command = layOutAs({
+      document: readBuild(lantern),
+      circuitId: 'main',
+      architecture: 'surge-tank',
+      catalogue: sampleCatalogue,
+    });
+    const { document } = applyCommand(lantern, command);
+    expect(document.routes['rail']).toBeUndefined();
+    expect(document.routes['feed']).toEqual(lantern.routes['feed']);
+    const { findings } = evaluate(document, sampleCatalogue);
+    expect(findings.filter((f) => f.rule === 'route.shape')).toEqual([]);
   });
 
   test('other edits of the circuit leave the way alone', () => {

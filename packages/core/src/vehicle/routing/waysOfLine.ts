@@ -1,9 +1,9 @@
+import type { VehicleThings } from '../../model/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import { type Lines, ledBy } from '../routes/led.ts';
 import type { MapOutput } from '../routes/routeStage.ts';
 import { pointsOf, seenBy } from '../routes/routedLine.ts';
 import type { RouteOf } from '../slices/routes.ts';
-import type { VehicleThings } from '../things/thingFigures.ts';
 import { type AutoRouteInput, autoRoute } from './autoRoute.ts';
 import { autoRouteInput } from './proposalInput.ts';
 

@@ -15,14 +15,20 @@ interface NearRule {
   readonly severity: (near: NearObstacle) => Severity;
   readonly title: (near: NearObstacle) => string;
   /** what is asked, behind the clearance in the sentence */
-  readonly asks: string;
+  readonly asks: (line: RoutedLine) => string;
+  /** what the line is led away from, in the words of a cure */
+  readonly from: string;
   /** another cure than moving the line */
-  readonly otherwise: (checked: VehicleChecked, near: NearObstacle) => Cure<BuildCommand>[];
+  readonly otherwise: (
+    checked: VehicleChecked,
+    line: RoutedLine,
+    near: NearObstacle,
+  ) => Cure<BuildCommand>[];
   readonly lastly: string;
 }
 
 /** A check that a line keeps its room from one kind of thing. */
-const nearRule = (rule: NearRule): VehicleRule => ({
+export const nearRule = (rule: NearRule): VehicleRule => ({
   id: rule.id,
   source: rule.source,
   check: onLines((checked: VehicleChecked, line: RoutedLine) => {
@@ -34,7 +40,7 @@ const nearRule = (rule: NearRule): VehicleRule => ({
       severity: rule.severity(near),
       where: onMap(line),
       title: rule.title(near),
-      because: `${nameOf(checked, line)}: {clearance} from ${near.name.toLowerCase()}; ${rule.asks}`,
+      because: `${nameOf(checked, line)}: {clearance} from ${near.name.toLowerCase()}; ${rule.asks(line)}`,
       numbers: {
         clearance: { value: near.clearance, kind: 'length' },
         needed: { value: near.needed, kind: 'length' },
@@ -43,11 +49,11 @@ const nearRule = (rule: NearRule): VehicleRule => ({
       limit: { value: near.needed, kind: 'length' },
       worse: 'lower',
       cures: () => {
-        const fault = { place: near.nearest.at, from: near.nearest.to, what: 'it' };
+        const fault = { place: near.nearest.at, from: near.nearest.to, what: rule.from };
         const found = [
           ...movedCorners(checked, line, fault, ({ kind }) => kind === rule.kind),
           ...ledAnew(checked, line),
-          ...rule.otherwise(checked, near),
+          ...rule.otherwise(checked, line, near),
         ];
         return found.length > 0 ? found : [{ text: rule.lastly }];
       },
@@ -67,7 +73,8 @@ export const routeMoving = nearRule({
   severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
   title: ({ clearance }) =>
     clearance <= 0 ? 'Line is hit by what moves' : 'Line is too near to what moves',
-  asks: 'over all of its movement it needs {needed}',
+  asks: () => 'over all of its movement it needs {needed}',
+  from: 'it',
   otherwise: none,
   lastly: 'Lead it another way: nothing may touch it over the whole travel',
 });
@@ -79,8 +86,9 @@ export const routeEdge = nearRule({
   source: 'at least 12 mm from a sharp edge, or a clip, grommet or edge trim',
   severity: () => 'warn',
   title: () => 'Line rubs on a sharp edge',
-  asks: 'a bare edge asks for {needed}',
-  otherwise: (_checked, { id, clearance }) =>
+  asks: () => 'a bare edge asks for {needed}',
+  from: 'it',
+  otherwise: (_checked, _line, { id, clearance }) =>
     clearance < 0
       ? []
       : [
@@ -99,7 +107,8 @@ export const routeCable = nearRule({
   source: 'fuel and battery cable in separate clips, at least 50 mm apart, never in one loom',
   severity: () => 'warn',
   title: () => 'Fuel line is too near to a battery cable',
-  asks: 'separate clips, {needed} apart',
+  asks: () => 'separate clips, {needed} apart',
+  from: 'it',
   otherwise: none,
   lastly: 'Lead one of them another way',
 });
@@ -111,7 +120,8 @@ export const routeSolid = nearRule({
   source: 'routes go round what is solid; only the stretch that leaves their own part is free',
   severity: () => 'stop',
   title: () => 'Line runs through something solid',
-  asks: 'there is no way through',
+  asks: () => 'there is no way through',
+  from: 'it',
   otherwise: none,
   lastly: 'Lead it round, or correct the box',
 });

@@ -1,6 +1,5 @@
 import { type Catalogue, lookUp } from '../../catalogue/index.ts';
 import type {
-  Edge,
   HardPoint,
   HotRun,
   MountingLine,
@@ -9,8 +8,8 @@ import type {
   Placement,
   Sheet,
   Solid,
-  Space,
   Vehicle,
+  VehicleThings,
 } from '../../model/index.ts';
 import {
   type Result,
@@ -25,21 +24,6 @@ import { vectorOf } from '../places/vectorOf.ts';
 import { flat } from '../routes/wayNumbers.ts';
 import { thingFigure } from './figureNames.ts';
 import * as f from './formulas.ts';
-
-/** Everything of a vehicle but its lines. */
-export interface VehicleThings {
-  readonly vehicle: Vehicle;
-  readonly placements: readonly Placement[];
-  readonly sheets: readonly Sheet[];
-  readonly solids: readonly Solid[];
-  readonly hotRuns: readonly HotRun[];
-  readonly movingZones: readonly MovingZone[];
-  readonly edges: readonly Edge[];
-  readonly mountingLines: readonly MountingLine[];
-  readonly spaces: readonly Space[];
-  readonly hardPoints: readonly HardPoint[];
-  readonly otherLines: readonly OtherLine[];
-}
 
 function vehicleFigures(vehicle: Vehicle): Result[] {
   const dimension = (name: Exclude<keyof Vehicle, 'kind' | 'outline'>) =>
