@@ -55,7 +55,7 @@ test('a layout is seen beside the present one, taken, cured and undone', async (
   await expect(page.getByRole('heading', { level: 1, name: 'Fuel circuit' })).toBeVisible();
   const run = page.getByRole('listbox', { name: 'Fuel run from tank to engine' });
   await expect(run.getByRole('option', { name: 'Lift pump', exact: true })).toBeVisible();
-  await run.getByRole('option', { name: /^Surge tank/ }).click();
+  await run.getByRole('option', { name: 'Surge tank', exact: true }).click();
   await page
     .getByRole('button', { name: /Fit lift pump/ })
     .first()

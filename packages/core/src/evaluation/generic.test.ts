@@ -19,7 +19,7 @@ import { commandKinds } from './commands/commandKinds.ts';
 import { addCircuit, caseNames, insertCommand, layOutAs } from '../fuel/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { computeFormula } from '../results/index.ts';
-import { type NumericLeaf, numericLeaves } from '../tests/changeLeaf.ts';
+import { firstOfEach, numericLeaves } from '../tests/changeLeaf.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { formulas } from './formulas.ts';
 import { limitLadder } from './ladder.ts';
@@ -271,21 +271,6 @@ describe('dead inputs', () => {
 
   /** Of fields that stand many times over in a large build the first few are tried. */
   const OF_EACH = 4;
-  const fieldOf = (path: Path): string =>
-    path
-      .filter((key) => key !== 'value' && /^[a-zA-Z]+$/.test(key))
-      .slice(-3)
-      .join('.');
-  const firstOfEach = (leaves: readonly NumericLeaf[]): NumericLeaf[] => {
-    const seen = new Map<string, number>();
-    return leaves.filter(({ path }) => {
-      // Entries of collections of one kind share their fields.
-      const field = fieldOf(path);
-      seen.set(field, (seen.get(field) ?? 0) + 1);
-      return seen.get(field)! <= OF_EACH;
-    });
-  };
-
   test.each(demos.map((d) => [d.name, d] as const))(
     'numbers of %s move a result or a finding',
     (_name, demo) => {
@@ -306,7 +291,8 @@ describe('dead inputs', () => {
       /** The ladder is climbed only where nothing else has moved. */
       const moves = (document: BuildDocument): boolean =>
         fingerprint(document) !== before || rungs(document) !== rungsBefore;
-      const leaves = demo === lantern ? numericLeaves(demo) : firstOfEach(numericLeaves(demo));
+      const leaves =
+        demo === lantern ? numericLeaves(demo) : firstOfEach(numericLeaves(demo), OF_EACH);
       const dead = leaves
         .filter((leaf) => !isNote(demo, leaf.path))
         .filter((leaf) => {

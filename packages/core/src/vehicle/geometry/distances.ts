@@ -152,9 +152,13 @@ const FOLLOWED = 5e-5;
 
 /**
  * Least of a distance along a piece: no distance changes faster than the way along it, so a stretch
- * whose middle is too far is left out as a whole.
+ * whose middle is too far is left out as a whole. What is not below `atMost` m need not be the least.
  */
-function leastAlong(piece: PathPiece, distanceFrom: (point: Vector) => Nearest): Nearest {
+function leastAlong(
+  piece: PathPiece,
+  distanceFrom: (point: Vector) => Nearest,
+  atMost = Infinity,
+): Nearest {
   let best = nearer(distanceFrom(pieceAt(piece, 0)), distanceFrom(pieceAt(piece, piece.length)));
   const stretches: [from: number, to: number][] = [[0, piece.length]];
   for (let next = stretches.pop(); next; next = stretches.pop()) {
@@ -163,7 +167,7 @@ function leastAlong(piece: PathPiece, distanceFrom: (point: Vector) => Nearest):
     const found = distanceFrom(pieceAt(piece, middle));
     best = nearer(best, found);
     const half = (to - from) / 2;
-    if (found.distance - half >= best.distance - FOLLOWED) continue;
+    if (found.distance - half >= Math.min(best.distance, atMost) - FOLLOWED) continue;
     stretches.push([from, middle], [middle, to]);
   }
   return best;
@@ -173,19 +177,19 @@ const asSegment = (piece: PathPiece): Segment | undefined =>
   piece.kind === 'straight' ? { from: piece.from, to: pieceAt(piece, piece.length) } : undefined;
 
 /** Where a piece of a path comes nearest to a segment; arcs to 0.05 mm. */
-export function pieceToSegment(piece: PathPiece, segment: Segment): Nearest {
+export function pieceToSegment(piece: PathPiece, segment: Segment, atMost = Infinity): Nearest {
   const straight = asSegment(piece);
   return straight
     ? segmentToSegment(straight, segment)
-    : leastAlong(piece, (point) => pointToSegment(point, segment));
+    : leastAlong(piece, (point) => pointToSegment(point, segment), atMost);
 }
 
 /** Where a piece of a path comes nearest to a box; 0 where it enters. */
-export function pieceToBox(piece: PathPiece, box: Box): Nearest {
+export function pieceToBox(piece: PathPiece, box: Box, atMost = Infinity): Nearest {
   const straight = asSegment(piece);
   return straight
     ? segmentToBox(straight, box)
-    : leastAlong(piece, (point) => pointToBox(point, box));
+    : leastAlong(piece, (point) => pointToBox(point, box), atMost);
 }
 
 /** Where two pieces come nearest. */
@@ -197,10 +201,13 @@ export function pieceToPiece(a: PathPiece, b: PathPiece): Nearest {
 }
 
 /** The least over the pieces of a path; undefined on a path without a length. */
-function leastOf(path: RoutePath, from: (piece: PathPiece) => Nearest): Nearest | undefined {
+function leastOf(
+  path: RoutePath,
+  from: (piece: PathPiece, atMost: number) => Nearest,
+): Nearest | undefined {
   let best: Nearest | undefined;
   for (const piece of path.pieces) {
-    const found = from(piece);
+    const found = from(piece, best?.distance ?? Infinity);
     best = best ? nearer(best, found) : found;
   }
   return best;
@@ -208,11 +215,11 @@ function leastOf(path: RoutePath, from: (piece: PathPiece) => Nearest): Nearest 
 
 /** Where the centreline of a path comes nearest to a segment. */
 export const pathToSegment = (path: RoutePath, segment: Segment): Nearest | undefined =>
-  leastOf(path, (piece) => pieceToSegment(piece, segment));
+  leastOf(path, (piece, atMost) => pieceToSegment(piece, segment, atMost));
 
 /** Where the centreline of a path comes nearest to a box; 0 where it enters. */
 export const pathToBox = (path: RoutePath, box: Box): Nearest | undefined =>
-  leastOf(path, (piece) => pieceToBox(piece, box));
+  leastOf(path, (piece, atMost) => pieceToBox(piece, box, atMost));
 
 /** Where the centrelines of two paths come nearest. */
 export const pathToPath = (path: RoutePath, other: RoutePath): Nearest | undefined =>

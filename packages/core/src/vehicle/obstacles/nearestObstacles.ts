@@ -1,5 +1,5 @@
 import { boxToBox, grown, boundsOf } from '../geometry/bounds.ts';
-import type { Nearest } from '../geometry/distances.ts';
+import type { Box, Nearest } from '../geometry/distances.ts';
 import type { RoutePath } from '../geometry/path.ts';
 import { polylineOf } from '../geometry/polyline.ts';
 import { stretchOf, wayOutOf } from '../geometry/stretch.ts';
@@ -42,12 +42,13 @@ export function nearOf(
   path: RoutePath,
   thing: Obstacle,
   { outsideDiameter, sleeve }: LineThickness,
+  around?: Box,
 ): NearObstacle | undefined {
   const [from, to] =
     thing.kind === 'solid' ? freeStretch(path, thing, outsideDiameter) : [0, path.length];
   if (to <= from) return undefined;
   const whole = from === 0 && to === path.length;
-  const nearest = nearestTo(whole ? path : stretchOf(path, from, to), thing.shape);
+  const nearest = nearestTo(whole ? path : stretchOf(path, from, to), thing.shape, around);
   if (!nearest) return undefined;
   const clearance = nearest.distance - thing.travel - outsideDiameter / 2;
   const needed = sleeve ? thing.asksOfSleeved : thing.asks;
@@ -77,7 +78,7 @@ export function nearestObstacles(
   for (const { thing, atLeast } of byLeast) {
     const best = found[thing.kind];
     if (best && best.margin <= atLeast) continue;
-    const near = nearOf(path, thing, line);
+    const near = nearOf(path, thing, line, own);
     if (near && (!best || near.margin < best.margin)) found[thing.kind] = near;
   }
   return found;

@@ -1,4 +1,4 @@
-import { boundsOf, grown } from '../geometry/bounds.ts';
+import { boundsOf, boxToBox, grown } from '../geometry/bounds.ts';
 import { type Box, type Nearest, pathToBox, pathToSegment } from '../geometry/distances.ts';
 import type { RoutePath } from '../geometry/path.ts';
 import type { Vector } from '../geometry/vector.ts';
@@ -43,7 +43,12 @@ export function obstacle(parts: Parts): Obstacle {
  * Where the centreline of a path comes nearest to the skin of a thing as it stands, m; below 0 inside
  * of a rod, whose place is told on its axis.
  */
-export function nearestTo(path: RoutePath, shape: ObstacleShape): Nearest | undefined {
+export function nearestTo(
+  path: RoutePath,
+  shape: ObstacleShape,
+  /** a box around the path: parts of a rod that are further from it than what was found are left out */
+  around?: Box,
+): Nearest | undefined {
   switch (shape.kind) {
     case 'box':
       return pathToBox(path, shape.box);
@@ -52,6 +57,8 @@ export function nearestTo(path: RoutePath, shape: ObstacleShape): Nearest | unde
       const pieces = points.slice(1).map((to, i) => ({ from: entryAt(points, i), to }));
       let best: Nearest | undefined;
       for (const piece of pieces) {
+        const apart = around ? boxToBox(around, boundsOf([piece.from, piece.to])) : 0;
+        if (best && apart >= best.distance) continue;
         const found = pathToSegment(path, piece);
         if (found && (!best || found.distance < best.distance)) best = found;
       }
