@@ -28,6 +28,7 @@ const newSlices = [
   'spaces',
   'hardPoints',
   'otherLines',
+  'tanks',
 ] as const;
 
 /** A document as format 4 wrote it. */

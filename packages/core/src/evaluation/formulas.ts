@@ -1,7 +1,7 @@
 import { chassisFormulas, routeFormulas, thingFormulas } from '../vehicle/index.ts';
 import { demandFormulas } from '../engine/index.ts';
 import { consumptionFormulas, fuelFormulas } from '../engine/index.ts';
-import { hydraulicFormulas, storageFormulas } from '../fuel/index.ts';
+import { hydraulicFormulas, storageFormulas, tankFormulas } from '../fuel/index.ts';
 import { injectorFormulas } from '../fuel/index.ts';
 import { powerFormulas } from '../electrics/index.ts';
 import { pumpFormulas } from '../fuel/index.ts';
@@ -18,6 +18,7 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...pumpFormulas,
       ...hydraulicFormulas,
       ...storageFormulas,
+      ...tankFormulas,
       ...chassisFormulas,
       ...routeFormulas,
       ...thingFormulas,

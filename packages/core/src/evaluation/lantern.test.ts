@@ -248,6 +248,7 @@ describe('figures', () => {
       'a way on the map': with_(lantern),
       'a solid thing on the map': with_(lantern),
       'a hot pipe on the map': with_(lantern),
+      'a tank on the map': with_(lantern),
     };
     for (const { key, onlyWith } of documentedFigures) {
       const where = onlyWith ? others[onlyWith] : figures;

@@ -62,6 +62,9 @@ export const slices = {
   rows: slice('injector rows', ({ build }) => bareRows(build.injectorRows)),
   places: slice('places', ({ build }) => barePlacements(build.placements)),
   routes: slice('routes', ({ build }) => build.routes),
+  tanks: slice('tanks', ({ build }) => build.tanks),
+  solids: slice('solid things', ({ build }) => build.solids),
+  use: slice('use', ({ build }) => ({ use: build.brief.use })),
   vehicle: slice('vehicle', ({ build }) => ({
     vehicle: build.vehicle,
     sheets: build.sheets,

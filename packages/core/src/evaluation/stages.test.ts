@@ -35,6 +35,7 @@ const named = [
   'judged design',
   'named solutions',
   'length figures',
+  'tanks',
   'figures',
   'what is checked',
   'checks',
@@ -42,7 +43,7 @@ const named = [
 ];
 const everyStage = Object.values(stages).map((stage) => stage.name);
 
-const mapParts: ReadonlySet<string> = new Set([...mapSlices, 'vehicle', 'routes']);
+const mapParts: ReadonlySet<string> = new Set([...mapSlices, 'vehicle', 'routes', 'tanks']);
 
 /** Stages that a change of a leaf may run, by where it stands. */
 function expectedOf(path: Path): readonly string[] {
@@ -64,9 +65,12 @@ function expectedOf(path: Path): readonly string[] {
       return field === 'name' ? [] : [...mayRun([slices.places])];
     case 'routes':
       return [...mayRun([slices.routes])];
+    case 'tanks':
+      return [...mayRun([slices.tanks])];
+    case 'solids':
+      return [...mayRun([slices.vehicle, slices.solids])];
     case 'vehicle':
     case 'sheets':
-    case 'solids':
     case 'hotRuns':
     case 'movingZones':
     case 'edges':
@@ -79,7 +83,7 @@ function expectedOf(path: Path): readonly string[] {
       return id === 'reason' ? [] : [...mayRun([slices.school])];
     case 'brief':
       if (id === 'vehicle' || id === 'engine') return [];
-      if (id === 'use') return [...mayRun([slices.judgedBrief])];
+      if (id === 'use') return [...mayRun([slices.judgedBrief, slices.use])];
       if (id === 'cruisePower' || id === 'cruiseRoadSpeed') {
         return [...mayRun([slices.judgedBrief, slices.road])];
       }
@@ -238,6 +242,7 @@ describe('stages', () => {
         'map',
         'geometry',
         'length figures',
+        'tanks',
       ]);
       expect(ranAfter('placements.place-7.name', 'Place of its own')).toEqual([]);
     });

@@ -22,6 +22,7 @@ import {
   namedDesign,
   namedResult,
   rowDesigns,
+  tankStage,
 } from '../fuel/index.ts';
 import { routeStage, routedLengthsOf } from '../vehicle/index.ts';
 import { figures as figuresOf, lengthFigures } from './figures/figures.ts';
@@ -225,6 +226,19 @@ const lengths = stage({
   ],
 });
 
+/** When the pickups of tanks fall dry. */
+const tanks = stage({
+  name: 'tanks',
+  reads: {
+    fluids,
+    tanks: slices.tanks,
+    solids: slices.solids,
+    placements: slices.places,
+    use: slices.use,
+  },
+  run: ({ use, ...read }) => tankStage({ ...read, use: use.use }),
+});
+
 /** Every figure with its working. */
 const results = stage({
   name: 'figures',
@@ -236,8 +250,12 @@ const results = stage({
     named,
     fluids,
     lengths,
+    tanks,
   },
-  run: figuresOf,
+  run: ({ tanks: onMap, ...read }) => [
+    ...figuresOf(read),
+    ...onMap.flatMap((tank) => tank.results),
+  ],
 });
 
 const ecu = stage({
@@ -275,6 +293,7 @@ const checked = stage({
     ecu,
     results,
     map,
+    tanks,
     vehicle: slices.vehicle,
     routes: slices.routes,
   },
@@ -294,6 +313,7 @@ const checked = stage({
     fluids: read.fluids,
     feeds: read.feeds,
     candidates: read.candidates,
+    tanks: read.tanks,
     ecu: read.ecu,
     results: resultIndex(read.results),
   }),
@@ -334,6 +354,7 @@ export const stages = {
   named,
   fluids,
   lengths,
+  tanks,
   results,
   judged,
   ecu,

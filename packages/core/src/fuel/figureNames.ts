@@ -37,6 +37,8 @@ export const fuelFigure = figureNames({
   'surge.flow': 'surge{.circuit}.flow',
   'surge.seconds': 'surge{.circuit}.seconds',
   'surge.liftRatio': 'surge{.circuit}.liftRatio',
+  'tank.starve': 'tank{.circuit}.starve.{case}',
+  'tank.swirlLasts': 'tank{.circuit}.swirlLasts',
   'tank.heatingPerHour': 'tank{.circuit}.heatingPerHour',
   'tank.afterHour': 'tank{.circuit}.temperatureAfterHour',
   'tank.vapourPressureAbsolute': 'tank{.circuit}.vapourPressureAbsolute',

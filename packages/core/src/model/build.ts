@@ -14,6 +14,7 @@ import type {
   StoredSheet,
   StoredSolid,
   StoredSpace,
+  StoredTankOnMap,
   StoredVehicle,
 } from '../vehicle/model.ts';
 import { type CurvePoint, pointsInOrder } from './curve.ts';
@@ -120,6 +121,7 @@ type Collections =
   | 'spaces'
   | 'hardPoints'
   | 'otherLines'
+  | 'tanks'
   | 'routes'
   | 'power'
   | 'options'
@@ -152,6 +154,7 @@ export type MountingLine = Identified<StoredMountingLine>;
 export type Space = Identified<StoredSpace>;
 export type HardPoint = Identified<StoredHardPoint>;
 export type OtherLine = Identified<StoredOtherLine>;
+export type TankOnMap = Identified<StoredTankOnMap>;
 
 /** The corners of a line's way over the vehicle, in order from its beginning. */
 export interface LineRoute extends Omit<StoredRoute, 'points'> {
@@ -179,6 +182,7 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly spaces: readonly Space[];
   readonly hardPoints: readonly HardPoint[];
   readonly otherLines: readonly OtherLine[];
+  readonly tanks: readonly TankOnMap[];
   readonly routes: readonly LineRoute[];
   readonly power: PowerDesign;
   readonly options: readonly DecisionOption[];
@@ -282,6 +286,7 @@ const mountingLines = entries<StoredMountingLine>();
 const spaces = entries<StoredSpace>();
 const hardPoints = entries<StoredHardPoint>();
 const otherLines = entries<StoredOtherLine>();
+const tanks = entries<StoredTankOnMap>();
 const inOrder = <Point extends Ordered>(points: Readonly<Record<string, Point>>) =>
   Object.entries(points)
     .sort(byOrder)
@@ -358,6 +363,7 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   spaces: spaces(document.spaces),
   hardPoints: hardPoints(document.hardPoints),
   otherLines: otherLines(document.otherLines),
+  tanks: tanks(document.tanks),
   routes: routes(document.routes),
   power: power(document.power),
   options: options(document.options),

@@ -14,6 +14,7 @@ import {
   sheetsSpec,
   solidsSpec,
   spacesSpec,
+  tanksOnMapSpec,
   vehicleSpec,
 } from '../vehicle/model.ts';
 import {
@@ -98,6 +99,7 @@ export const documentSpec = object({
   spaces: spacesSpec,
   hardPoints: hardPointsSpec,
   otherLines: otherLinesSpec,
+  tanks: tanksOnMapSpec,
   routes: routesSpec,
   power: powerSpec,
   limits: limitsSpec,

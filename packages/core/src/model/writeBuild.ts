@@ -135,6 +135,7 @@ export function writeBuild(build: Build): BuildDocument {
     spaces: byId(build.spaces, (space) => space),
     hardPoints: byId(build.hardPoints, (point) => point),
     otherLines: byId(build.otherLines, (line) => line),
+    tanks: byId(build.tanks, (tank) => tank),
     hotRuns: byId(build.hotRuns, (run) => ({ ...run, points: ordered(run.points) })),
     routes: byId(build.routes, (route) => ({ ...route, points: ordered(route.points) })),
     power: {

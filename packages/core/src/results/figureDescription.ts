@@ -12,5 +12,6 @@ export interface FigureDescription {
     | 'a seasonal fuel'
     | 'a way on the map'
     | 'a solid thing on the map'
-    | 'a hot pipe on the map';
+    | 'a hot pipe on the map'
+    | 'a tank on the map';
 }

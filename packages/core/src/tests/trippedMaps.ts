@@ -66,5 +66,6 @@ export const trippedMaps: readonly TrippedBuild[] = [
     [['otherLines.gearbox-oil-out.use', 'turbo-oil-drain']],
     false,
   ),
+  trip('tank.starve', 'tank.starve:tank', [['tanks.tank.swirl', null]]),
   trip('map.hard-point', 'map.hard-point:tank-outlet', [['hardPoints.tank-outlet.x', mm(-460)]]),
 ];

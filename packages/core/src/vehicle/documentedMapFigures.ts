@@ -80,6 +80,19 @@ export const documentedMapFigures: readonly FigureDescription[] = [
     onlyWith: 'a way on the map',
   },
   {
+    key: 'tank.starve.braking',
+    kind: 'volume',
+    meaning:
+      'Fuel in the first circuit’s tank at which its pickup falls dry, by what the vehicle does: `tank.starve.braking`, `accelerating`, `climbing`, `leftTurn`, `rightTurn`.',
+    onlyWith: 'a tank on the map',
+  },
+  {
+    key: 'tank.swirlLasts',
+    kind: 'duration',
+    meaning: 'How long its swirl pot lasts at the design peak.',
+    onlyWith: 'a tank on the map',
+  },
+  {
     key: 'vehicle.length',
     kind: 'length',
     meaning: 'Overall length: wheelbase and both overhangs.',

@@ -7,3 +7,4 @@ export * from './slices/otherLines.ts';
 export * from './slices/placements.ts';
 export * from './slices/routes.ts';
 export * from './slices/surroundings.ts';
+export * from './slices/tanks.ts';

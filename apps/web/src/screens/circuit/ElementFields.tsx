@@ -6,6 +6,7 @@ import { Figure } from '../../ui/Figure.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { PumpControlFields } from './PumpControlFields.tsx';
+import { TankOnMap } from './TankOnMap.tsx';
 
 const lengthWords = {
   measured: 'as measured',
@@ -28,6 +29,7 @@ export function ElementFields({ element, path }: { element: CircuitElement; path
           <QuantityField path={[...path, 'usableVolume']} />
           <QuantityField path={[...path, 'heatLoss']} />
           <QuantityField path={[...path, 'pressure']} />
+          <TankOnMap tank={element} />
         </>
       );
     case 'surge-tank':

@@ -14,6 +14,7 @@ import {
   sheet,
   solid,
   space,
+  tankOnMap,
   vehicle,
   way,
 } from './shorthand.ts';
@@ -199,6 +200,10 @@ export const kittiwakeVehicle: VehicleSlices = {
       ['methanol-vent', 'methanol-vent-valve'],
       'HBP-6',
     ),
+  ],
+  tanks: [
+    tankOnMap('tank', 'cell', 'main', 1.5),
+    tankOnMap('methanol-tank', 'methanol-cell', 'methanol', 1),
   ],
   routes: [
     way('main', 'suction'),

@@ -15,12 +15,13 @@ import {
   sheet,
   solid,
   space,
+  tankOnMap,
   vehicle,
   way,
 } from './shorthand.ts';
 
 /** The vehicle of a demo and what runs over it. */
-export type VehicleSlices = VehicleThings & Pick<Build, 'routes'>;
+export type VehicleSlices = VehicleThings & Pick<Build, 'routes' | 'tanks'>;
 
 /** Lantern’s van: engine under the cab between the seats, long lines, exhaust down the left. */
 export const lanternVehicle: VehicleSlices = {
@@ -340,6 +341,7 @@ export const lanternVehicle: VehicleSlices = {
       12,
     ),
   ],
+  tanks: [tankOnMap('tank', 'tank', 'main', 1)],
   routes: [
     way(
       'main',

@@ -12,6 +12,7 @@ import {
   place,
   solid,
   space,
+  tankOnMap,
   vehicle,
   way,
 } from './shorthand.ts';
@@ -166,6 +167,7 @@ export const sandpiperVehicle: VehicleSlices = {
     otherLine('vent', 'Tank vent', 'vent', ['tank-vent', 'vent-valve'], 'HVT-6'),
     otherLine('starter-cable', 'Starter cable', 'battery-cable', ['battery', 'starter'], 9),
   ],
+  tanks: [tankOnMap('tank', 'tank', 'main', 0.5)],
   routes: [
     way('main', 'pump-hose'),
     way(

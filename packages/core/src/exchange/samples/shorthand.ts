@@ -12,6 +12,7 @@ import type {
   Sheet,
   Solid,
   Space,
+  TankOnMap,
   Vehicle,
   Zone,
 } from '../../model/index.ts';
@@ -241,6 +242,20 @@ export const otherLine = (
   item: typeof hose === 'string' ? ref(hose) : null,
   diameter: typeof hose === 'number' ? q(hose, 'length', 'mm') : null,
   flow: litresPerMinute === undefined ? null : q(litresPerMinute, 'volumeFlow', 'L/min'),
+});
+
+/** The box on the map that a tank is. */
+export const tankOnMap = (
+  elementId: string,
+  solidId: string,
+  circuitId: string,
+  litres: number | null,
+): TankOnMap => ({
+  id: elementId,
+  circuitId,
+  elementId,
+  solidId,
+  swirl: litres === null ? null : q(litres, 'volume', 'L'),
 });
 
 /** A vehicle from millimetres. */

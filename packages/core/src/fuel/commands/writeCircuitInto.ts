@@ -105,7 +105,7 @@ export function dropDecisions(
   }
 }
 
-/** Drops the ways over the map of lines of a circuit that are gone. */
+/** Drops the ways over the map of lines of a circuit that are gone, and what its tanks are there. */
 export function dropRoutes(
   draft: DocumentDraft,
   circuitId: string,
@@ -115,6 +115,12 @@ export function dropRoutes(
     const { of } = route;
     if (of.kind === 'line' && of.circuitId === circuitId && gone(of.elementId)) {
       delete draft.routes[id];
+    }
+  }
+  for (const [id, tank] of Object.entries(draft.tanks)) {
+    const { elements } = draft.fuelCircuits[circuitId] ?? { elements: {} };
+    if (tank.circuitId === circuitId && elements[tank.elementId]?.kind !== 'tank') {
+      delete draft.tanks[id];
     }
   }
 }

@@ -4,6 +4,7 @@ import { coldStart } from './coldStart.ts';
 import { fluidRules } from './fluidRules.ts';
 import { injectorRules } from './injectorRules.ts';
 import { rowRules } from './rowRules.ts';
+import { tankStarves } from './tankStarves.ts';
 import { unpoweredPump } from './unpoweredPump.ts';
 
 export { FEED_VELOCITY_STOP } from './feedVelocity.ts';
@@ -20,4 +21,5 @@ export const fuelRules: readonly BuildRule<FuelChecked>[] = [
   ...rowRules,
   ...fluidRules,
   unpoweredPump,
+  tankStarves,
 ];

@@ -49,6 +49,7 @@ export function vehicleSlices(document: Plain): Plain {
     spaces: {},
     hardPoints: {},
     otherLines: {},
+    tanks: {},
     routes: eachEntry(document['routes'], ({ circuitId, elementId, ...route }) => ({
       ...route,
       of: { kind: 'line', circuitId, elementId },

@@ -24,5 +24,6 @@ export const bareVehicle = (use: Use) => ({
   spaces: [],
   hardPoints: [],
   otherLines: [],
+  tanks: [],
   routes: [],
 });

@@ -36,6 +36,11 @@ const takeOffMap = command({
         if (of.kind === 'other' && of.otherLineId === id) delete draft.routes[key];
       }
     }
+    if (slice === 'solids') {
+      for (const [key, tank] of Object.entries(draft.tanks)) {
+        if (tank.solidId === id) delete draft.tanks[key];
+      }
+    }
     if (slice === 'placements') {
       for (const [key, point] of Object.entries(draft.hardPoints)) {
         if (point.placementId === id) delete draft.hardPoints[key];

@@ -1,4 +1,5 @@
 export * from './bounds.ts';
+export * from './boxShare.ts';
 export * from './distances.ts';
 export * from './heights.ts';
 export * from './inside.ts';

@@ -1,0 +1,3 @@
+export * from './attitudes.ts';
+export * from './formulas.ts';
+export * from './tankStage.ts';

@@ -1,0 +1,103 @@
+import type { Build, Placement, Solid, TankOnMap } from '../../model/index.ts';
+import { type Result, byDefault, derive, entered, following, given } from '../../results/index.ts';
+import { flat, vectorOf } from '../../vehicle/index.ts';
+import { elementPath } from '../circuits/circuitRun.ts';
+import { circuitScope, fuelFigure } from '../figureNames.ts';
+import { surgeReserve } from '../hydraulics/storage.ts';
+import type { FluidResult } from '../running/fluidStage.ts';
+import { circuitMassFlow } from '../running/solvePoint.ts';
+import { type Attitude, attitudes, pushOf } from './attitudes.ts';
+import { starveVolume } from './formulas.ts';
+
+/** A tank whose box is on the map, and when its pickup falls dry. */
+export interface TankAttitudes {
+  readonly tankOnMapId: string;
+  readonly circuitId: string;
+  readonly elementId: string;
+  readonly name: string;
+  readonly usable: number;
+  /** fuel m³ at which the pickup falls dry, by attitude */
+  readonly starves: Readonly<Record<Attitude, number>>;
+  /** engine's flow m³/s at the design peak */
+  readonly peakFlow: number;
+  /** how long the swirl pot lasts, s; undefined without one */
+  readonly swirlLasts: number | undefined;
+  readonly results: readonly Result[];
+}
+
+/** When the pickups of tanks fall dry as fuel runs away from them. */
+export function tankStage(input: {
+  tanks: readonly TankOnMap[];
+  solids: readonly Solid[];
+  placements: readonly Placement[];
+  use: Build['brief']['use'];
+  fluids: readonly FluidResult[];
+}): TankAttitudes[] {
+  return input.tanks.flatMap((onMap): TankAttitudes[] => {
+    const index = input.fluids.findIndex((f) => f.design.circuit.id === onMap.circuitId);
+    const fluid = input.fluids[index];
+    const circuit = fluid?.design.circuit;
+    const tank = circuit?.elements.find((e) => e.id === onMap.elementId);
+    const solid = input.solids.find((each) => each.id === onMap.solidId);
+    if (!fluid || !circuit || tank?.kind !== 'tank' || !solid) return [];
+    const placeId = circuit.nodes.find((node) => node.id === tank.outlet)?.placementId;
+    const place = input.placements.find((each) => each.id === placeId);
+    if (!place) return [];
+    const scope = circuitScope(index, circuit.id);
+    const results: Result[] = [];
+    const starves = Object.fromEntries(
+      attitudes.map((attitude) => {
+        const push = pushOf(attitude, input.use);
+        const result = derive({
+          figure: fuelFigure('tank.starve', { ...scope, case: attitude }),
+          label: `${tank.name}, fuel at which its pickup falls dry, ${attitudeWords[attitude]}`,
+          formula: starveVolume,
+          inputs: {
+            box: following(flat([vectorOf(solid.low), vectorOf(solid.high)]), ['solids', solid.id]),
+            pickup: following(flat([vectorOf(place)]), ['placements', place.id]),
+            forward: byDefault(push.forward, 'usual for the use of the vehicle'),
+            left: byDefault(push.left, 'usual for the use of the vehicle'),
+            usable: entered(tank.usableVolume, elementPath(circuit, tank, 'usableVolume')),
+          },
+        });
+        results.push(result);
+        return [attitude, result.value];
+      }),
+    ) as Record<Attitude, number>;
+    const peakFlow =
+      circuitMassFlow(fluid.design, fluid.cases.peakPower.point) / fluid.design.fuel.hot.density;
+    const swirl = onMap.swirl
+      ? derive({
+          figure: fuelFigure('tank.swirlLasts', scope),
+          label: `${tank.name}, its swirl pot lasts at peak`,
+          formula: surgeReserve,
+          inputs: {
+            volume: entered(onMap.swirl, ['tanks', onMap.id, 'swirl']),
+            flow: given(peakFlow, 'case:peakPower'),
+          },
+        })
+      : undefined;
+    return [
+      {
+        tankOnMapId: onMap.id,
+        circuitId: circuit.id,
+        elementId: tank.id,
+        name: tank.name,
+        usable: tank.usableVolume.value,
+        starves,
+        peakFlow,
+        swirlLasts: swirl?.value,
+        results: swirl ? [...results, swirl] : results,
+      },
+    ];
+  });
+}
+
+/** An attitude in the words of a sentence. */
+export const attitudeWords: Readonly<Record<Attitude, string>> = {
+  braking: 'braking',
+  accelerating: 'accelerating',
+  climbing: 'climbing',
+  leftTurn: 'in a left turn',
+  rightTurn: 'in a right turn',
+};
