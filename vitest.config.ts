@@ -6,6 +6,8 @@ const decorators = { oxc: { decorator: { legacy: true, emitDecoratorMetadata: tr
 
 export default defineConfig({
   test: {
+    // Both cores: by itself one would be left idle.
+    maxWorkers: 2,
     projects: [
       {
         ...decorators,

@@ -179,7 +179,7 @@ test('a place is measured with a tape: what begins there is known better', async
 });
 
 test('a first vehicle is laid out from its body and five dimensions', async ({ page, server }) => {
-  const slices = ['solids', 'movingZones', 'mountingLines', 'edges', 'hotRuns', 'spaces'];
+  const slices = ['tanks', 'solids', 'movingZones', 'mountingLines', 'edges', 'hotRuns', 'spaces'];
   await page.request.post(`${server}/api/builds/sandpiper/commands`, {
     data: {
       baseRevision: 1,

@@ -83,7 +83,7 @@ export const documentedMapFigures: readonly FigureDescription[] = [
     key: 'tank.starve.braking',
     kind: 'volume',
     meaning:
-      'Fuel in the first circuit’s tank at which its pickup falls dry, by what the vehicle does: `tank.starve.braking`, `accelerating`, `climbing`, `leftTurn`, `rightTurn`.',
+      'Fuel in the first circuit’s tank at which its pickup falls dry, by what the vehicle does (`accelerating`, `climbing`, `leftTurn`, `rightTurn` in place of `braking`).',
     onlyWith: 'a tank on the map',
   },
   {
