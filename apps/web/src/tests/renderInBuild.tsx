@@ -9,13 +9,16 @@ import {
   sampleCatalogue,
   toldEvaluation,
 } from '@brookrain/core';
-import { render } from '@testing-library/react';
+import { configure, render } from '@testing-library/react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { MemoryRouter } from 'react-router';
 import { BuildContext, type EditOutcome } from '../build/BuildContext.ts';
 import { noLadder, shownFigures } from '../build/shownEvaluation.ts';
 import { evaluationWork } from '../evaluation/evaluationWork.ts';
 import { createEvaluator } from '@brookrain/core';
+
+// Generous: tests run beside each other on slow shared cores.
+configure({ asyncUtilTimeout: 20_000 });
 
 const evaluator = createEvaluator();
 const nothing = (): void => undefined;
