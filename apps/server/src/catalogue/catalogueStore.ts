@@ -1,4 +1,12 @@
-import { type Catalogue, type CatalogueItem, hashOf, migrateItem } from '@brookrain/core';
+import {
+  type Catalogue,
+  type CatalogueItem,
+  hashOf,
+  migrateItem,
+  saysItsSize,
+  withoutSize,
+} from '@brookrain/core';
+import { and, eq } from 'drizzle-orm';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Database } from '../storage/database.ts';
 import { DATABASE } from '../storage/token.ts';
@@ -6,6 +14,12 @@ import { catalogueItems } from '../storage/schema.ts';
 import { badInput } from '../errors.ts';
 
 /** Immutable catalogue revisions, held in memory once read. */
+/** Whether two say the same of one revision; what one of them does not tell of its size is no difference. */
+const agree = (a: CatalogueItem, b: CatalogueItem): boolean =>
+  saysItsSize(a) && saysItsSize(b)
+    ? hashOf(a) === hashOf(b)
+    : hashOf(withoutSize(a)) === hashOf(withoutSize(b));
+
 @Injectable()
 export class CatalogueStore {
   private known: Catalogue | undefined;
@@ -29,7 +43,7 @@ export class CatalogueStore {
   missing(items: readonly CatalogueItem[]): CatalogueItem[] {
     return items.filter((item, i) => {
       const known = this.all().items.find((k) => k.id === item.id && k.revision === item.revision);
-      if (known && hashOf(known) !== hashOf(item)) {
+      if (known && !agree(known, item)) {
         throw badInput([
           {
             path: `catalogue.${i}`,
@@ -39,6 +53,28 @@ export class CatalogueStore {
       }
       return !known;
     });
+  }
+
+  /** Takes over how large parts are that were kept before sizes were asked for. */
+  complete(items: readonly CatalogueItem[]): void {
+    const told = items.filter((item) => {
+      const known = this.all().items.find((k) => k.id === item.id && k.revision === item.revision);
+      return known && !saysItsSize(known) && saysItsSize(item) && agree(known, item);
+    });
+    if (told.length === 0) return;
+    this.database.transaction(
+      (transaction) => {
+        for (const item of told) {
+          transaction
+            .update(catalogueItems)
+            .set({ item: JSON.stringify(item), hash: hashOf(item) })
+            .where(and(eq(catalogueItems.id, item.id), eq(catalogueItems.revision, item.revision)))
+            .run();
+        }
+      },
+      { behavior: 'immediate' },
+    );
+    this.known = undefined;
   }
 
   /** Adds items that are new; call inside the transaction that needs them. */

@@ -1,7 +1,10 @@
 import {
   type Evaluation,
+  type FixingDrawing,
+  type HeldComponent,
   type UnitSystem,
   evaluate,
+  fixingDrawing,
   partsList,
   unitSystems,
   wireList,
@@ -12,11 +15,20 @@ import { ApiOperation, ApiProduces, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { BuildStore } from '../builds/buildStore.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
+import { notFound } from '../errors.ts';
 import { MayBeMissing, Replies } from '../openapi/replies.ts';
 import { asAttachment } from '../asAttachment.ts';
 import { csvText } from './csvText.ts';
+import { fixingDxf } from './fixingDxf.ts';
+import { writeFixing } from './fixingSheet.ts';
 import { SheetPage } from './sheetPage.ts';
 import { writeWorkSheet } from './workSheet.ts';
+
+interface Plate {
+  readonly build: BuildReply;
+  readonly held: HeldComponent;
+  readonly drawing: FixingDrawing;
+}
 
 @ApiTags('exports')
 @Controller('api/builds/:id')
@@ -53,6 +65,54 @@ export class ExportsController {
     const { build, evaluation } = this.evaluated(id);
     asAttachment(response, build.document.name, '-wires.csv');
     return csvText(wireList(evaluation));
+  }
+
+  /** The plate of a part; 404 for one that is not there or has none. */
+  private plate(id: string, componentId: string): Plate {
+    const { build, evaluation } = this.evaluated(id);
+    const held = evaluation.map.held.find(({ component }) => component.id === componentId);
+    const drawing = held?.made.ok ? fixingDrawing(held.wanted, held.made.design) : undefined;
+    if (!held || !drawing) {
+      throw notFound(`there is no plate for "${componentId.slice(0, 60)}"`);
+    }
+    return { build, held, drawing };
+  }
+
+  @Get('fixings/:component.pdf')
+  @ApiOperation({ summary: 'Drawing of the plate that holds a part, as PDF' })
+  @ApiProduces('application/pdf')
+  @Replies(200, 'Text', 'The drawing, to scale')
+  @MayBeMissing()
+  @Header('content-type', 'application/pdf')
+  async fixingPdf(
+    @Param('id') id: string,
+    @Param('component') component: string,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    const { build, held, drawing } = this.plate(id, component);
+    const sheet = new SheetPage({
+      title: `${build.document.name}: plate of the ${held.component.name.toLowerCase()}`,
+      footer: `Brookrain · ${build.document.name} · revision ${build.revision}`,
+    });
+    writeFixing({ sheet, buildName: build.document.name, held, drawing });
+    asAttachment(response, build.document.name, `-plate-${held.component.id}.pdf`);
+    return new StreamableFile(await sheet.bytes());
+  }
+
+  @Get('fixings/:component.dxf')
+  @ApiOperation({ summary: 'Drawing of the plate that holds a part, as DXF in millimetres' })
+  @ApiProduces('image/vnd.dxf')
+  @Replies(200, 'Text', 'The drawing, 1:1')
+  @MayBeMissing()
+  @Header('content-type', 'image/vnd.dxf')
+  fixingDxf(
+    @Param('id') id: string,
+    @Param('component') component: string,
+    @Res({ passthrough: true }) response: Response,
+  ): string {
+    const { build, held, drawing } = this.plate(id, component);
+    asAttachment(response, build.document.name, `-plate-${held.component.id}.dxf`);
+    return fixingDxf(drawing);
   }
 
   @Get('work-sheet.pdf')

@@ -15,6 +15,8 @@ const SIGNAL = '#A63A0E';
 const MARGIN = 40;
 const WIDTH = 595.28 - 2 * MARGIN;
 const BOTTOM = 841.89 - 56;
+/** How wide a sheet is between its margins, mm. */
+export const SHEET_MM = (WIDTH / 72) * 25.4;
 
 const CELL = { size: 8, padding: 2.5 };
 

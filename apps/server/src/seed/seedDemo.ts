@@ -4,9 +4,10 @@ import type { CatalogueStore } from '../catalogue/catalogueStore.ts';
 
 /**
  * Loads the demo builds into an empty data folder, and shipped catalogue items that are not there
- * yet into any.
+ * yet, or how large they are, into any.
  */
 export function seedDemo(builds: BuildStore, catalogue: CatalogueStore): void {
+  catalogue.complete(sampleCatalogue.items);
   catalogue.install(catalogue.missing(sampleCatalogue.items));
   if (builds.count() > 0) return;
   for (const { id, document } of demoBuilds) {

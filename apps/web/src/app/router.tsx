@@ -63,6 +63,7 @@ const Wiring = named(
   'WiringScreen',
   stage('wiring'),
 );
+const Tank = named(() => import('../screens/tank/TankScreen.tsx'), 'TankScreen', stage('tank'));
 const Margins = named(
   () => import('../screens/margins/MarginsScreen.tsx'),
   'MarginsScreen',
@@ -138,6 +139,7 @@ export const router = createBrowserRouter([
           { path: 'pump', Component: Pump },
           { path: 'circuit', Component: Circuit },
           { path: 'map', Component: VehicleMap },
+          { path: 'tank', Component: Tank },
           { path: 'wiring', Component: Wiring },
           { path: 'margins', Component: Margins },
           { path: 'take-away', Component: TakeAway },

@@ -47,6 +47,8 @@ import {
   readBuild,
   variantLadder,
   waysOfLine,
+  placedComponents,
+  shielding,
 } from '@brookrain/core';
 
 const evaluator = createEvaluator();
@@ -212,8 +214,15 @@ const longWork = {
     const build = readBuild(document);
     const search = waysOfLine({
       of,
-      sleeve: build.routes.some((route) => route.sleeve && sameLine(route.of, of)),
-      lines: { ...build, circuits: build.fuelCircuits, catalogue },
+      sleeve: build.routes.some(
+        (route) => shielding(route.covers).sleeve && sameLine(route.of, of),
+      ),
+      lines: {
+        ...build,
+        circuits: build.fuelCircuits,
+        catalogue,
+        ports: placedComponents({ ...build, circuits: build.fuelCircuits, catalogue }).ports,
+      },
       map,
       vehicle,
     });

@@ -46,7 +46,7 @@ export const phaseList: readonly Phase[] = [
     id: 'vehicle',
     name: 'Vehicle',
     stages: [{ id: 'map', name: 'Map', keys: '6' }],
-    pages: [],
+    pages: [{ id: 'tank', name: 'Tank', keys: 't' }],
   },
   {
     id: 'electrics',

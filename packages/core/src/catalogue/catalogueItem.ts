@@ -1,6 +1,7 @@
 import { type Of, kinds } from '../model/spec.ts';
 import { type CatalogueKind } from './kinds/catalogueKind.ts';
 import { battery, ecu, fuse, relay, wire } from './kinds/electrical.ts';
+import { fastener } from './kinds/fastener.ts';
 import { filter, filterRegulator } from './kinds/filters.ts';
 import { fitting } from './kinds/fitting.ts';
 import { hose } from './kinds/hose.ts';
@@ -21,6 +22,7 @@ export const itemSpec = kinds('category', {
   'dead-head-regulator': deadHeadRegulator.spec,
   tank: tank.spec,
   'small-part': smallPart.spec,
+  fastener: fastener.spec,
   battery: battery.spec,
   fuse: fuse.spec,
   relay: relay.spec,
@@ -46,6 +48,7 @@ export const catalogueKinds: Readonly<Record<CatalogueCategory, CatalogueKind>> 
   'dead-head-regulator': deadHeadRegulator,
   tank,
   'small-part': smallPart,
+  fastener,
   battery,
   fuse,
   relay,
@@ -63,6 +66,7 @@ export type FilterRegulatorItem = ItemOf<'filter-regulator'>;
 export type DeadHeadRegulatorItem = ItemOf<'dead-head-regulator'>;
 export type TankItem = ItemOf<'tank'>;
 export type SmallPartItem = ItemOf<'small-part'>;
+export type FastenerItem = ItemOf<'fastener'>;
 export type BatteryItem = ItemOf<'battery'>;
 export type FuseItem = ItemOf<'fuse'>;
 export type RelayItem = ItemOf<'relay'>;

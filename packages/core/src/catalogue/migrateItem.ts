@@ -1,6 +1,8 @@
+import { bodyNotKnown, plugNotKnown, portsNotKnown } from './kinds/bodyFields.ts';
 import type { FittingForm } from './kinds/fitting.ts';
 import { fittingForms } from './kinds/fitting.ts';
 import type { HoseMaterial, HoseWall } from './kinds/hose.ts';
+import { seatNotKnown } from './kinds/seatFields.ts';
 
 type Plain = Readonly<Record<string, unknown>>;
 
@@ -24,7 +26,8 @@ function fittingByText(family: string, designation: string): FittingForm {
 
 /**
  * A catalogue item of an older program brought up to date: materials and forms that were words
- * only become fields. What is no such item is returned as it is, for the checks to refuse.
+ * only become fields, and of sizes that were never asked for it says that they are not known. What is
+ * no such item is returned as it is, for the checks to refuse.
  */
 export function migrateItem(value: unknown): unknown {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
@@ -37,7 +40,25 @@ export function migrateItem(value: unknown): unknown {
     case 'fitting':
       return { form: fittingByText(family, designation), ...item };
     case 'filter':
-      return { form: designation.includes('sock') ? 'strainer' : 'in-line', ...item };
+      return {
+        form: designation.includes('sock') ? 'strainer' : 'in-line',
+        ...bodyNotKnown,
+        ...portsNotKnown,
+        ...item,
+      };
+    case 'pump':
+      return { ...bodyNotKnown, ...portsNotKnown, ...plugNotKnown, ...item };
+    case 'regulator':
+    case 'dead-head-regulator':
+      return { ...bodyNotKnown, ...portsNotKnown, ...item };
+    case 'filter-regulator':
+      return { ...bodyNotKnown, ...portsNotKnown, returnSide: 'bottom', ...item };
+    case 'battery':
+      return { ...bodyNotKnown, ...item };
+    case 'ecu':
+      return { ...bodyNotKnown, ...plugNotKnown, ...item };
+    case 'injector':
+      return { ...seatNotKnown, ...item };
     default:
       return item;
   }

@@ -5,7 +5,8 @@ export interface Caution {
   readonly text: string;
 }
 
-export type CautionPlace = 'brief' | 'injectors' | 'circuit' | 'map' | 'wiring' | 'take-away';
+export type CautionPlace =
+  'brief' | 'injectors' | 'circuit' | 'tank' | 'map' | 'wiring' | 'take-away';
 
 const all = {
   tankHotWork: {
@@ -109,6 +110,8 @@ export function cautionsAt(place: CautionPlace, facts: CautionFacts): Caution[] 
       return [all.injectors, all.pressure];
     case 'circuit':
       return [all.tankHotWork, all.hose, ...alcohol];
+    case 'tank':
+      return [all.tankHotWork, all.vapour, ...alcohol];
     case 'map':
       return [all.tankHotWork, all.hotExhaust, all.movingParts, all.fumes, all.hydraulic, all.jack];
     case 'wiring':

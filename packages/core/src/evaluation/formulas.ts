@@ -1,7 +1,18 @@
-import { chassisFormulas, routeFormulas, thingFormulas } from '../vehicle/index.ts';
+import {
+  chassisFormulas,
+  componentFormulas,
+  fixingFormulas,
+  routeFormulas,
+  thingFormulas,
+} from '../vehicle/index.ts';
 import { demandFormulas } from '../engine/index.ts';
 import { consumptionFormulas, fuelFormulas } from '../engine/index.ts';
-import { hydraulicFormulas, storageFormulas, tankFormulas } from '../fuel/index.ts';
+import {
+  hydraulicFormulas,
+  seatingFormulas,
+  storageFormulas,
+  tankFormulas,
+} from '../fuel/index.ts';
 import { injectorFormulas } from '../fuel/index.ts';
 import { powerFormulas } from '../electrics/index.ts';
 import { pumpFormulas } from '../fuel/index.ts';
@@ -19,9 +30,12 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...hydraulicFormulas,
       ...storageFormulas,
       ...tankFormulas,
+      ...seatingFormulas,
       ...chassisFormulas,
       ...routeFormulas,
       ...thingFormulas,
+      ...componentFormulas,
+      ...fixingFormulas,
       ...powerFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),

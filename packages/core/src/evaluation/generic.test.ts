@@ -132,6 +132,7 @@ describe('commands', () => {
       ],
     },
     { name: 'take-off-map', slice: 'otherLines', id: 'vent' },
+    { name: 'pull-map-true' },
     {
       name: 'lay-out-vehicle',
       kind: 'pick-up',

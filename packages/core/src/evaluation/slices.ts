@@ -57,6 +57,12 @@ export const slices = {
     cruiseRoadSpeed: brief.cruiseRoadSpeed,
   })),
   power: slice('power', ({ build }) => build.power),
+  mountedPower: slice('mounted power', ({ build: { power } }) => ({
+    battery: power.battery,
+    batteryPlacementId: power.batteryPlacementId,
+    ecu: power.ecu,
+    ecuPlacementId: power.ecuPlacementId,
+  })),
   fuels: slice('fuels', ({ build }) => bareFuels(build.fuels)),
   circuits: slice('fuel circuits', ({ build }) => bareCircuits(build.fuelCircuits)),
   rows: slice('injector rows', ({ build }) => bareRows(build.injectorRows)),
@@ -64,6 +70,7 @@ export const slices = {
   routes: slice('routes', ({ build }) => build.routes),
   tanks: slice('tanks', ({ build }) => build.tanks),
   solids: slice('solid things', ({ build }) => build.solids),
+  otherLines: slice('other lines', ({ build }) => build.otherLines),
   use: slice('use', ({ build }) => ({ use: build.brief.use })),
   vehicle: slice('vehicle', ({ build }) => ({
     vehicle: build.vehicle,

@@ -24,7 +24,7 @@ import {
   rowDesigns,
   tankStage,
 } from '../fuel/index.ts';
-import { routeStage, routedLengthsOf } from '../vehicle/index.ts';
+import { placedComponents, routeStage, routedLengthsOf } from '../vehicle/index.ts';
 import { figures as figuresOf, lengthFigures } from './figures/figures.ts';
 import { rules } from './rules.ts';
 import { stage } from './runner/source.ts';
@@ -80,6 +80,18 @@ const demand = stage({
     demandStage({ document, around, rowFuels: designs.map((row) => row.fuel) }),
 });
 
+/** Parts that take room, and their ports. */
+const components = stage({
+  name: 'components',
+  reads: {
+    placements: slices.places,
+    names: slices.namedThings,
+    power: slices.mountedPower,
+    catalogue: slices.catalogue,
+  },
+  run: ({ names, ...read }) => placedComponents({ ...read, circuits: names.fuelCircuits }),
+});
+
 /** Ways of lines over the vehicle, what is near them, and their figures. */
 const map = stage({
   name: 'map',
@@ -88,6 +100,7 @@ const map = stage({
     vehicle: slices.vehicle,
     names: slices.namedThings,
     placements: slices.places,
+    placed: components,
     catalogue: slices.catalogue,
   },
   run: ({ names, vehicle, ...read }) =>
@@ -234,6 +247,7 @@ const tanks = stage({
     tanks: slices.tanks,
     solids: slices.solids,
     placements: slices.places,
+    otherLines: slices.otherLines,
     use: slices.use,
   },
   run: ({ use, ...read }) => tankStage({ ...read, use: use.use }),
@@ -340,6 +354,7 @@ const findings = stage({
 
 /** The stages in the order in which an evaluation runs them. */
 export const stages = {
+  components,
   map,
   routedLengths,
   surroundings,

@@ -1,5 +1,6 @@
 import { firstOf } from '../numerics/index.ts';
 import {
+  BARE_PLACE,
   type Build,
   type BuildDocument,
   type Fuel,
@@ -159,6 +160,7 @@ function placements(answers: StartAnswers): Build['placements'] {
     z: q(1000 * z, 'length', 'mm'),
     zone,
     movesWithEngine,
+    ...BARE_PLACE,
   });
   const inTank = answers.pumpMounting === 'in-tank';
   const engine = Math.max(0.5, run / 1.1 - 0.3);
@@ -167,10 +169,10 @@ function placements(answers: StartAnswers): Build['placements'] {
     place('tank-pump', 'Pump in the tank', [-0.3, -0.3, 0.45], 'outside'),
     place('tank-top', 'Tank top', [-0.3, -0.3, 0.65], 'outside'),
     place('tank-return', 'Tank return', [-0.3, -0.1, 0.62], 'outside'),
-    place('coarse-filter', 'Coarse filter', [-0.1, -0.3, 0.42], 'outside'),
-    place('pump', 'Fuel pump', inTank ? [-0.3, -0.3, 0.42] : [0, -0.3, 0.38], 'outside'),
+    place('coarse-filter', 'Coarse filter', [-0.12, -0.3, 0.42], 'outside'),
+    place('pump', 'Fuel pump', inTank ? [-0.3, -0.3, 0.42] : [0.08, -0.3, 0.38], 'outside'),
     place('filter-regulator', 'Filter-regulator', [-0.1, -0.3, 0.6], 'outside'),
-    place('fine-filter', 'Fine filter', [0.2, -0.3, 0.42], 'outside'),
+    place('fine-filter', 'Fine filter', [0.3, -0.3, 0.42], 'outside'),
     place('rail', 'Fuel rail', [engine, -0.1, 0.8], 'engine-bay', true),
     place('regulator', 'Regulator', [engine, -0.15, 0.8], 'engine-bay', true),
     place('battery', 'Battery', [engine - 0.5, 0.5, 0.7], 'body'),
@@ -238,6 +240,7 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
         airShare: q(100, 'ratio', '%'),
         staging: null,
         ballast: null,
+        seating: null,
         measuredFlows: [],
       },
     ],

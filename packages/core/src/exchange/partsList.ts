@@ -61,6 +61,12 @@ export function partsList(
   add(document.power.mainFuse, 1, 'Main fuse');
   add(document.power.battery, 1, 'Battery');
   add(document.power.ecu, 1, 'ECU');
+  for (const { component, made } of evaluation.map.held) {
+    if (!made.ok) continue;
+    for (const { item, count } of made.parts) {
+      if (item) add(item, count, `Holds the ${component.name.toLowerCase()}`);
+    }
+  }
   const { currency } = document;
   const parts = [...lines.values()].map(({ item, quantity, usedFor }): PartLine => {
     const byLength = item.category === 'hose' || item.category === 'wire';

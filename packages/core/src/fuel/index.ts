@@ -11,4 +11,5 @@ export * from './proposals/index.ts';
 export * from './pumps/index.ts';
 export * from './rules/index.ts';
 export * from './running/index.ts';
+export * from './seating/index.ts';
 export * from './tank/index.ts';

@@ -17,6 +17,7 @@ import {
   text,
   whole,
 } from '../model/spec.ts';
+import { injectorPlugs } from '../catalogue/kinds/seatFields.ts';
 import { lengthSpec } from '../vehicle/model.ts';
 
 export const lineRoles = ['suction', 'feed', 'return', 'vent', 'other'] as const;
@@ -267,6 +268,43 @@ export const stagingSpec = object({
 });
 export type Staging = Of<typeof stagingSpec>;
 
+export const retentions = ['none', 'clips', 'bolted-rail', 'both'] as const;
+/** What keeps injectors where they are: clips on the rail, the bolted rail itself, or both. */
+export type Retention = (typeof retentions)[number];
+
+const bore = (label: string) => ({
+  label,
+  min: 0,
+  above: true,
+  max: 0.1,
+  message: `${label.toLowerCase()} must be above 0, up to 100 mm`,
+});
+
+/** How the injectors of a row sit between rail and port. */
+export const seatingSpec = object({
+  retention: choice(retentions, { label: 'Held by', initial: 'both' }),
+  railBore: quantityField('length', 'mm', bore('Bore in the rail')),
+  portBore: quantityField('length', 'mm', bore('Bore in the port')),
+  seatDistance: quantityField('length', 'mm', {
+    label: 'From seat to seat',
+    help: 'between the seal in the rail and the seal in the port, rail bolted down',
+    min: 0,
+    above: true,
+    max: 0.3,
+    message: 'the distance of the seats must be above 0, up to 300 mm',
+  }),
+  bossSpacing: quantityOrNone('length', 'mm', {
+    label: 'Between neighbours',
+    help: 'middle to middle of two injector bosses; of a second row, to the nearest of the first',
+    min: 0,
+    above: true,
+    max: 1,
+    message: 'injectors stand above 0, up to 1 000 mm apart',
+  }),
+  plug: choice(injectorPlugs, { label: 'Plug of the harness' }),
+});
+export type Seating = Of<typeof seatingSpec>;
+
 /** A row of equal injectors on one circuit. */
 export const injectorRowSpec = object({
   order,
@@ -301,6 +339,7 @@ export const injectorRowSpec = object({
     max: 50,
     message: 'ballast must be above 0, up to 50 Ω',
   }),
+  seating: nullable(seatingSpec, { help: 'null: not measured yet', since: 7 }),
   measuredFlows: record(
     quantityField('volumeFlow', 'cc/min', {
       min: 0,

@@ -157,8 +157,10 @@ export type OtherLine = Identified<StoredOtherLine>;
 export type TankOnMap = Identified<StoredTankOnMap>;
 
 /** The corners of a line's way over the vehicle, in order from its beginning. */
-export interface LineRoute extends Omit<StoredRoute, 'points'> {
+export interface LineRoute extends Omit<StoredRoute, 'points' | 'covers' | 'clamps'> {
   readonly id: string;
+  readonly covers: readonly Identified<StoredRoute['covers'][string]>[];
+  readonly clamps: readonly Identified<StoredRoute['clamps'][string]>[];
   readonly points: readonly Identified<StoredCorner>[];
 }
 
@@ -305,9 +307,16 @@ const hotRuns = listOf((stored: StoredHotRun, id): HotRun => ({
   id,
   points: inOrder(stored.points),
 }));
+const under = <Entry>(entries: Readonly<Record<string, Entry>>) =>
+  Object.entries(entries).map(([id, entry]) => ({
+    ...entry,
+    id,
+  })) as unknown as Identified<Entry>[];
 const routes = listOf((stored: StoredRoute, id): LineRoute => ({
   ...stored,
   id,
+  covers: under(stored.covers),
+  clamps: under(stored.clamps),
   points: inOrder(stored.points),
 }));
 const pumpFeeds = listOf((stored: StoredPumpFeed, id) => identified(stored, id) as PumpFeed);

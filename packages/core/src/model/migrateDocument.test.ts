@@ -4,6 +4,8 @@ import { lantern, sampleCatalogue } from '../exchange/index.ts';
 import { referenceProblems } from '../evaluation/index.ts';
 import type { BuildDocument } from './document.ts';
 import { CURRENT_VERSION, migrateDocument, storedDocument } from './migrateDocument.ts';
+import { BARE_PLACE, TANK_AS_FOUND } from '../vehicle/model.ts';
+import { readBuild } from './build.ts';
 import { pathById } from './migrations/recordsById.ts';
 import { pathOf, withValueAt } from './path.ts';
 import { placeInWords } from './placeInWords.ts';
@@ -27,6 +29,12 @@ const versionThree = (name: 'lantern' | 'kittiwake'): VersionThree => {
 /** A build as version 5 wrote it. */
 const versionFive = (name: 'lantern' | 'kittiwake'): Plain => {
   const file = new URL(`../tests/versionFive/${name}.json`, import.meta.url);
+  return JSON.parse(readFileSync(file, 'utf8')) as Plain;
+};
+type Slice = 'placements' | 'injectorRows' | 'tanks' | 'routes';
+/** A build as version 6 wrote it. */
+const versionSix = (name: 'lantern' | 'kittiwake'): Plain => {
+  const file = new URL(`../tests/versionSix/${name}.json`, import.meta.url);
   return JSON.parse(readFileSync(file, 'utf8')) as Plain;
 };
 /** The builds of version 5, lifted: what older versions of them become. */
@@ -130,19 +138,56 @@ describe('documents of older versions', () => {
       const lifted = storedDocument(five);
       expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
       expect(lifted.vehicle.kind).toBe('car');
-      for (const [id, { circuitId, elementId, ...route }] of Object.entries(five.routes)) {
+      for (const [id, { circuitId, elementId, sleeve, ...route }] of Object.entries(five.routes)) {
         expect(lifted.routes[id]).toEqual({
           ...route,
           of: { kind: 'line', circuitId, elementId },
           flexible: false,
+          covers: sleeve === true ? { sleeve: expect.anything() } : {},
+          clamps: {},
         });
       }
       for (const [id, place] of Object.entries(five.placements)) {
-        expect(lifted.placements[id]).toEqual({ ...place, movesWithEngine: false });
+        expect(lifted.placements[id]).toEqual({
+          ...place,
+          movesWithEngine: false,
+          ...BARE_PLACE,
+        });
       }
       expect(lifted.fuelCircuits).toEqual(five['fuelCircuits']);
     },
   );
+
+  test.each(['lantern', 'kittiwake'] as const)(
+    'version 6 becomes the current version: %s with parts that look forward, nothing else moved',
+    (name) => {
+      const six = versionSix(name) as Plain & Record<Slice, Readonly<Record<string, Plain>>>;
+      expect(six['version']).toBe(6);
+      const lifted = storedDocument(six);
+      expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+      for (const [id, place] of Object.entries(six.placements)) {
+        expect(lifted.placements[id]).toEqual({ ...place, ...BARE_PLACE });
+      }
+      for (const [id, row] of Object.entries(six.injectorRows)) {
+        expect(lifted.injectorRows[id]).toEqual({ ...row, seating: null });
+      }
+      for (const [id, tank] of Object.entries(six.tanks)) {
+        expect(lifted.tanks[id]).toEqual({ ...TANK_AS_FOUND, ...tank });
+      }
+      expect(lifted.solids).toEqual(six['solids']);
+      expect(lifted.power).toEqual(six['power']);
+    },
+  );
+
+  test('a sleeve over a line of version 6 becomes a cover over all of it', () => {
+    const six = versionSix('lantern') as Plain & Record<Slice, Readonly<Record<string, Plain>>>;
+    const routes = { ...six.routes, feed: { ...six.routes['feed'], sleeve: true } };
+    const lifted = storedDocument({ ...six, routes });
+    expect(readBuild(lifted).routes.find(({ id }) => id === 'feed')?.covers).toMatchObject([
+      { kind: 'heat-sleeve', from: null, to: null },
+    ]);
+    expect(lifted.routes['return']?.covers).toEqual({});
+  });
 
   test('what was accepted, decided about wires and laid on the shelf is kept by its own key', () => {
     const three = versionThree('lantern');

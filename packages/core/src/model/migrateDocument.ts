@@ -3,6 +3,7 @@ import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
 import { heatAndRoutes } from './migrations/heatAndRoutes.ts';
+import { partsAndCovers } from './migrations/partsAndCovers.ts';
 import { vehicleSlices } from './migrations/vehicleSlices.ts';
 
 /** Each step lifts a document by one version: entry 0 makes version 2 of version 1. */
@@ -13,10 +14,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   recordsById,
   heatAndRoutes,
   vehicleSlices,
+  partsAndCovers,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 6;
+export const CURRENT_VERSION: BuildDocument['version'] = 7;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

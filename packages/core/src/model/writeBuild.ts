@@ -137,7 +137,12 @@ export function writeBuild(build: Build): BuildDocument {
     otherLines: byId(build.otherLines, (line) => line),
     tanks: byId(build.tanks, (tank) => tank),
     hotRuns: byId(build.hotRuns, (run) => ({ ...run, points: ordered(run.points) })),
-    routes: byId(build.routes, (route) => ({ ...route, points: ordered(route.points) })),
+    routes: byId(build.routes, (route) => ({
+      ...route,
+      covers: byId(route.covers, (cover) => cover),
+      clamps: byId(route.clamps, (clamp) => clamp),
+      points: ordered(route.points),
+    })),
     power: {
       ...build.power,
       pumpFeeds: ordered(build.power.pumpFeeds),

@@ -11,6 +11,7 @@ const metric: Record<UnitKind, string> = {
   area: 'mm²',
   volume: 'L',
   mass: 'kg',
+  force: 'N',
   pressure: 'kPa',
   temperature: '°C',
   temperatureDifference: 'K',
@@ -61,6 +62,7 @@ export const displayUnits: Record<UnitSystem, Record<UnitKind, string>> = {
     volumePerDistance: 'US gal/100 mi',
     thermalConductance: 'Btu/h·°F',
     mass: 'lb',
+    force: 'lbf',
   },
   // As many workshops speak: metric vehicle and fuel, pressure in psi, power in hp.
   mixed: { ...metric, pressure: 'psi', power: 'hp' },

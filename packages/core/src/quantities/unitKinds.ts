@@ -43,6 +43,7 @@ export const unitKinds = {
     unit('imp gal', 4.54609e-3, ['impgal']),
   ],
   mass: [unit('kg', 1), unit('g', 1e-3), unit('lb', POUND, ['lbs'])],
+  force: [unit('N', 1), unit('kN', 1e3), unit('lbf', POUND * 9.80665)],
   pressure: [
     unit('Pa', 1),
     unit('kPa', 1e3),

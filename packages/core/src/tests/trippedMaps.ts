@@ -8,7 +8,13 @@ const corner = (route: string, point: string, axis: string, value: number): Chan
 const at = (x: number, y: number, z: number) => ({ x: mm(x), y: mm(y), z: mm(z) });
 
 /** The feed in a heat sleeve: what Lantern’s map is sound with. */
-const sleeved = changed(...cool, ['routes.feed.sleeve', true]);
+const sleeve = {
+  kind: 'heat-sleeve',
+  from: null,
+  to: null,
+  bears: { value: 823.15, unit: '°C' },
+};
+const sleeved = changed(...cool, ['routes.feed.covers', { s1: sleeve }]);
 
 /** One build for every finding that the map can trip. */
 export const trippedMaps: readonly TrippedBuild[] = [
@@ -66,6 +72,96 @@ export const trippedMaps: readonly TrippedBuild[] = [
     [['otherLines.gearbox-oil-out.use', 'turbo-oil-drain']],
     false,
   ),
+  trip('route.cover', 'route.cover:feed:s1', [
+    ['routes.feed.covers', { s1: { ...sleeve, bears: { value: 533.15, unit: '°C' } } }],
+  ]),
+  trip('route.clamps', 'route.clamps:return', [
+    ['routes.return.clamps', { c1: { at: mm(100) }, c2: { at: mm(900) } }],
+  ]),
+  trip('route.clamps', 'route.clamps:return', [['routes.return.clamps', { c1: { at: mm(5100) } }]]),
+  trip('route.pocket', 'route.pocket:suction', [corner('suction', 'p1', 'z', 520)]),
+  trip('route.component', 'route.component:feed', [
+    corner('feed', 'p1', 'x', 1100),
+    corner('feed', 'p1', 'z', 700),
+    ['placements.coarse-filter.x', mm(1500)],
+    ['placements.coarse-filter.z', mm(480)],
+  ]),
+  trip(
+    'component.heat',
+    'component.heat:fine',
+    [
+      ['placements.fine-filter.y', mm(330)],
+      ['placements.fine-filter.x', mm(1900)],
+    ],
+    false,
+  ),
+  trip(
+    'component.moving',
+    'component.moving:coarse',
+    [['placements.coarse-filter.y', mm(-480)]],
+    false,
+  ),
+  trip('component.solid', 'component.solid:fine', [['placements.fine-filter.y', mm(-400)]]),
+  trip(
+    'component.component',
+    'component.component:ecu',
+    [
+      ['placements.ecu.x', mm(2300)],
+      ['placements.ecu.y', mm(560)],
+      ['placements.ecu.z', mm(960)],
+    ],
+    false,
+  ),
+  trip('component.sheet', 'component.sheet:battery', [['placements.battery.x', mm(2250)]]),
+  trip('component.service', 'component.service:regulator', [
+    ['solids.radiator.low', at(3150, -250, 950)],
+    ['solids.radiator.high', at(3300, -100, 1000)],
+  ]),
+  trip('component.plug', 'component.plug:ecu', [
+    ['solids.radiator.low', at(2510, -480, 880)],
+    ['solids.radiator.high', at(2560, -300, 960)],
+  ]),
+  trip('component.space', 'component.space:battery', [
+    ['spaces.nose.use', 'splash'],
+    ['spaces.nose.low', at(2200, 400, 780)],
+    ['spaces.nose.high', at(2390, 800, 830)],
+  ]),
+  trip('component.low', 'component.low:coarse', [['vehicle.clearance', mm(337)]], false),
+  trip('fixing.none', 'fixing.none:fine', [['placements.fine-filter.fixing', null]]),
+  trip('fixing.carrier', 'fixing.carrier:fine', [
+    ['placements.fine-filter.fixing.onto', { kind: 'solid', solidId: 'silencer' }],
+  ]),
+  trip('fixing.carrier', 'fixing.carrier:fine', [
+    ['placements.fine-filter.fixing.onto', { kind: 'mounting-line', mountingLineId: 'leg-left' }],
+  ]),
+  trip('fixing.bolts', 'fixing.bolts:fine', [['placements.fine-filter.fixing.bolts', 8]]),
+  trip('fixing.bolts', 'fixing.bolts:ecu', [['placements.ecu.fixing.standoff', mm(190)]]),
+  trip('tank.vent', 'tank.vent:tank', [['otherLines.vent.use', 'breather']]),
+  trip('tank.roll-over', 'tank.roll-over:tank', [['tanks.tank.rollOver', false]]),
+  trip('tank.return', 'tank.return:tank', [
+    ['tanks.tank.swirl', null],
+    ['tanks.tank.baffle', false],
+    ['placements.tank-return.z', mm(500)],
+    ['placements.tank-return.x', mm(-470)],
+  ]),
+  trip('tank.usable', 'tank.usable:tank', [['solids.tank.high.z', mm(500)]]),
+  trip('tank.bung', 'tank.bung:tank', [['tanks.tank.bung', 'welded']]),
+  trip('tank.sender', 'tank.sender:tank', [['tanks.tank.sender', 'none']]),
+  trip('injector.retention', 'injector.retention:primary', [
+    ['injectorRows.primary.seating.retention', 'clips'],
+  ]),
+  trip('injector.seal', 'injector.seal:primary', [
+    ['injectorRows.primary.seating.railBore', mm(11)],
+  ]),
+  trip('injector.seats', 'injector.seats:primary', [
+    ['injectorRows.primary.seating.seatDistance', mm(53)],
+  ]),
+  trip('injector.spacing', 'injector.spacing:primary', [
+    ['injectorRows.primary.seating.bossSpacing', mm(24)],
+  ]),
+  trip('injector.plug', 'injector.plug:primary', [
+    ['injectorRows.primary.seating.plug', 'two-pin slot'],
+  ]),
   trip('tank.starve', 'tank.starve:tank', [['tanks.tank.swirl', null]]),
   trip('map.hard-point', 'map.hard-point:tank-outlet', [['hardPoints.tank-outlet.x', mm(-460)]]),
 ];

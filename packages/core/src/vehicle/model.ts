@@ -1,5 +1,7 @@
 export * from './slices/body.ts';
 export * from './slices/coordinates.ts';
+export * from './slices/covers.ts';
+export * from './slices/fixings.ts';
 export * from './slices/hardPoints.ts';
 export * from './slices/hotRuns.ts';
 export * from './slices/lengths.ts';

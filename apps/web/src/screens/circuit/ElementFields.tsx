@@ -1,4 +1,5 @@
 import { type CircuitElement, type Path, formatMeasure, fuelFigure } from '@brookrain/core';
+import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { useCircuit } from '../../build/useCircuit.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
@@ -6,7 +7,6 @@ import { Figure } from '../../ui/Figure.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { PumpControlFields } from './PumpControlFields.tsx';
-import { TankOnMap } from './TankOnMap.tsx';
 
 const lengthWords = {
   measured: 'as measured',
@@ -18,7 +18,7 @@ const lengthWords = {
 /** What can be entered for an element besides its part. */
 export function ElementFields({ element, path }: { element: CircuitElement; path: Path }) {
   const { evaluation, results, edit } = useBuild();
-  const { scope } = useCircuit();
+  const { circuit, scope } = useCircuit();
   const [units] = useUnits();
   const of = { ...scope, element: element.id };
   switch (element.kind) {
@@ -29,7 +29,11 @@ export function ElementFields({ element, path }: { element: CircuitElement; path
           <QuantityField path={[...path, 'usableVolume']} />
           <QuantityField path={[...path, 'heatLoss']} />
           <QuantityField path={[...path, 'pressure']} />
-          <TankOnMap tank={element} />
+          <p>
+            <Link to={`../tank?circuit=${encodeURIComponent(circuit.id)}`}>
+              What is in the tank and on it
+            </Link>
+          </p>
         </>
       );
     case 'surge-tank':

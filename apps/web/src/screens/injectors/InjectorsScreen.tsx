@@ -16,6 +16,7 @@ import { Reasons, Verdict } from '../../ui/Verdict.tsx';
 import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { MeasuredSet } from './MeasuredSet.tsx';
+import { SeatingPanel } from './SeatingPanel.tsx';
 import { RowSharing } from './RowSharing.tsx';
 
 const ROW = 46;
@@ -37,6 +38,7 @@ export function InjectorsScreen() {
   const scope = rowScope(build.injectorRows, row.id);
   const judged = useCandidates();
   const candidates = judged?.injectors[row.id] ?? [];
+  const built = candidates.find((c) => c.item.id === row.item.id)?.item;
   const [picked, setPicked] = useState<string>();
   const selected = candidates.find((c) => c.item.id === (picked ?? row.item.id)) ?? candidates[0];
   const walk = walkKeys(
@@ -136,6 +138,7 @@ export function InjectorsScreen() {
             />
             <QuantityField path={['limits', 'injectorDuty']} />
           </div>
+          {built && <SeatingPanel row={row} injector={built} />}
           <FigureRows
             title="Solved with the circuit"
             rows={[

@@ -8,6 +8,7 @@ import {
 import { useBuild } from '../../build/BuildContext.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
+import { CoverPanel } from './CoverPanel.tsx';
 import { PointFields } from './PointFields.tsx';
 import { WaysPanel } from './WaysPanel.tsx';
 import type { Handle } from './handles.ts';
@@ -50,7 +51,7 @@ export function LineInspector({
   /** looks at what another line is, where the line is one */
   describe: (() => void) | undefined;
 }) {
-  const { edit } = useBuild();
+  const { document: build, edit, evaluation } = useBuild();
   const of = { line: line.id };
   const { routeId } = line;
   const whatItIs = describe && (
@@ -71,7 +72,7 @@ export function LineInspector({
             edit({
               name: 'set',
               path: ['routes', line.id],
-              value: { of: line.of, sleeve: false, flexible: false, points: {} },
+              value: { of: line.of, covers: {}, clamps: {}, flexible: false, points: {} },
             })
           }
         >
@@ -83,11 +84,12 @@ export function LineInspector({
     );
   }
   const path = ['routes', routeId];
+  const route = build.routes.find(({ id }) => id === routeId);
+  const told = evaluation.lines.find(({ lineId }) => lineId === line.id);
   return (
     <>
       {whatItIs}
       <div className="mt-2 flex flex-col">
-        <FieldOf path={[...path, 'sleeve']} />
         <FieldOf path={[...path, 'flexible']} />
       </div>
       <PointFields
@@ -97,11 +99,15 @@ export function LineInspector({
         points={{ path: [...path, 'points'], least: 0, radius: NEW_RADIUS, ends: line.ends }}
       />
       <WaysPanel line={line} ways={ways} />
+      {route && <CoverPanel route={route} rigid={told?.rigid ?? false} lineId={line.id} />}
       <FigureRows
         rows={[
           ['Length', routeFigure('line.length', of)],
           ['Known to ±', routeFigure('line.uncertainty', of)],
           ['Clamps', routeFigure('line.clampCount', of)],
+          ['Longest without a clamp', routeFigure('line.clampGap', of)],
+          ['Turn at its beginning', routeFigure('line.startTurn', of)],
+          ['Turn at its end', routeFigure('line.endTurn', of)],
           ['Bends', routeFigure('line.bends', of)],
           ['Bent in all', routeFigure('line.bendAngle', of)],
           ['Inside of the tightest', routeFigure('line.tightestBend', of)],

@@ -2,11 +2,15 @@ import {
   type Build,
   type LineRole,
   type Path,
+  type PlacedComponents,
   type ProposedWay,
   type ToldLine,
   type Vector,
+  clampPitch,
+  evenClamps,
   formatMeasure,
   outlineOf,
+  pointAt,
   polylineOf,
   shapeOf,
   vectorOf,
@@ -14,6 +18,7 @@ import {
 import { useRef } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
 import { lineStyle } from '../circuit/lineStyle.ts';
+import { ComponentShapes } from './ComponentShapes.tsx';
 import { PlaceHandle } from './PlaceHandle.tsx';
 import { Tape, type TapeEnds } from './Tape.tsx';
 import { ThingNames } from './ThingNames.tsx';
@@ -44,6 +49,7 @@ export interface DrawnLine {
 
 type Props = {
   build: Build;
+  placed: PlacedComponents;
   views: readonly MapView[];
   shows: (layer: MapLayer) => boolean;
   lines: readonly DrawnLine[];
@@ -136,6 +142,9 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
           strokeDasharray={view === 'plan' ? '10 4 2 4' : undefined}
         />
         <ThingShapes {...{ build, scale, shows, selection, select }} />
+        {shows('components') && (
+          <ComponentShapes {...{ placed: props.placed, scale, selection, select }} />
+        )}
         <ThingNames {...{ build, scale, shows }} />
         {lines.map(({ id, role, told }) => {
           if (!told || !shows(told.carries === 'fuel' ? 'lines' : 'otherLines')) return null;
@@ -167,6 +176,7 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
             {name}
           </text>
         ))}
+        {chosen && <Clamps line={chosen} build={build} scale={scale} />}
         {near && <Dimension near={near} scale={scale} />}
         {handles.map((handle) => (
           <PlaceHandle
@@ -186,6 +196,35 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
       </svg>
     </figure>
   );
+}
+
+/** Where the line that is looked at is clamped: as placed, or as the rule asks. */
+function Clamps({ line, build, scale }: { line: DrawnLine; build: Build; scale: MapScale }) {
+  const { told } = line;
+  const path = told?.path;
+  if (!told || !path) return null;
+  const placed = build.routes.find(({ id }) => id === told.routeId)?.clamps ?? [];
+  const along =
+    placed.length > 0
+      ? placed.map(({ at }) => at.value)
+      : evenClamps(path.length, clampPitch(told.rigid));
+  return along.map((s, i) => {
+    const at = pointAt(path, s);
+    return (
+      at && (
+        <rect
+          key={i}
+          x={scale.x(at) - 3}
+          y={scale.y(at) - 3}
+          width="6"
+          height="6"
+          fill={placed.length > 0 ? 'var(--ink)' : 'var(--paper)'}
+          stroke="var(--ink)"
+          className="pointer-events-none"
+        />
+      )
+    );
+  });
 }
 
 /** The clearance that matters most, drawn as a dimension with its number. */

@@ -28,6 +28,7 @@ import { useLayers } from './layers.ts';
 import { type PlacedLine, linesOf } from './mapLines.ts';
 import { type NewThing, newThing, newThings } from './newThing.ts';
 import { type Selection, readSelection, sameSelection, selectionText } from './selection.ts';
+import { useComponents } from './useComponents.ts';
 import { useWays } from './useWays.ts';
 
 const headings: Readonly<Record<Exclude<MapThingSlice, 'hardPoints'>, string>> = {
@@ -79,7 +80,8 @@ export function MapScreen() {
   const { document: build, stored, evaluation, edit } = useBuild();
   const [query, setQuery] = useSearchParams();
   const layers = useLayers();
-  const lines = linesOf(build);
+  const placed = useComponents();
+  const lines = linesOf(build, placed.ports);
   const findings = evaluation.findings.filter((f) => f.where.stage === 'map');
   const choices = choicesOf(build, lines);
   const known = choices.flatMap((group) => group.choices.map((choice) => choice.value));
@@ -154,6 +156,10 @@ export function MapScreen() {
               <ThingInspector
                 slice={selection.slice}
                 id={selection.id}
+                components={placed.components.filter(
+                  ({ placement }) =>
+                    selection.slice === 'placements' && placement.id === selection.id,
+                )}
                 handles={handles}
                 picked={picked}
                 pick={pick}
@@ -212,6 +218,7 @@ export function MapScreen() {
       {tape && <TapeWords ends={tape} />}
       <MapDrawing
         build={build}
+        placed={placed}
         views={fromBehind ? ['side', 'plan', 'end'] : ['side', 'plan']}
         shows={layers.shows}
         lines={lines.map((each) => ({

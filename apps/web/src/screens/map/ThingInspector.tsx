@@ -2,6 +2,7 @@ import {
   type Build,
   type MapThingSlice,
   type Path,
+  type PlacedComponent,
   lookUp,
   newestOf,
   refKey,
@@ -12,6 +13,7 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { FigureRows, type NamedFigure } from '../../ui/FigureRows.tsx';
+import { ComponentPanel } from './ComponentPanel.tsx';
 import { PointFields } from './PointFields.tsx';
 import { SheetHoles } from './SheetHoles.tsx';
 import { TapeReading } from './TapeReading.tsx';
@@ -19,7 +21,7 @@ import type { Handle } from './handles.ts';
 
 /** Plain fields of each kind of thing, in the order in which they are asked. */
 const fields: Readonly<Record<MapThingSlice, readonly string[]>> = {
-  placements: ['name', 'zone', 'movesWithEngine'],
+  placements: ['name', 'zone', 'movesWithEngine', 'heading', 'pitch'],
   sheets: ['name', 'seals'],
   solids: ['name', 'part', 'carriesMounts', 'movesWithEngine'],
   hotRuns: ['name', 'part', 'diameter', 'temperature'],
@@ -30,6 +32,9 @@ const fields: Readonly<Record<MapThingSlice, readonly string[]>> = {
   hardPoints: ['uncertainty', 'from'],
   otherLines: ['name', 'use', 'flow'],
 };
+
+/** Fields of a place that mean something only where a part sits. */
+const turning = new Set(['heading', 'pitch']);
 
 function figuresOf(slice: MapThingSlice, id: string): readonly NamedFigure[] {
   switch (slice) {
@@ -125,6 +130,7 @@ function OtherLineFields({ build, id }: { build: Build; id: string }) {
 export function ThingInspector({
   slice,
   id,
+  components,
   handles,
   picked,
   pick,
@@ -132,6 +138,8 @@ export function ThingInspector({
 }: {
   slice: MapThingSlice;
   id: string;
+  /** parts that sit there, for a place */
+  components: readonly PlacedComponent[];
   handles: readonly Handle[];
   picked: Path | undefined;
   pick: (path: Path | undefined) => void;
@@ -140,6 +148,7 @@ export function ThingInspector({
 }) {
   const { document: build, edit, stored } = useBuild();
   const path = [slice, id];
+  const turns = components.length > 0;
   const rod =
     slice === 'movingZones' && stored.movingZones[id]?.room.shape === 'rod'
       ? [...path, 'room', 'diameter']
@@ -147,11 +156,13 @@ export function ThingInspector({
   return (
     <div key={`${slice}:${id}`}>
       <div className="mt-2 space-y-1.5">
-        {fields[slice].map((field) => (
-          <div key={field}>
-            <FieldOf path={[...path, field]} />
-          </div>
-        ))}
+        {fields[slice]
+          .filter((field) => turns || !turning.has(field))
+          .map((field) => (
+            <div key={field}>
+              <FieldOf path={[...path, field]} />
+            </div>
+          ))}
         {rod && <FieldOf path={rod} />}
         {slice === 'otherLines' && <OtherLineFields build={build} id={id} />}
       </div>
@@ -162,6 +173,9 @@ export function ThingInspector({
         points={slice === 'hotRuns' ? { path: [...path, 'points'], least: 2 } : undefined}
       />
       {slice === 'sheets' && <SheetHoles sheetId={id} pick={pick} />}
+      {components.map((component) => (
+        <ComponentPanel key={component.id} component={component} />
+      ))}
       {slice === 'placements' && <TapeReading placementId={id} />}
       <FigureRows rows={figuresOf(slice, id)} />
       <button

@@ -15,6 +15,7 @@ const against: Readonly<Record<ProposedWay['faults'][number]['kind'], string>> =
   edge: 'an edge',
   cable: 'a battery cable',
   solid: 'something solid',
+  component: 'a part',
   sheet: 'metal',
   cabin: 'the cabin',
   crush: 'a crush zone',
@@ -36,7 +37,7 @@ export function WaysPanel({ line, ways }: { line: MapLine; ways: LookedFor }) {
         ? {
             name: 'set',
             path: ['routes', line.id],
-            value: { of: line.of, sleeve: false, flexible: false, points },
+            value: { of: line.of, covers: {}, clamps: {}, flexible: false, points },
           }
         : { name: 'set', path: ['routes', line.routeId, 'points'], value: points },
     );

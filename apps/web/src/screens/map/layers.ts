@@ -12,6 +12,7 @@ export const mapLayers = {
   spaces: 'Cabin, crush and splash',
   lines: 'Fuel lines',
   otherLines: 'Other lines',
+  components: 'Parts',
   placements: 'Places',
 } as const;
 export type MapLayer = keyof typeof mapLayers;

@@ -1,5 +1,5 @@
-import type { Build, LineRole, Placement, Vector } from '@brookrain/core';
-import { vectorOf } from '@brookrain/core';
+import type { Build, LineRole, Placement, Port, Vector } from '@brookrain/core';
+import { portKey, vectorOf } from '@brookrain/core';
 import type { MapLine } from './LineInspector.tsx';
 
 /** A line of the map with what it is called and drawn like. */
@@ -13,13 +13,16 @@ const routeOf = (build: Build, lineId: string): string | undefined =>
   build.routes.find(({ of }) => (of.kind === 'line' ? of.elementId : of.otherLineId) === lineId)
     ?.id;
 
-const ends = (from: Placement, to: Placement) => ({
-  ends: [vectorOf(from), vectorOf(to)] as const satisfies readonly [Vector, Vector],
+const ends = (from: Placement, to: Placement, ports: readonly (Port | undefined)[] = []) => ({
+  ends: [ports[0]?.at ?? vectorOf(from), ports[1]?.at ?? vectorOf(to)] as const satisfies readonly [
+    Vector,
+    Vector,
+  ],
   endNames: [from.name, to.name] as const,
 });
 
-/** Every line of a build whose two ends have places, fuel first. */
-export function linesOf(build: Build): PlacedLine[] {
+/** Every line of a build whose two ends have places, fuel first, from port to port. */
+export function linesOf(build: Build, ports: Readonly<Record<string, Port>>): PlacedLine[] {
   const place = (id: string | undefined): Placement | undefined =>
     build.placements.find((p) => p.id === id);
   const fuel = build.fuelCircuits.flatMap((circuit) =>
@@ -34,7 +37,10 @@ export function linesOf(build: Build): PlacedLine[] {
           id: line.id,
           name: line.name,
           of: { kind: 'line', circuitId: circuit.id, elementId: line.id },
-          ...ends(from, to),
+          ...ends(from, to, [
+            ports[portKey(circuit.id, line.from)],
+            ports[portKey(circuit.id, line.to)],
+          ]),
           length: line.length,
           routeId: routeOf(build, line.id),
           role: line.role,

@@ -1,4 +1,4 @@
-import { type Build, type MapThingSlice, type Vector, quantity } from '@brookrain/core';
+import { BARE_PLACE, type Build, type MapThingSlice, type Vector, quantity } from '@brookrain/core';
 
 const mm = (metres: number) => quantity(Math.round(metres * 1e3), 'length', 'mm');
 const place = ([x, y, z]: Vector) => ({ x: mm(x), y: mm(y), z: mm(z) });
@@ -102,7 +102,7 @@ export function newThing(
     case 'place':
       return {
         slice: 'placements',
-        value: { name: 'Place', ...place(at), zone: 'body', movesWithEngine: false },
+        value: { name: 'Place', ...place(at), zone: 'body', movesWithEngine: false, ...BARE_PLACE },
       };
     case 'otherLine': {
       const [from, to] = build.placements;

@@ -1,5 +1,6 @@
 import { valueUnder } from '../../numerics/index.ts';
 import { choice, figure, list, object, text, whole } from '../../model/spec.ts';
+import { bodyFields, plugFields } from './bodyFields.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
 import { injectorDrivers, terminals } from './sharedFields.ts';
 
@@ -11,6 +12,7 @@ export const battery = catalogueKind({
     openCircuitVoltage: figure('voltage', 'V', [5, 60], 'Open-circuit voltage'),
     internalResistance: figure('resistance', 'mΩ', [1e-5, 1], 'Internal resistance'),
     ...terminals,
+    ...bodyFields,
   },
 });
 
@@ -99,5 +101,7 @@ export const ecu = catalogueKind({
     injectorDriver: choice(injectorDrivers, { label: 'Injector drivers' }),
     injectorOutputs: whole({ label: 'Injector outputs', min: 1, max: 32 }),
     ...terminals,
+    ...bodyFields,
+    ...plugFields,
   },
 });

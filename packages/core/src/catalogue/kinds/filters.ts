@@ -1,4 +1,5 @@
 import { choice, figure } from '../../model/spec.ts';
+import { bodyFields, portFields, returnPort } from './bodyFields.ts';
 import { catalogueKind } from './catalogueKind.ts';
 import { bypass, dropTable, filtering, pressureRating, regulating } from './sharedFields.ts';
 
@@ -12,6 +13,8 @@ export const filter = catalogueKind({
     form: choice(filterForms, { label: 'Form', help: 'a strainer hangs on a pump in the tank' }),
     ...filtering,
     pressureRating,
+    ...bodyFields,
+    ...portFields,
   },
   table: dropTable,
 });
@@ -26,6 +29,9 @@ export const filterRegulator = catalogueKind({
     pressureRating,
     ...regulating,
     ...bypass,
+    ...bodyFields,
+    ...portFields,
+    ...returnPort,
   },
   table: dropTable,
 });

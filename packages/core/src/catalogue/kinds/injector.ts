@@ -2,6 +2,7 @@ import { entryAt, valueUnder } from '../../numerics/index.ts';
 import { choice, figure, figures, grid } from '../../model/spec.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
 import { distinct } from './distinct.ts';
+import { seatFields } from './seatFields.ts';
 import { injectorDrivers } from './sharedFields.ts';
 
 /**
@@ -20,6 +21,7 @@ export const injector = catalogueKind({
     smallestPulse: figure('time', 'ms', [0, 0.05], 'Smallest pulse'),
     smallestEffectivePulse: figure('time', 'ms', [0, 0.05], 'Smallest effective pulse'),
     pressureRating: figure('pressure', 'kPa', [1e3, 2e7], 'Pressure rating'),
+    ...seatFields,
     deadTimeVoltages: figures([1, 60]),
     deadTimePressures: figures([0, 5e6]),
     deadTimes: grid('deadTimeVoltages', 'deadTimePressures', 0.05),

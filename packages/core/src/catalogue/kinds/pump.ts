@@ -1,6 +1,7 @@
 import { valueUnder } from '../../numerics/index.ts';
 import { choice, figure, list, object, yesNo } from '../../model/spec.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
+import { bodyFields, plugFields, portFields } from './bodyFields.ts';
 import { distinct } from './distinct.ts';
 import { terminals } from './sharedFields.ts';
 
@@ -36,6 +37,9 @@ export const pump = catalogueKind({
     inrushTime: figure('time', 'ms', [1e-4, 5], 'Inrush time constant'),
     pressureRating: figure('pressure', 'kPa', [1e3, 2e7], 'Pressure rating'),
     ...terminals,
+    ...bodyFields,
+    ...portFields,
+    ...plugFields,
     curves: list(
       object({
         voltage: figure('voltage', 'V', [1, 60], 'Voltage'),

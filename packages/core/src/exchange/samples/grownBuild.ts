@@ -1,5 +1,5 @@
 import type { Catalogue, SmallPartItem } from '../../catalogue/index.ts';
-import { type BuildDocument, type StoredPlacement, zones } from '../../model/index.ts';
+import { BARE_PLACE, type BuildDocument, type StoredPlacement, zones } from '../../model/index.ts';
 import { quantity as q } from '../../quantities/index.ts';
 import { kittiwake } from './kittiwake.ts';
 import { sampleCatalogue } from './sampleCatalogue.ts';
@@ -19,6 +19,7 @@ const placeOf = (i: number): StoredPlacement => ({
   z: q(300 + 7 * (i % 53), 'length', 'mm'),
   zone: zones[i % zones.length] ?? 'body',
   movesWithEngine: false,
+  ...BARE_PLACE,
 });
 
 const clampOf = (i: number): SmallPartItem => ({

@@ -3,15 +3,20 @@ import {
   bent,
   edge,
   hardPoint,
+  held,
   hole,
   hotRun,
   mountingLine,
   movingBox,
   movingRod,
   onEngine,
+  ontoLine,
+  ontoSheet,
+  ontoSolid,
   otherLine,
   otherWay,
   place,
+  q,
   sheet,
   solid,
   space,
@@ -40,20 +45,36 @@ export const lanternVehicle: VehicleSlices = {
     place('tank-return', 'Tank return', [-500, -400, 700], 'outside'),
     place('tank-vent', 'Tank vent', [-800, -500, 700], 'outside'),
     place('vent-valve', 'Roll-over valve', [-800, -860, 800], 'outside'),
-    place('coarse-filter', 'Coarse filter', [250, -370, 360], 'outside'),
-    place('pump', 'Fuel pump', [520, -370, 500], 'outside'),
-    place('fine-filter', 'Fine filter', [820, -370, 500], 'outside'),
+    place('coarse-filter', 'Coarse filter', [250, -370, 360], 'outside', {
+      fixing: held(ontoLine('leg-right'), 'bracket', [3, 5], [2, 'M6']),
+    }),
+    place('pump', 'Fuel pump', [520, -370, 500], 'outside', {
+      fixing: held(ontoSolid('leg-right'), 'bracket', [3, 5], [2, 'M6'], { rubber: true }),
+    }),
+    place('fine-filter', 'Fine filter', [820, -370, 500], 'outside', {
+      fixing: held(ontoSolid('leg-right'), 'bracket', [3, 5], [2, 'M6']),
+    }),
     onEngine('rail', 'Fuel rail', [2770, -120, 880]),
     onEngine('rail-end', 'Front end of the rail', [3150, -120, 880]),
-    onEngine('regulator', 'Regulator', [3200, -150, 900]),
+    onEngine('regulator', 'Regulator', [3200, -150, 900], {
+      heading: 90,
+      fixing: held(ontoSolid('engine'), 'bracket', [3, 0], [2, 'M6']),
+    }),
     onEngine('manifold', 'Inlet manifold', [3000, -200, 950]),
     place('gearbox-cooler', 'Gearbox cooler', [3820, -300, 560], 'engine-bay'),
     onEngine('gearbox-oil', 'Gearbox oil outlet', [2300, -220, 480]),
-    place('battery', 'Battery box', [2250, 560, 880], 'cabin'),
+    place('battery', 'Battery box', [2300, 560, 880], 'cabin', {
+      heading: 90,
+      fixing: held(ontoSheet('cab-floor-left'), 'tray', [2, 0], [4, 'M8']),
+    }),
     place('second-battery', 'Second battery', [900, -650, 900], 'body'),
-    place('main-fuse', 'Main fuse', [2250, 500, 940], 'cabin'),
+    place('main-fuse', 'Main fuse', [2300, 500, 940], 'cabin'),
     place('panel', 'Relay and fuse panel', [2260, -480, 980], 'cabin'),
-    place('ecu', 'ECU', [2420, -420, 900], 'cabin'),
+    place('ecu', 'ECU', [2420, -420, 900], 'cabin', {
+      fixing: held(ontoSheet('cab-floor-right'), 'plate', [2, 10], [4, 'M5'], {
+        metal: 'aluminium',
+      }),
+    }),
     place('inertia', 'Inertia switch', [2620, 620, 900], 'cabin'),
     place('pump-ground', 'Pump ground on the frame', [560, -430, 510], 'outside'),
   ],
@@ -103,11 +124,14 @@ export const lanternVehicle: VehicleSlices = {
     ),
   ],
   solids: [
-    solid('engine', 'Engine', 'engine', [
-      [2600, 3300],
-      [-300, 240],
-      [380, 1050],
-    ]),
+    {
+      ...solid('engine', 'Engine', 'engine', [
+        [2600, 3300],
+        [-300, 240],
+        [380, 1050],
+      ]),
+      carriesMounts: true,
+    },
     solid('gearbox', 'Gearbox', 'gearbox', [
       [1750, 2600],
       [-220, 220],
@@ -314,7 +338,7 @@ export const lanternVehicle: VehicleSlices = {
   ],
   hardPoints: [
     hardPoint('tank-outlet', [-450, -420, 430], 5, 'rear axle, right leg and ground'),
-    hardPoint('battery', [2250, 560, 880], 10, 'bulkhead and floor'),
+    hardPoint('battery', [2300, 560, 880], 10, 'bulkhead and floor'),
   ],
   otherLines: [
     otherLine('vent', 'Tank vent', 'vent', ['tank-vent', 'vent-valve'], 'HVT-6'),
@@ -341,7 +365,18 @@ export const lanternVehicle: VehicleSlices = {
       12,
     ),
   ],
-  tanks: [tankOnMap('tank', 'tank', 'main', 1)],
+  tanks: [
+    tankOnMap('tank', 'tank', 'main', 1, {
+      pickup: 'draw-tube',
+      pickupHeight: q(10, 'length', 'mm'),
+      sock: true,
+      rollOver: true,
+      sender: 'float',
+      filler: 'neck',
+      drain: true,
+      bung: 'threaded',
+    }),
+  ],
   routes: [
     way(
       'main',
@@ -369,7 +404,7 @@ export const lanternVehicle: VehicleSlices = {
       'main',
       'return',
       bent(90, [
-        [3200, -360, 900],
+        [3200, -360, 860],
         [3150, -360, 548],
         [-250, -370, 548],
         [-400, -385, 780],

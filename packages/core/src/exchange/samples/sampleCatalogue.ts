@@ -6,6 +6,7 @@ import {
   sampleRelays,
   sampleWires,
 } from './sampleElectrical.ts';
+import { sampleFasteners } from './sampleFasteners.ts';
 import { sampleFittings, sampleSmallParts } from './sampleFittings.ts';
 import {
   sampleDeadHeadRegulators,
@@ -31,6 +32,7 @@ export const sampleCatalogue: Catalogue = {
     ...sampleDeadHeadRegulators,
     ...sampleTanks,
     ...sampleSmallParts,
+    ...sampleFasteners,
     ...sampleBatteries,
     ...sampleFuses,
     ...sampleRelays,

@@ -1,5 +1,6 @@
 import type { BatteryItem, EcuItem, FuseItem, RelayItem, WireItem } from '../../catalogue/index.ts';
 import { awgArea, awgResistance, bladeBand, metricSizes } from '../../electrics/index.ts';
+import { body } from './body.ts';
 
 const MM2 = 1e-6;
 
@@ -17,6 +18,7 @@ export const sampleBatteries: readonly BatteryItem[] = [
     internalResistance: 6e-3,
     wireAreaMin: 2.5 * MM2,
     wireAreaMax: 70 * MM2,
+    ...body([280, 175, 190], 'top', 150),
   },
   {
     category: 'battery',
@@ -31,6 +33,7 @@ export const sampleBatteries: readonly BatteryItem[] = [
     internalResistance: 4e-3,
     wireAreaMin: 2.5 * MM2,
     wireAreaMax: 35 * MM2,
+    ...body([150, 87, 105], 'top', 100),
   },
 ];
 
@@ -169,6 +172,10 @@ const ecu = (
   injectorOutputs,
   wireAreaMin: 0.3 * MM2,
   wireAreaMax: 1.5 * MM2,
+  ...body([150, 120, 36], 'none'),
+  splashProof: true,
+  plugSide: 'front',
+  plugRoom: 0.09,
 });
 
 export const sampleEcus: readonly EcuItem[] = [

@@ -5,6 +5,14 @@ import type {
   RegulatorItem,
   TankItem,
 } from '../../catalogue/index.ts';
+import { body } from './body.ts';
+
+/** A cartridge as long as its rated flow asks; a sock lies under its pump. */
+const filterBody = (form: FilterItem['form'], points: readonly (readonly [number, number])[]) => {
+  if (form === 'strainer') return body([80, 40, 20]);
+  const most = Math.max(...points.map(([flow]) => flow));
+  return body(most > 400 ? [200, 60, 60] : [140, 56, 56], 'around', 150);
+};
 
 const filter = (
   id: string,
@@ -31,6 +39,10 @@ const filter = (
   loadedFactor: 3,
   ethanolLimit,
   pressureRating: 1.4e6,
+  ...filterBody(form, points),
+  splashProof: true,
+  inletSide: 'back',
+  outletSide: 'front',
 });
 
 export const sampleFilters: readonly FilterItem[] = [
@@ -114,6 +126,13 @@ export const sampleFilters: readonly FilterItem[] = [
   ),
 ];
 
+const regulatorBody = {
+  ...body([50, 50, 80], 'top', 100),
+  splashProof: true,
+  inletSide: 'back',
+  outletSide: 'bottom',
+} as const;
+
 const regulator = (
   id: string,
   size: string,
@@ -138,6 +157,7 @@ const regulator = (
   bypassMin: (least * 1e-3) / 3600,
   bypassMax: (most * 1e-3) / 3600,
   pressureRating: 1.4e6,
+  ...regulatorBody,
 });
 
 export const sampleRegulators: readonly RegulatorItem[] = [
@@ -176,6 +196,11 @@ const filterRegulator = (kPa: number): FilterRegulatorItem => ({
   bypassMin: (5 * 1e-3) / 3600,
   bypassMax: (260 * 1e-3) / 3600,
   pressureRating: 1.2e6,
+  ...body([150, 60, 60], 'around', 150),
+  splashProof: true,
+  inletSide: 'back',
+  outletSide: 'front',
+  returnSide: 'bottom',
 });
 
 export const sampleFilterRegulators: readonly FilterRegulatorItem[] = [300, 350, 400].map(
@@ -197,6 +222,7 @@ export const sampleDeadHeadRegulators: readonly DeadHeadRegulatorItem[] = [
     slope: (8 * 1e3) / (0.1 / 3600),
     openArea: 16e-6,
     pressureRating: 1.4e6,
+    ...regulatorBody,
   },
 ];
 

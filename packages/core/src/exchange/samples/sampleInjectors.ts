@@ -39,6 +39,11 @@ const injector = (sheet: Sheet): InjectorItem => ({
     ),
   ),
   pressureRating: 1e6,
+  topSeal: 14e-3,
+  bottomSeal: 14e-3,
+  reach: 48e-3,
+  barrel: 26e-3,
+  plug: sheet.driver === 'saturated' ? 'two-pin sealed round' : 'two-pin ridge',
 });
 
 const high = { driver: 'saturated', resistance: 12 } as const;

@@ -1,4 +1,5 @@
 import type { PumpCurve, PumpItem } from '../../catalogue/index.ts';
+import { body } from './body.ts';
 
 const LITRE_PER_HOUR = 1e-3 / 3600;
 const voltages = [8, 10, 12, 13.5, 14.5];
@@ -36,6 +37,12 @@ function curves(input: {
 type Box = Parameters<typeof curves>[0] &
   Pick<PumpItem, 'id' | 'family' | 'mounting' | 'duty' | 'mass' | 'price' | 'positiveDisplacement'>;
 
+/** A cylinder with its inlet at the back; those for outside are longer and stand water. */
+const bodyOf = (mounting: PumpItem['mounting']) =>
+  mounting === 'external'
+    ? { ...body([190, 60, 60], 'around', 150), splashProof: true }
+    : body([120, 40, 40]);
+
 const pump = (box: Box): PumpItem => ({
   category: 'pump',
   id: box.id,
@@ -56,6 +63,11 @@ const pump = (box: Box): PumpItem => ({
   pressureRating: 1.2e6,
   wireAreaMin: 0.75e-6,
   wireAreaMax: 6e-6,
+  ...bodyOf(box.mounting),
+  inletSide: 'back',
+  outletSide: 'front',
+  plugSide: 'top',
+  plugRoom: 0.04,
 });
 
 const inTank = {

@@ -2,14 +2,17 @@ import type { VehicleSlices } from './lanternVehicle.ts';
 import {
   bent,
   edge,
+  held,
   hotRun,
   mountingLine,
   movingBox,
   movingRod,
   onEngine,
+  ontoLine,
   otherLine,
   otherWay,
   place,
+  q,
   solid,
   space,
   tankOnMap,
@@ -34,12 +37,21 @@ export const sandpiperVehicle: VehicleSlices = {
     place('tank-top', 'Tank top', [60, 0, 1000], 'outside'),
     place('tank-vent', 'Tank vent', [-60, -60, 1000], 'outside'),
     place('vent-valve', 'Roll-over valve', [-150, -220, 900], 'outside'),
-    place('filter-regulator', 'Filter-regulator', [280, 120, 780], 'outside'),
+    place('filter-regulator', 'Filter-regulator', [330, 120, 792], 'outside', {
+      fixing: held(ontoLine('upper-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
+    }),
     onEngine('rail', 'Fuel rail', [720, 0, 700]),
-    place('battery', 'Battery', [470, 200, 540], 'outside'),
-    place('main-fuse', 'Main fuse', [450, 140, 580], 'outside'),
+    place('battery', 'Battery', [470, 300, 540], 'outside', {
+      fixing: held(ontoLine('upper-left'), 'tray', [2, 0], [4, 'M6'], { metal: 'aluminium' }),
+    }),
+    place('main-fuse', 'Main fuse', [450, 240, 580], 'outside'),
     place('panel', 'Relay and fuse box', [470, 120, 660], 'outside'),
-    place('ecu', 'ECU', [480, -140, 700], 'outside'),
+    place('ecu', 'ECU', [480, -320, 690], 'outside', {
+      fixing: held(ontoLine('upper-right'), 'plate', [2, 0], [4, 'M5'], {
+        metal: 'aluminium',
+        rubber: true,
+      }),
+    }),
     place('inertia', 'Tip-over sensor', [420, 60, 700], 'outside'),
     place('pump-ground', 'Ground on the frame', [320, -60, 620], 'outside'),
     onEngine('starter', 'Starter', [640, 200, 420]),
@@ -167,7 +179,16 @@ export const sandpiperVehicle: VehicleSlices = {
     otherLine('vent', 'Tank vent', 'vent', ['tank-vent', 'vent-valve'], 'HVT-6'),
     otherLine('starter-cable', 'Starter cable', 'battery-cable', ['battery', 'starter'], 9),
   ],
-  tanks: [tankOnMap('tank', 'tank', 'main', 0.5)],
+  tanks: [
+    tankOnMap('tank', 'tank', 'main', 0.5, {
+      pickup: 'hanger',
+      pickupHeight: q(12, 'length', 'mm'),
+      sock: true,
+      rollOver: true,
+      sender: 'capacitive',
+      bung: 'flange',
+    }),
+  ],
   routes: [
     way('main', 'pump-hose'),
     way(
@@ -186,6 +207,6 @@ export const sandpiperVehicle: VehicleSlices = {
         [-150, -220, 1120],
       ]),
     ),
-    otherWay('starter-cable', bent(60, [[590, 290, 500]])),
+    otherWay('starter-cable', bent(60, [[590, 330, 500]])),
   ],
 };

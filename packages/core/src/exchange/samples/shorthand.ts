@@ -16,6 +16,7 @@ import type {
   Vehicle,
   Zone,
 } from '../../model/index.ts';
+import { TANK_AS_FOUND } from '../../model/index.ts';
 import { quantity } from '../../quantities/index.ts';
 
 export const ref = (id: string) => ({ id, revision: 1 });
@@ -30,6 +31,8 @@ export const measured = (metres: number): LengthKnowledge => ({
 });
 export const byMap: LengthKnowledge = { typed: null, measured: null };
 
+type Fixing = NonNullable<Placement['fixing']>;
+
 /** Forward of the rear axle, left of the middle, above the ground, mm. */
 export type Millimetres = readonly [x: number, y: number, z: number];
 
@@ -39,20 +42,69 @@ export const xyz = ([x, y, z]: Millimetres) => ({
   z: q(z, 'length', 'mm'),
 });
 
+/** How a part sits at its place: where its front looks, °, and what holds it. */
+interface Sits {
+  readonly heading?: number;
+  readonly pitch?: number;
+  readonly fixing?: Placement['fixing'];
+}
+
+const degrees = (value: number | undefined) =>
+  value === undefined ? null : q(value, 'angle', '°');
+
 /** A place from millimetres: x forward of the rear axle, y left, z up. */
-export const place = (id: string, name: string, at: Millimetres, zone: Zone): Placement => ({
+export const place = (
+  id: string,
+  name: string,
+  at: Millimetres,
+  zone: Zone,
+  { heading, pitch, fixing = null }: Sits = {},
+): Placement => ({
   id,
   name,
   ...xyz(at),
   zone,
   movesWithEngine: false,
+  heading: degrees(heading),
+  pitch: degrees(pitch),
+  fixing,
 });
 
 /** A place on the engine. */
-export const onEngine = (id: string, name: string, at: Millimetres): Placement => ({
-  ...place(id, name, at, 'engine-bay'),
+export const onEngine = (
+  id: string,
+  name: string,
+  at: Millimetres,
+  sits: Sits = {},
+): Placement => ({
+  ...place(id, name, at, 'engine-bay', sits),
   movesWithEngine: true,
 });
+
+/** What holds a part: to what, by what, plate thickness and air behind it in mm, its bolts. */
+export const held = (
+  onto: Fixing['onto'],
+  means: Fixing['means'],
+  [thickness, standoff]: readonly [thickness: number, standoff: number],
+  [bolts, bolt]: readonly [bolts: number, bolt: Fixing['bolt']],
+  more: Partial<Pick<Fixing, 'metal' | 'rubber'>> = {},
+): Fixing => ({
+  onto,
+  means,
+  metal: 'steel',
+  thickness: q(thickness, 'length', 'mm'),
+  standoff: q(standoff, 'length', 'mm'),
+  rubber: false,
+  bolt,
+  bolts,
+  ...more,
+});
+export const ontoLine = (mountingLineId: string): Fixing['onto'] => ({
+  kind: 'mounting-line',
+  mountingLineId,
+});
+export const ontoSolid = (solidId: string): Fixing['onto'] => ({ kind: 'solid', solidId });
+export const ontoSheet = (sheetId: string): Fixing['onto'] => ({ kind: 'sheet', sheetId });
 
 /** A curve from engine speed and per cent. */
 export const points = (rows: [rpm: number, percent: number][]): CurvePoint[] =>
@@ -81,7 +133,8 @@ export const way = (
 ): LineRoute => ({
   id: elementId,
   of: { kind: 'line', circuitId, elementId },
-  sleeve: false,
+  covers: [],
+  clamps: [],
   flexible: false,
   points,
 });
@@ -90,7 +143,8 @@ export const way = (
 export const otherWay = (otherLineId: string, points: LineRoute['points'] = []): LineRoute => ({
   id: otherLineId,
   of: { kind: 'other', otherLineId },
-  sleeve: false,
+  covers: [],
+  clamps: [],
   flexible: false,
   points,
 });
@@ -250,12 +304,15 @@ export const tankOnMap = (
   solidId: string,
   circuitId: string,
   litres: number | null,
+  more: Partial<TankOnMap> = {},
 ): TankOnMap => ({
   id: elementId,
   circuitId,
   elementId,
   solidId,
+  ...TANK_AS_FOUND,
   swirl: litres === null ? null : q(litres, 'volume', 'L'),
+  ...more,
 });
 
 /** A vehicle from millimetres. */

@@ -21,6 +21,7 @@ import type { RowDesign } from '../running/design.ts';
 import type { FluidResult, SolvedCase } from '../running/fluidStage.ts';
 import { assumedDifference, injectorsOf, lowestRail } from '../running/solvePoint.ts';
 import { rowMassFlow } from '../running/rowShare.ts';
+import { seatingFigures } from '../seating/index.ts';
 import { type RowScope, fuelFigure } from '../figureNames.ts';
 import type { FigureContext } from './figureContext.ts';
 import { nodePressure } from './nodePressure.ts';
@@ -109,7 +110,7 @@ export function rowResults(
   const peak = at(result.cases.peakPower, 'peak', 'peak');
   const works = rowMassFlow(row, result.cases.hotIdle.point) > 0;
   const idle = works ? at(result.cases.hotIdle, 'idle', 'hot idle') : undefined;
-  const results: Result[] = [];
+  const results: Result[] = [...seatingFigures(row, scope, peak?.rail)];
   if (peak) {
     results.push(
       peak.rail,

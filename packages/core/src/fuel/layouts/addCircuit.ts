@@ -95,6 +95,7 @@ export function addCircuit(input: {
         circuitId: id,
         airShare: q(100 * SECOND_SHARE, 'ratio', '%'),
         staging: { aboveDuty: q(60, 'ratio', '%'), blend: q(10, 'ratio', '%') },
+        seating: null,
         measuredFlows: [],
       },
     ],

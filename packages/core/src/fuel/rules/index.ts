@@ -4,6 +4,8 @@ import { coldStart } from './coldStart.ts';
 import { fluidRules } from './fluidRules.ts';
 import { injectorRules } from './injectorRules.ts';
 import { rowRules } from './rowRules.ts';
+import { seatingRules } from './seatingRules.ts';
+import { tankFittingRules } from './tankFittings.ts';
 import { tankStarves } from './tankStarves.ts';
 import { unpoweredPump } from './unpoweredPump.ts';
 
@@ -19,6 +21,8 @@ export const fuelRules: readonly BuildRule<FuelChecked>[] = [
   coldStart,
   ...injectorRules,
   ...rowRules,
+  ...seatingRules,
+  ...tankFittingRules,
   ...fluidRules,
   unpoweredPump,
   tankStarves,

@@ -1,5 +1,5 @@
 import { defineFormula } from '../../results/index.ts';
-import { boxShareBeyond, unflat } from '../../vehicle/index.ts';
+import { boxShareBeyond, distanceBetween, unflat } from '../../vehicle/index.ts';
 
 export const starveVolume = defineFormula({
   name: 'fuel at which the pickup falls dry',
@@ -9,23 +9,70 @@ export const starveVolume = defineFormula({
   inputKinds: {
     box: 'length',
     pickup: 'length',
+    height: 'length',
     forward: 'ratio',
     left: 'ratio',
     usable: 'volume',
   },
-  source: 'a steady push and a plain box without baffles; fuel stands across gravity and push',
+  source:
+    'a steady push and a plain box without baffles; fuel stands across gravity and push; the pickup under its outlet, so high above the bottom',
   compute: (i: {
     box: readonly number[];
     pickup: readonly number[];
+    height: number;
     forward: number;
     left: number;
     usable: number;
   }) => {
     const [low, high] = unflat(i.box);
-    const [pickup] = unflat(i.pickup);
-    if (!low || !high || !pickup) return 0;
+    const [outlet] = unflat(i.pickup);
+    if (!low || !high || !outlet) return 0;
+    const pickup = [outlet[0], outlet[1], Math.min(high[2], low[2] + i.height)] as const;
     return i.usable * boxShareBeyond({ low, high }, pickup, [i.forward, i.left, -1]);
   },
 });
 
-export const tankFormulas = [starveVolume];
+type BoxOf = { box: readonly number[]; height: number };
+const sidesOf = (box: readonly number[]): readonly [number, number, number] => {
+  const [low, high] = unflat(box);
+  return low && high ? [high[0] - low[0], high[1] - low[1], high[2] - low[2]] : [0, 0, 0];
+};
+
+export const belowPickup = defineFormula({
+  name: 'fuel that is never drawn',
+  notation: 'V = length · width · height of the pickup above the bottom',
+  kind: 'volume',
+  inputKinds: { box: 'length', height: 'length' },
+  source: 'box of the tank on the map, level',
+  compute: (i: BoxOf) => {
+    const [x, y, z] = sidesOf(i.box);
+    return x * y * Math.min(z, i.height);
+  },
+});
+
+export const abovePickup = defineFormula({
+  name: 'room of the tank above its pickup',
+  notation: 'V = length · width · (height − height of the pickup)',
+  kind: 'volume',
+  inputKinds: { box: 'length', height: 'length' },
+  source: 'outside of the box of the tank on the map: what can be used is less',
+  compute: (i: BoxOf) => {
+    const [x, y, z] = sidesOf(i.box);
+    return x * y * Math.max(0, z - i.height);
+  },
+});
+
+export const returnApart = defineFormula({
+  name: 'return from the pickup',
+  notation: 'distance of their places',
+  kind: 'length',
+  inputKinds: { outlet: 'length', back: 'length' },
+  source: 'returning fuel is hot and full of bubbles: it is kept away from the pickup',
+  compute: (i: { outlet: readonly number[]; back: readonly number[] }) => {
+    const [outlet] = unflat(i.outlet);
+    const [back] = unflat(i.back);
+    return outlet && back ? distanceBetween(outlet, back) : 0;
+  },
+});
+
+export const tankFormulas = [starveVolume, belowPickup, abovePickup, returnApart];

@@ -1,13 +1,13 @@
-import type { Build, Placement, Solid, TankOnMap } from '../../model/index.ts';
+import type { Build, OtherLine, Placement, Solid, TankOnMap } from '../../model/index.ts';
 import { type Result, byDefault, derive, entered, following, given } from '../../results/index.ts';
-import { flat, vectorOf } from '../../vehicle/index.ts';
+import { flat, pointToBox, vectorOf } from '../../vehicle/index.ts';
 import { elementPath } from '../circuits/circuitRun.ts';
 import { circuitScope, fuelFigure } from '../figureNames.ts';
 import { surgeReserve } from '../hydraulics/storage.ts';
 import type { FluidResult } from '../running/fluidStage.ts';
 import { circuitMassFlow } from '../running/solvePoint.ts';
 import { type Attitude, attitudes, pushOf } from './attitudes.ts';
-import { starveVolume } from './formulas.ts';
+import { abovePickup, belowPickup, returnApart, starveVolume } from './formulas.ts';
 
 /** A tank whose box is on the map, and when its pickup falls dry. */
 export interface TankAttitudes {
@@ -22,14 +22,48 @@ export interface TankAttitudes {
   readonly peakFlow: number;
   /** how long the swirl pot lasts, s; undefined without one */
   readonly swirlLasts: number | undefined;
+  /** room of the box above the pickup, m³ */
+  readonly abovePickup: number;
+  /** return from the pickup, m; undefined where both are one place */
+  readonly returnApart: number | undefined;
+  /** a vent line begins or ends at it */
+  readonly vented: boolean;
+  readonly solid: Solid;
+  readonly onMap: TankOnMap;
+  readonly outletPlace: Placement;
+  readonly returnPlace: Placement | undefined;
   readonly results: readonly Result[];
 }
+
+/** A vent begins within so far of its tank, m. */
+const AT_TANK = 0.15;
+
+const isVented = (
+  { low, high }: Solid,
+  {
+    placements,
+    otherLines,
+  }: { readonly placements: readonly Placement[]; readonly otherLines: readonly OtherLine[] },
+): boolean => {
+  const box = { low: vectorOf(low), high: vectorOf(high) };
+  const atTank = new Set(
+    placements
+      .filter((place) => pointToBox(vectorOf(place), box).distance <= AT_TANK)
+      .map(({ id }) => id),
+  );
+  return otherLines.some(
+    ({ use, fromPlacementId, toPlacementId }) =>
+      (use === 'vent' || use === 'vapour-return') &&
+      (atTank.has(fromPlacementId) || atTank.has(toPlacementId)),
+  );
+};
 
 /** When the pickups of tanks fall dry as fuel runs away from them. */
 export function tankStage(input: {
   tanks: readonly TankOnMap[];
   solids: readonly Solid[];
   placements: readonly Placement[];
+  otherLines: readonly OtherLine[];
   use: Build['brief']['use'];
   fluids: readonly FluidResult[];
 }): TankAttitudes[] {
@@ -45,6 +79,8 @@ export function tankStage(input: {
     if (!place) return [];
     const scope = circuitScope(index, circuit.id);
     const results: Result[] = [];
+    const box = following(flat([vectorOf(solid.low), vectorOf(solid.high)]), ['solids', solid.id]);
+    const height = entered(onMap.pickupHeight, ['tanks', onMap.id, 'pickupHeight']);
     const starves = Object.fromEntries(
       attitudes.map((attitude) => {
         const push = pushOf(attitude, input.use);
@@ -53,7 +89,8 @@ export function tankStage(input: {
           label: `${tank.name}, fuel at which its pickup falls dry, ${attitudeWords[attitude]}`,
           formula: starveVolume,
           inputs: {
-            box: following(flat([vectorOf(solid.low), vectorOf(solid.high)]), ['solids', solid.id]),
+            box,
+            height,
             pickup: following(flat([vectorOf(place)]), ['placements', place.id]),
             forward: byDefault(push.forward, 'usual for the use of the vehicle'),
             left: byDefault(push.left, 'usual for the use of the vehicle'),
@@ -66,6 +103,33 @@ export function tankStage(input: {
     ) as Record<Attitude, number>;
     const peakFlow =
       circuitMassFlow(fluid.design, fluid.cases.peakPower.point) / fluid.design.fuel.hot.density;
+    const below = derive({
+      figure: fuelFigure('tank.belowPickup', scope),
+      label: `${tank.name}, fuel that is never drawn`,
+      formula: belowPickup,
+      inputs: { box, height },
+    });
+    const above = derive({
+      figure: fuelFigure('tank.abovePickup', scope),
+      label: `${tank.name}, room above its pickup`,
+      formula: abovePickup,
+      inputs: { box, height },
+    });
+    const backId = circuit.nodes.find((node) => node.id === tank.returnNode)?.placementId;
+    const back = input.placements.find((each) => each.id === backId);
+    const apart =
+      back && back.id !== place.id
+        ? derive({
+            figure: fuelFigure('tank.returnApart', scope),
+            label: `${tank.name}, return from the pickup`,
+            formula: returnApart,
+            inputs: {
+              outlet: following(flat([vectorOf(place)]), ['placements', place.id]),
+              back: following(flat([vectorOf(back)]), ['placements', back.id]),
+            },
+          })
+        : undefined;
+    results.push(below, above, ...(apart ? [apart] : []));
     const swirl = onMap.swirl
       ? derive({
           figure: fuelFigure('tank.swirlLasts', scope),
@@ -87,6 +151,13 @@ export function tankStage(input: {
         starves,
         peakFlow,
         swirlLasts: swirl?.value,
+        abovePickup: above.value,
+        returnApart: apart?.value,
+        vented: isVented(solid, input),
+        solid,
+        onMap,
+        outletPlace: place,
+        returnPlace: back,
         results: swirl ? [...results, swirl] : results,
       },
     ];

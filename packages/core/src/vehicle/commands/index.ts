@@ -1,10 +1,11 @@
 import { type CommandOf, command, entryOf } from '../../model/command.ts';
 import type { DocumentDraft } from '../../model/edit.ts';
 import { choice, text } from '../../model/spec.ts';
-import type { Vector } from '../geometry/vector.ts';
+import { type Vector, add, scale, subtract } from '../geometry/vector.ts';
 import { vehicleSpec } from '../model.ts';
 import { firstVehicle } from '../proposals/firstVehicle.ts';
 import { usualVehicle } from '../body/usualVehicle.ts';
+import { pulled } from '../pulling/pulled.ts';
 import { vectorOf } from '../places/vectorOf.ts';
 
 /** Collections of things on the map that may be taken off it. */
@@ -103,6 +104,72 @@ type LayOut = {
   >
 >;
 
+type Draft = DocumentDraft;
+type At = { x: Draft['placements'][string]['x']; y: At['x']; z: At['x'] };
+
+/**
+ * Every place of the map that goes along when measured places are pulled, but those themselves;
+ * what keeps its shape goes together.
+ */
+function placesOf(draft: Draft, measured: ReadonlySet<string>): At[][] {
+  const all = <Entry>(entries: Record<string, Entry>): Entry[] => Object.values(entries);
+  return [
+    ...Object.entries(draft.placements).flatMap(([id, place]) =>
+      measured.has(id) ? [] : [[place]],
+    ),
+    ...all(draft.routes).flatMap((route) => all(route.points).map((point) => [point])),
+    ...all(draft.hotRuns).flatMap((run) => all(run.points).map((point) => [point])),
+    ...[...all(draft.edges), ...all(draft.mountingLines)].flatMap(({ from, to }) => [[from], [to]]),
+    ...all(draft.sheets).flatMap(({ corner, next, other, passThroughs }) =>
+      [corner, next, other, ...all(passThroughs)].map((at) => [at]),
+    ),
+    ...[...all(draft.solids), ...all(draft.spaces)].map(({ low, high }) => [low, high]),
+    ...all(draft.movingZones).map(({ room }) =>
+      room.shape === 'box' ? [room.low, room.high] : [room.from, room.to],
+    ),
+  ];
+}
+
+const middleOf = (places: readonly Vector[]): Vector =>
+  scale(
+    places.reduce((sum, at) => add(sum, at)),
+    1 / places.length,
+  );
+
+/** Puts measured places where the tape found them, and takes along what stands around them. */
+const pullMapTrue = command({
+  name: 'pull-map-true',
+  fields: {},
+  words: () => 'Pull the map true to the tape',
+  recipe(draft) {
+    const points = Object.values(draft.hardPoints).flatMap((point) => {
+      const place = draft.placements[point.placementId];
+      return place ? [{ id: point.placementId, place, point }] : [];
+    });
+    const pulls = points.map(({ place, point }) => ({
+      drawn: vectorOf(place),
+      found: vectorOf(point),
+    }));
+    const measured = new Set(points.map(({ id }) => id));
+    for (const group of placesOf(draft, measured)) {
+      const middle = middleOf(group.map(vectorOf));
+      const by = subtract(pulled(middle, pulls), middle);
+      for (const at of group) {
+        (['x', 'y', 'z'] as const).forEach((axis, k) => {
+          // To a tenth of a millimetre; what hardly moves stays as it was typed.
+          const step = Math.round((by[k] ?? 0) * 1e4) / 1e4;
+          if (Math.abs(step) >= 5e-4) at[axis] = { ...at[axis], value: at[axis].value + step };
+        });
+      }
+    }
+    for (const { place, point } of points) {
+      place.x = point.x;
+      place.y = point.y;
+      place.z = point.z;
+    }
+  },
+});
+
 /** Edits of the vehicle. */
-export const vehicleCommands = [takeOffMap, layOutVehicle] as const;
+export const vehicleCommands = [takeOffMap, layOutVehicle, pullMapTrue] as const;
 export type VehicleCommand = CommandOf<(typeof vehicleCommands)[number]>;

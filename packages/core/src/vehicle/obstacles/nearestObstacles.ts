@@ -1,5 +1,6 @@
 import { boxToBox, grown, boundsOf } from '../geometry/bounds.ts';
 import type { Box, Nearest } from '../geometry/distances.ts';
+import { ownBox, pathIntoFrame } from '../geometry/orientedBox.ts';
 import type { RoutePath } from '../geometry/path.ts';
 import { polylineOf } from '../geometry/polyline.ts';
 import { stretchOf, wayOutOf } from '../geometry/stretch.ts';
@@ -21,39 +22,91 @@ export interface NearObstacle {
   readonly to: number;
 }
 
+/** A stretch of a line, m from its beginning. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** A line as far as room goes. */
 export interface LineThickness {
   readonly outsideDiameter: number;
+  /** all of it is shielded from heat */
   readonly sleeve: boolean;
+  /** where it is shielded from heat, if not everywhere */
+  readonly shielded?: readonly Stretch[];
 }
 
 /** Of every kind of thing the one that leaves least beyond what it asks. */
 export type NearByKind = Partial<Readonly<Record<ObstacleKind, NearObstacle>>>;
 
 /** From its ends a line may leave the solid it is fastened to: that far it is not in its way. */
-function freeStretch(path: RoutePath, { shape }: Obstacle, thickness: number): [number, number] {
-  if (shape.kind !== 'box') return [0, path.length];
-  const box = grown(shape.box, thickness);
-  return [wayOutOf(path, box, 'start'), path.length - wayOutOf(path, box, 'end')];
+function freeStretch(path: RoutePath, { shape }: Obstacle, thickness: number): Stretch {
+  if (shape.kind === 'rod') return { from: 0, to: path.length };
+  const own = shape.kind === 'box' ? path : pathIntoFrame(shape.body, path);
+  const box = grown(shape.kind === 'box' ? shape.box : ownBox(shape.body), thickness);
+  return { from: wayOutOf(own, box, 'start'), to: path.length - wayOutOf(own, box, 'end') };
+}
+
+/** A line cut into what is shielded from heat and what is not, in order. */
+function shieldedParts(length: number, { sleeve, shielded }: LineThickness) {
+  const parts: { readonly stretch: Stretch; readonly sleeve: boolean }[] = [];
+  let done = 0;
+  const ranges = sleeve ? [] : [...(shielded ?? [])].sort((a, b) => a.from - b.from);
+  for (const { from, to } of ranges) {
+    const [begin, end] = [Math.max(done, from), Math.min(length, to)];
+    if (end <= begin) continue;
+    if (begin > done) parts.push({ stretch: { from: done, to: begin }, sleeve: false });
+    parts.push({ stretch: { from: begin, to: end }, sleeve: true });
+    done = end;
+  }
+  if (done < length) parts.push({ stretch: { from: done, to: length }, sleeve });
+  return parts;
+}
+
+function nearOn(
+  path: RoutePath,
+  thing: Obstacle,
+  line: LineThickness,
+  { from, to }: Stretch,
+  around: Box | undefined,
+): NearObstacle | undefined {
+  if (to <= from) return undefined;
+  const whole = from === 0 && to === path.length;
+  const nearest = nearestTo(whole ? path : stretchOf(path, from, to), thing.shape, around);
+  if (!nearest) return undefined;
+  const clearance = nearest.distance - thing.travel - line.outsideDiameter / 2;
+  const needed = line.sleeve ? thing.asksOfSleeved : thing.asks;
+  const { kind, id, name } = thing;
+  return { kind, id, name, nearest, clearance, needed, margin: clearance - needed, from, to };
 }
 
 /** How near a line comes to one thing; undefined where all of it belongs to it. */
 export function nearOf(
   path: RoutePath,
   thing: Obstacle,
-  { outsideDiameter, sleeve }: LineThickness,
+  line: LineThickness,
   around?: Box,
 ): NearObstacle | undefined {
-  const [from, to] =
-    thing.kind === 'solid' ? freeStretch(path, thing, outsideDiameter) : [0, path.length];
-  if (to <= from) return undefined;
-  const whole = from === 0 && to === path.length;
-  const nearest = nearestTo(whole ? path : stretchOf(path, from, to), thing.shape, around);
-  if (!nearest) return undefined;
-  const clearance = nearest.distance - thing.travel - outsideDiameter / 2;
-  const needed = sleeve ? thing.asksOfSleeved : thing.asks;
-  const { kind, id, name } = thing;
-  return { kind, id, name, nearest, clearance, needed, margin: clearance - needed, from, to };
+  switch (thing.kind) {
+    case 'solid':
+    case 'component': {
+      const free = freeStretch(path, thing, line.outsideDiameter);
+      return nearOn(path, thing, line, free, around);
+    }
+    case 'hot': {
+      let worst: NearObstacle | undefined;
+      for (const { stretch, sleeve } of shieldedParts(path.length, line)) {
+        const near = nearOn(path, thing, { ...line, sleeve }, stretch, around);
+        if (near && (!worst || near.margin < worst.margin)) worst = near;
+      }
+      return worst;
+    }
+    case 'moving':
+    case 'edge':
+    case 'cable':
+      return nearOn(path, thing, line, { from: 0, to: path.length }, around);
+  }
 }
 
 /**

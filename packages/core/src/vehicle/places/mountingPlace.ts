@@ -1,7 +1,7 @@
 import type { MountingLine } from '../../model/index.ts';
 import { pointToBox, pointToSegment } from '../geometry/distances.ts';
 import { type Vector, distanceBetween } from '../geometry/vector.ts';
-import type { Obstacle, VehicleAround } from '../obstacles/index.ts';
+import { type Obstacle, type VehicleAround, boundsOfShape } from '../obstacles/index.ts';
 import { entryAt } from '../../numerics/index.ts';
 import { vectorOf } from './vectorOf.ts';
 
@@ -17,7 +17,7 @@ export interface MountingPlace {
 }
 
 function distanceTo(place: Vector, { shape, travel }: Obstacle): number {
-  if (shape.kind === 'box') return pointToBox(place, shape.box).distance - travel;
+  if (shape.kind !== 'rod') return pointToBox(place, boundsOfShape(shape)).distance - travel;
   const { points, radius } = shape;
   const pieces = points.slice(1).map((to, i) => ({ from: entryAt(points, i), to }));
   return Math.min(...pieces.map((p) => pointToSegment(place, p).distance)) - radius - travel;

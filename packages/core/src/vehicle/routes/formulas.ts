@@ -1,7 +1,11 @@
 import { defineFormula } from '../../results/index.ts';
 import { bendLoss } from '../geometry/bendLoss.ts';
 import { heightsOf } from '../geometry/heights.ts';
-import { nearestTo } from '../obstacles/obstacle.ts';
+import { bodyOfNumbers } from '../components/bodyNumbers.ts';
+import { stretchOf } from '../geometry/stretch.ts';
+import { type ObstacleShape, nearestTo } from '../obstacles/obstacle.ts';
+import { angleBetween, scale } from '../geometry/vector.ts';
+import { clampFormulas } from './clamps.ts';
 import { pathThrough, unflat } from './wayNumbers.ts';
 
 type Way = { points: readonly number[]; radii: readonly number[] };
@@ -79,8 +83,25 @@ export const lowPoint = defineFormula({
 });
 
 /** A way, how thick the line is, and how far a thing reaches beyond its room when it moves. */
-type Beside = Way & { outsideDiameter: number; travel: number };
-const beside = { ...way, outsideDiameter: 'length', travel: 'length' } as const;
+type Beside = Way & {
+  /** from and to, m along the way, where it counts: an end may leave the part it is fastened to */
+  stretch: readonly number[];
+  outsideDiameter: number;
+  travel: number;
+};
+const beside = {
+  ...way,
+  stretch: 'length',
+  outsideDiameter: 'length',
+  travel: 'length',
+} as const;
+const clear = (i: Beside, shape: ObstacleShape): number => {
+  const path = pathThrough(i.points, i.radii);
+  const [from = 0, to = path.length] = i.stretch;
+  const whole = from === 0 && to === path.length;
+  const near = nearestTo(whole ? path : stretchOf(path, from, to), shape);
+  return (near?.distance ?? Infinity) - i.outsideDiameter / 2 - i.travel;
+};
 const least = 'least over the whole way and all movement: straights exact, arcs to 0.05 mm';
 
 export const clearanceToRod = defineFormula({
@@ -90,13 +111,7 @@ export const clearanceToRod = defineFormula({
   inputKinds: { ...beside, rod: 'length', rodDiameter: 'length' },
   source: least,
   compute: (i: Beside & { rod: readonly number[]; rodDiameter: number }) =>
-    (nearestTo(pathThrough(i.points, i.radii), {
-      kind: 'rod',
-      points: unflat(i.rod),
-      radius: i.rodDiameter / 2,
-    })?.distance ?? Infinity) -
-    i.outsideDiameter / 2 -
-    i.travel,
+    clear(i, { kind: 'rod', points: unflat(i.rod), radius: i.rodDiameter / 2 }),
 });
 
 export const clearanceToBox = defineFormula({
@@ -107,10 +122,18 @@ export const clearanceToBox = defineFormula({
   source: least,
   compute: (i: Beside & { box: readonly number[] }) => {
     const [low, high] = unflat(i.box);
-    const box = low && high && { low, high };
-    const near = box && nearestTo(pathThrough(i.points, i.radii), { kind: 'box', box });
-    return (near?.distance ?? Infinity) - i.outsideDiameter / 2 - i.travel;
+    return low && high ? clear(i, { kind: 'box', box: { low, high } }) : Infinity;
   },
+});
+
+export const clearanceToBody = defineFormula({
+  name: 'clearance to a part',
+  notation: 'c = distance of the centreline to its box − d/2',
+  kind: 'length',
+  inputKinds: { ...beside, body: 'length' },
+  source: least,
+  compute: (i: Beside & { body: readonly number[] }) =>
+    clear(i, { kind: 'body', body: bodyOfNumbers(i.body) }),
 });
 
 export const clearanceMargin = defineFormula({
@@ -123,22 +146,17 @@ export const clearanceMargin = defineFormula({
   compute: (i) => i.clearance - i.needed,
 });
 
-/** Clamps are so far apart at most, m, and one sits so near to each end. */
-const HOSE_PITCH = 0.45;
-const HARDLINE_PITCH = 0.6;
-const NEAR_END = 0.12;
-
-/** Greatest distance m between clamps. */
-export const clampPitch = (hardline: boolean): number => (hardline ? HARDLINE_PITCH : HOSE_PITCH);
-
-export const clampCount = defineFormula({
-  name: 'clamps',
-  notation: 'n = ⌈(L − 2 · 120 mm) / pitch⌉ + 1, at least 1',
-  kind: 'count',
-  inputKinds: { length: 'length', pitch: 'length' },
-  source: 'one within 120 mm of each end, 450 mm apart at most on hose, 600 on hardline',
-  compute: (i) =>
-    i.length <= 2 * NEAR_END ? 1 : Math.ceil((i.length - 2 * NEAR_END) / i.pitch - 1e-9) + 1,
+export const portTurn = defineFormula({
+  name: 'turn between a port and its line',
+  notation: 'angle between the direction out of the port and the line as it leaves it',
+  kind: 'angle',
+  inputKinds: { ...way, port: 'ratio', atEnd: 'count' },
+  source: 'what the end of a hose has to make up: straight 0°, an elbow its angle',
+  compute: (i: Way & { port: readonly number[]; atEnd: number }) => {
+    const { startDirection, endDirection } = pathThrough(i.points, i.radii);
+    const [port] = unflat(i.port);
+    return port ? angleBetween(port, i.atEnd > 0 ? scale(endDirection, -1) : startDirection) : 0;
+  },
 });
 
 export const lengthUncertainty = defineFormula({
@@ -171,6 +189,8 @@ export const groundMargin = defineFormula({
 });
 
 export const routeFormulas = [
+  ...clampFormulas,
+  portTurn,
   developedLength,
   bendCount,
   bendAngle,
@@ -180,9 +200,9 @@ export const routeFormulas = [
   lowPoint,
   clearanceToRod,
   clearanceToBox,
+  clearanceToBody,
   clearanceMargin,
   groundMargin,
-  clampCount,
   lengthUncertainty,
   lowestOf,
 ];

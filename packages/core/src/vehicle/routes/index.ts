@@ -1,3 +1,5 @@
+export * from './clamps.ts';
+export * from './covers.ts';
 export * from './figureNames.ts';
 export * from './formulas.ts';
 export * from './leastBend.ts';

@@ -9,6 +9,9 @@ import type {
 } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import { type Sourced, entered, fromItem } from '../../results/index.ts';
+import { type Port, portKey } from '../components/placedComponent.ts';
+import type { Vector } from '../geometry/vector.ts';
+import { vectorOf } from '../places/vectorOf.ts';
 import type { OtherLineUse } from '../slices/otherLines.ts';
 import { leastBendOf, leastBendOfCable } from './leastBend.ts';
 
@@ -20,9 +23,15 @@ export interface Led {
   readonly id: string;
   readonly name: string;
   readonly carries: Carried;
+  /** it leads fuel to a pump */
+  readonly suction: boolean;
   /** of a fuel line, its circuit */
   readonly circuitId: string | undefined;
   readonly ends: readonly [from: Placement, to: Placement];
+  /** the ports of parts that it begins and ends at, where there are any */
+  readonly ports: readonly [from: Port | undefined, to: Port | undefined];
+  /** where it begins and ends: at a port, or at the place itself */
+  readonly endsAt: readonly [from: Vector, to: Vector];
   readonly hose: ItemOf<'hose'> | undefined;
   readonly outsideDiameter: Sourced<number>;
   readonly rigid: boolean;
@@ -37,6 +46,8 @@ export interface Lines {
   readonly otherLines: readonly OtherLine[];
   readonly placements: readonly Placement[];
   readonly catalogue: Catalogue;
+  /** ports of parts by circuit and node */
+  readonly ports: Readonly<Record<string, Port>>;
 }
 
 const UNKNOWN: LengthKnowledge = { typed: null, measured: null };
@@ -52,12 +63,20 @@ export function ledLine(circuit: FuelCircuit, line: LineElement, lines: Lines): 
   const end = (nodeId: string): Placement =>
     placeOf(lines, circuit.nodes.find((node) => node.id === nodeId)?.placementId);
   const hose = lookUp(lines.catalogue, 'hose', line.item, line.id);
+  const ends = [end(line.from), end(line.to)] as const;
+  const ports = [
+    lines.ports[portKey(circuit.id, line.from)],
+    lines.ports[portKey(circuit.id, line.to)],
+  ] as const;
   return {
     id: line.id,
     name: line.name,
     carries: 'fuel',
+    suction: line.role === 'suction',
     circuitId: circuit.id,
-    ends: [end(line.from), end(line.to)],
+    ends,
+    ports,
+    endsAt: [ports[0]?.at ?? vectorOf(ends[0]), ports[1]?.at ?? vectorOf(ends[1])],
     hose,
     outsideDiameter: fromItem(hose.outsideDiameter, hose),
     rigid: hose.wall === 'rigid',
@@ -70,6 +89,7 @@ export function ledLine(circuit: FuelCircuit, line: LineElement, lines: Lines): 
 export function ledOther(line: OtherLine, lines: Lines): Led {
   const hose = line.item ? lookUp(lines.catalogue, 'hose', line.item, line.id) : undefined;
   const path = ['otherLines', line.id, 'diameter'];
+  const ends = [placeOf(lines, line.fromPlacementId), placeOf(lines, line.toPlacementId)] as const;
   const outsideDiameter = hose
     ? fromItem(hose.outsideDiameter, hose)
     : entered(line.diameter ?? 0, path);
@@ -77,8 +97,11 @@ export function ledOther(line: OtherLine, lines: Lines): Led {
     id: line.id,
     name: line.name,
     carries: line.use,
+    suction: false,
     circuitId: undefined,
-    ends: [placeOf(lines, line.fromPlacementId), placeOf(lines, line.toPlacementId)],
+    ends,
+    ports: [undefined, undefined],
+    endsAt: [vectorOf(ends[0]), vectorOf(ends[1])],
     hose,
     outsideDiameter,
     rigid: hose?.wall === 'rigid',

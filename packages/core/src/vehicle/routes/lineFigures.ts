@@ -8,24 +8,18 @@ import {
   following,
   fromItem,
   given,
+  together,
 } from '../../results/index.ts';
 import { distanceBetween } from '../geometry/vector.ts';
+import { bodyNumbers } from '../components/bodyNumbers.ts';
 import type { NearObstacle, Obstacle, VehicleAround } from '../obstacles/index.ts';
 import { vectorOf } from '../places/vectorOf.ts';
+import { clampCount, clampGap, clampPitch, clampsPlaced } from './clamps.ts';
 import { routeFigure } from './figureNames.ts';
 import * as f from './formulas.ts';
 import type { Led } from './led.ts';
 import type { RoutedLine } from './routedLine.ts';
 import { flat } from './wayNumbers.ts';
-
-/** Where in the document a thing that lines keep away from stands. */
-const placeOfThing: Readonly<Record<NearObstacle['kind'], string>> = {
-  hot: 'hotRuns',
-  moving: 'movingZones',
-  edge: 'edges',
-  solid: 'solids',
-  cable: 'otherLines',
-};
 
 /** A length typed or measured is good to so much, m. */
 const BY_TAPE = 0.005;
@@ -66,14 +60,15 @@ function nearFigures(
   inputs: Inputs,
   near: NearObstacle,
   thing: Obstacle,
+  routeId: string,
 ): readonly Result[] {
   const of = { line: led.id };
-  const path = [placeOfThing[near.kind], near.id];
-  const { shape, travel } = thing;
+  const { shape, travel, path } = thing;
   const figure = routeFigure('line.minClearance', of);
   const label = `${led.name}, clearance to ${near.name.toLowerCase()}`;
   const beside = {
     ...inputs,
+    stretch: following([near.from, near.to], ['routes', routeId]),
     outsideDiameter: led.outsideDiameter,
     travel:
       near.kind === 'moving'
@@ -88,16 +83,23 @@ function nearFigures(
           formula: f.clearanceToBox,
           inputs: { ...beside, box: following(flat([shape.box.low, shape.box.high]), path) },
         })
-      : derive({
-          figure,
-          label,
-          formula: f.clearanceToRod,
-          inputs: {
-            ...beside,
-            rod: following(flat(shape.points), path),
-            rodDiameter: following(2 * shape.radius, path),
-          },
-        });
+      : shape.kind === 'body'
+        ? derive({
+            figure,
+            label,
+            formula: f.clearanceToBody,
+            inputs: { ...beside, body: following(bodyNumbers(shape.body), path) },
+          })
+        : derive({
+            figure,
+            label,
+            formula: f.clearanceToRod,
+            inputs: {
+              ...beside,
+              rod: following(flat(shape.points), path),
+              rodDiameter: following(2 * shape.radius, path),
+            },
+          });
   return [
     clearance,
     derive({
@@ -108,6 +110,50 @@ function nearFigures(
     }),
   ];
 }
+
+/** How many clamps hold a line: those that are placed, else as many as the rule asks. */
+function clampFigures(route: LineRoute, led: Led, length: Result): readonly Result[] {
+  const told = {
+    figure: routeFigure('line.clampCount', { line: led.id }),
+    label: `${led.name}, clamps`,
+  };
+  if (route.clamps.length === 0) {
+    const pitch = byDefault(clampPitch(led.rigid), led.rigid ? 'hardline' : 'hose');
+    return [derive({ ...told, formula: clampCount, inputs: { length, pitch } })];
+  }
+  const places = together(
+    route.clamps.map(({ id, at }) => entered(at, ['routes', route.id, 'clamps', id, 'at'])),
+  );
+  return [
+    derive({ ...told, formula: clampsPlaced, inputs: { places } }),
+    derive({
+      figure: routeFigure('line.clampGap', { line: led.id }),
+      label: `${led.name}, longest stretch without a clamp`,
+      formula: clampGap,
+      inputs: { length, places },
+    }),
+  ];
+}
+
+/** How far a line turns away from the ports it begins and ends at. */
+const turnFigures = (led: Led, inputs: Inputs): readonly Result[] =>
+  (['line.startTurn', 'line.endTurn'] as const).flatMap((name, end) => {
+    const port = led.ports[end];
+    const place = led.ends[end];
+    if (!port || !place) return [];
+    return [
+      derive({
+        figure: routeFigure(name, { line: led.id }),
+        label: `${led.name}, turn at its ${end === 0 ? 'beginning' : 'end'}`,
+        formula: f.portTurn,
+        inputs: {
+          ...inputs,
+          port: following(flat([port.direction]), ['placements', place.id]),
+          atEnd: byDefault(end, end === 0 ? 'where it begins' : 'where it ends'),
+        },
+      }),
+    ];
+  });
 
 /** Every figure of a line on the map; the first is its developed length. None where it cannot run. */
 export function lineFigures(input: {
@@ -160,15 +206,8 @@ export function lineFigures(input: {
       told('line.bendAngle', 'bent in all', f.bendAngle),
       told('line.highPoint', 'high point', f.highPoint),
       told('line.lowPoint', 'low point', f.lowPoint),
-      derive({
-        figure: routeFigure('line.clampCount', of),
-        label: `${led.name}, clamps`,
-        formula: f.clampCount,
-        inputs: {
-          length,
-          pitch: byDefault(f.clampPitch(led.rigid), led.rigid ? 'hardline' : 'hose'),
-        },
-      }),
+      ...clampFigures(route, led, length),
+      ...turnFigures(led, inputs),
       derive({
         figure: routeFigure('line.uncertainty', of),
         label: `${led.name}, its length is known to ±`,
@@ -185,7 +224,7 @@ export function lineFigures(input: {
             }),
           ]
         : []),
-      ...(nearest && thing ? nearFigures(led, inputs, nearest, thing) : []),
+      ...(nearest && thing ? nearFigures(led, inputs, nearest, thing, route.id) : []),
       ...(hot
         ? [
             derive({

@@ -9,7 +9,14 @@ import {
   together,
 } from '../../results/index.ts';
 import { type Vector, distanceBetween } from '../geometry/vector.ts';
-import { type Obstacle, type VehicleAround, vehicleAround } from '../obstacles/index.ts';
+import {
+  type ComponentCheck,
+  type PlacedComponents,
+  checkComponent,
+  componentFigures,
+} from '../components/index.ts';
+import { type HeldComponent, heldComponents } from '../fixing/index.ts';
+import { type Obstacle, type VehicleAround, obstacle, vehicleAround } from '../obstacles/index.ts';
 import { vectorOf } from '../places/vectorOf.ts';
 import { thingFigures } from '../things/index.ts';
 import { routeFigure } from './figureNames.ts';
@@ -21,6 +28,7 @@ import { type RoutedLine, cablesOf, runLine, seenBy } from './routedLine.ts';
 
 /** Everything the map is made of. */
 export interface MapInput extends VehicleThings {
+  readonly placed: PlacedComponents;
   readonly routes: readonly LineRoute[];
   readonly circuits: readonly FuelCircuit[];
   readonly catalogue: Catalogue;
@@ -35,6 +43,10 @@ export interface OffTape {
 
 export interface MapOutput {
   readonly lines: readonly RoutedLine[];
+  /** parts where they sit, and what they meet there */
+  readonly components: readonly ComponentCheck[];
+  /** what holds those that something holds */
+  readonly held: readonly HeldComponent[];
   readonly around: VehicleAround;
   /** battery cables as things that fuel keeps away from */
   readonly cables: readonly Obstacle[];
@@ -50,8 +62,10 @@ export interface MapOutput {
 
 /** Every line that has a way on the map, and all that is around them. Nothing is moved here. */
 export function routeStage(input: MapInput): MapOutput {
-  const around = vehicleAround(input);
-  const led = input.routes.map((route) => ({ route, led: ledBy(route, input) }));
+  const around = aroundWith(input);
+  const lineInput = { ...input, ports: input.placed.ports };
+  const led = input.routes.map((route) => ({ route, led: ledBy(route, lineInput) }));
+  const components = input.placed.components.map((component) => checkComponent(component, around));
   const cables = cablesOf(led);
   const lines = led.map(({ route, led: line }): RoutedLine => {
     const seen = seenBy(around, cables, line);
@@ -61,12 +75,19 @@ export function routeStage(input: MapInput): MapOutput {
       ...lineFigures({ route, led: line, line: run, around: seen, hardPoints: input.hardPoints }),
     };
   });
+  const held = heldComponents({
+    components: input.placed.components,
+    carriers: input,
+    catalogue: input.catalogue,
+  });
   const lowPoints = lines.flatMap(({ lineId, results }) => {
     const { key } = routeFigure('line.lowPoint', { line: lineId });
     return results.filter((result) => result.key === key);
   });
   return {
     lines,
+    components,
+    held,
     around,
     cables,
     joints: jointPlaces(input),
@@ -75,8 +96,32 @@ export function routeStage(input: MapInput): MapOutput {
       input.hardPoints,
     ),
     offTape: offTape(input),
-    results: [...lowestFigures(lowPoints, input), ...thingFigures(input, input.catalogue)],
+    results: [
+      ...lowestFigures(lowPoints, input),
+      ...thingFigures(input, input.catalogue),
+      ...components.flatMap((check) => componentFigures(check, around)),
+      ...held.flatMap((each) => each.results),
+    ],
   };
+}
+
+/** The surroundings with the bodies of parts among them. */
+function aroundWith(input: MapInput): VehicleAround {
+  const around = vehicleAround(input);
+  const bodies = input.placed.components.map(({ id, name, body, placement }) =>
+    obstacle({
+      kind: 'component',
+      id,
+      name,
+      path: ['placements', placement.id],
+      shape: { kind: 'body', body },
+      travel: 0,
+      onEngine: placement.movesWithEngine,
+      asks: 0,
+      asksOfSleeved: 0,
+    }),
+  );
+  return { ...around, obstacles: [...around.obstacles, ...bodies] };
 }
 
 function jointPlaces({ circuits, placements }: MapInput): Readonly<Record<string, Vector>> {

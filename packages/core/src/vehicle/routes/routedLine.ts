@@ -1,12 +1,13 @@
 import type { LineRoute } from '../../model/index.ts';
 import type { Result } from '../../results/index.ts';
 import { type RoutePath, type RoutePoint, type RouteRefusal, shapeOf } from '../geometry/path.ts';
-import { type NearObstacle, obstacle } from '../obstacles/index.ts';
+import { type NearObstacle, type Stretch, obstacle } from '../obstacles/index.ts';
 import type { Obstacle, VehicleAround, WayCheck } from '../obstacles/index.ts';
 import { ASKED_BY_CABLE } from '../obstacles/asked.ts';
 import { checkWay } from '../obstacles/around.ts';
 import { polylineOf } from '../geometry/polyline.ts';
 import { vectorOf } from '../places/vectorOf.ts';
+import { shielding } from './covers.ts';
 import type { Carried, Led } from './led.ts';
 
 /** A line as it runs over the vehicle. */
@@ -16,7 +17,13 @@ export interface RoutedLine {
   readonly lineId: string;
   readonly circuitId: string | undefined;
   readonly carries: Carried;
+  readonly suction: boolean;
+  /** all of it is shielded from heat, and else where it is */
   readonly sleeve: boolean;
+  readonly shielded: readonly Stretch[];
+  /** the places of its ends, and the ports of parts there that it begins and ends at */
+  readonly ends: readonly [from: string, to: string];
+  readonly ports: Led['ports'];
   readonly rigid: boolean;
   /** it runs from what moves with the engine to what does not, or back */
   readonly crossesToEngine: boolean;
@@ -41,9 +48,9 @@ export interface RoutedLine {
 
 /** The corners of a way with both ends. */
 export const pointsOf = (route: LineRoute, led: Led): readonly RoutePoint[] => [
-  { at: vectorOf(led.ends[0]), radius: 0 },
+  { at: led.endsAt[0], radius: 0 },
   ...route.points.map((p) => ({ at: vectorOf(p), radius: p.radius.value })),
-  { at: vectorOf(led.ends[1]), radius: 0 },
+  { at: led.endsAt[1], radius: 0 },
 ];
 
 /** Whether fuel or its vapour runs in a line. */
@@ -63,6 +70,7 @@ export function cablesOf(
         kind: 'cable',
         id: led.id,
         name: led.name,
+        path: ['otherLines', led.id],
         shape: {
           kind: 'rod',
           points: polylineOf(shape.path),
@@ -86,11 +94,12 @@ export const seenBy = (
     ? { ...around, obstacles: [...around.obstacles, ...cables] }
     : around;
 
-/** Solids are gone round, not kept away from: what is told as nearest is anything else. */
+/** Solids and parts are gone round, not kept away from: what is told as nearest is anything else. */
 export function nearestOf(check: WayCheck): NearObstacle | undefined {
   let worst: NearObstacle | undefined;
   for (const near of Object.values(check.near)) {
-    if (near.kind === 'solid' && near.margin >= 0) continue;
+    const goneRound = near.kind === 'solid' || near.kind === 'component';
+    if (goneRound && near.margin >= 0) continue;
     if (!worst || near.margin < worst.margin) worst = near;
   }
   return worst;
@@ -106,14 +115,20 @@ export function runLine(
   const shape = shapeOf(points);
   const { outsideDiameter } = led;
   const check = shape.ok
-    ? checkWay(shape.path, around, { outsideDiameter: outsideDiameter.value, sleeve: route.sleeve })
+    ? checkWay(shape.path, around, {
+        outsideDiameter: outsideDiameter.value,
+        ...shielding(route.covers),
+      })
     : undefined;
   return {
     routeId: route.id,
     lineId: led.id,
     circuitId: led.circuitId,
     carries: led.carries,
-    sleeve: route.sleeve,
+    suction: led.suction,
+    ...shielding(route.covers),
+    ends: [led.ends[0].id, led.ends[1].id],
+    ports: led.ports,
     rigid: led.rigid,
     crossesToEngine: led.ends[0].movesWithEngine !== led.ends[1].movesWithEngine,
     flexible: route.flexible,

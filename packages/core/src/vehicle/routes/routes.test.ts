@@ -9,7 +9,8 @@ import {
   readBuild,
   withValueAt,
 } from '../../model/index.ts';
-import { clampCount } from './formulas.ts';
+import { clampCount } from './clamps.ts';
+import { newCover } from './covers.ts';
 import { leastBendOf } from './leastBend.ts';
 
 const figures = (build: BuildDocument): ReadonlyMap<string, number> =>
@@ -175,7 +176,7 @@ describe('room from heat', () => {
     const alone = { ...lantern, hotRuns: { downpipe: lantern.hotRuns['downpipe']! } };
     const cool = withValueAt(alone, `${run}.temperature`, { value: 320, unit: '°C' });
     expect(margin(cool)).toBeCloseTo(margin(alone) + 0.1, 12);
-    const sleeved = withValueAt(lantern, 'routes.feed.sleeve', true);
+    const sleeved = withValueAt(lantern, 'routes.feed.covers', { s1: newCover('heat-sleeve') });
     expect(margin(sleeved) - margin(lantern)).toBeCloseTo(0.05, 12);
   });
 

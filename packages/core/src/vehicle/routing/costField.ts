@@ -4,7 +4,12 @@ import { boundsOf, grown } from '../geometry/bounds.ts';
 import { type Segment, pointToBox } from '../geometry/distances.ts';
 import { cornersOf } from '../geometry/sheet.ts';
 import { type Vector, cross, dot, norm, scale, subtract, unit } from '../geometry/vector.ts';
-import type { Obstacle, SheetAround, VehicleAround } from '../obstacles/index.ts';
+import {
+  type Obstacle,
+  type SheetAround,
+  type VehicleAround,
+  boundsOfShape,
+} from '../obstacles/index.ts';
 import { vectorOf } from '../places/vectorOf.ts';
 import { CELL, type Grid, eachCellIn, layerAt } from './grid.ts';
 
@@ -49,17 +54,18 @@ function closeAround(field: CostField, grid: Grid, thing: Obstacle, line: LineTo
   const asked = line.sleeve ? thing.asksOfSleeved : thing.asks;
   const closed = thing.travel + asked + line.outsideDiameter / 2 + SLACK;
   const dear = closed + NEAR_REACH;
-  if (thing.shape.kind === 'box') {
-    const { box } = thing.shape;
+  if (thing.shape.kind !== 'rod') {
+    const box = boundsOfShape(thing.shape);
+    const goneRound = thing.kind === 'solid' || thing.kind === 'component';
     const own =
-      thing.kind === 'solid' &&
+      goneRound &&
       [line.from, line.to].some((end) => pointToBox(end, box).distance <= line.outsideDiameter);
     eachCellIn(grid, grown(box, dear), (cell, x, y, z) => {
       const distance = pointToBox([x, y, z], box).distance;
       if (distance >= dear) return;
       if (own) field[cell] = (field[cell] as number) * (distance < closed ? IN_OWN_SOLID : 1);
       else if (distance < closed) field[cell] = 0;
-      else if (thing.kind !== 'solid') field[cell] = (field[cell] as number) * NEAR;
+      else if (!goneRound) field[cell] = (field[cell] as number) * NEAR;
     });
     return;
   }

@@ -18,8 +18,9 @@ export interface WaysWanted {
 
 /** What ways of a line are looked for with; throws NotFound where there is no such line. */
 export function inputForLine({ of, sleeve, lines, map, vehicle }: WaysWanted): AutoRouteInput {
-  const led = ledBy({ id: 'wanted', of, sleeve, flexible: false, points: [] }, lines);
-  const points = pointsOf({ id: 'wanted', of, sleeve, flexible: false, points: [] }, led);
+  const route = { id: 'wanted', of, covers: [], clamps: [], flexible: false, points: [] };
+  const led = ledBy(route, lines);
+  const points = pointsOf(route, led);
   const input = autoRouteInput({
     line: {
       points,

@@ -33,6 +33,10 @@ export const hardPointOff: VehicleRule = {
                 })),
               },
             },
+            {
+              text: 'Pull what stands around it along, with all measured places',
+              command: { name: 'pull-map-true' },
+            },
           ],
         },
       ];

@@ -1,12 +1,17 @@
 import type { VehicleRule } from '../checked.ts';
+import { componentRules } from './componentSite.ts';
 import { drainFalls } from './drainFalls.ts';
+import { fixingRules } from './fixing.ts';
 import { hardPointOff } from './hardPointOff.ts';
 import { otherLineHose } from './otherLineHose.ts';
 import { routeBend } from './routeBend.ts';
+import { routeClamps } from './routeClamps.ts';
+import { routeCover } from './routeCover.ts';
 import { routeFlex } from './routeFlex.ts';
 import { routeHeat } from './routeHeat.ts';
 import { routeLow } from './routeLow.ts';
-import { routeCable, routeEdge, routeMoving, routeSolid } from './routeNear.ts';
+import { routeCable, routeComponent, routeEdge, routeMoving, routeSolid } from './routeNear.ts';
+import { routePocket } from './routePocket.ts';
 import { routeShape } from './routeShape.ts';
 import { routeHole, routeSheet } from './routeSheet.ts';
 import { routeCabin, routeCrush } from './routeSpace.ts';
@@ -20,6 +25,7 @@ export const vehicleRules: readonly VehicleRule[] = [
   routeMoving,
   routeEdge,
   routeSolid,
+  routeComponent,
   routeSheet,
   routeHole,
   routeCable,
@@ -27,8 +33,13 @@ export const vehicleRules: readonly VehicleRule[] = [
   routeCrush,
   routeLow,
   routeFlex,
+  routeCover,
+  routeClamps,
+  routePocket,
   otherLineHose,
   ventSag,
   drainFalls,
   hardPointOff,
+  ...componentRules,
+  ...fixingRules,
 ];

@@ -37,34 +37,51 @@ export const aroundOf = ({ map }: VehicleChecked, line: RoutedLine): VehicleArou
     : map.around;
 
 /** What a line would meet along other points; undefined where they cannot be run. */
-export function checkAlong(
-  checked: VehicleChecked,
+function meetsAlong(
   line: RoutedLine,
   points: readonly RoutePoint[],
-  sleeve = line.sleeve,
+  around: VehicleAround,
+  { sleeve, shielded }: Pick<RoutedLine, 'sleeve' | 'shielded'> = line,
 ): WayCheck | undefined {
   const shape = shapeOf(points);
   if (!shape.ok) return undefined;
-  return checkWay(shape.path, aroundOf(checked, line), {
-    outsideDiameter: line.outsideDiameter,
-    sleeve,
-  });
+  const { outsideDiameter } = line;
+  return checkWay(shape.path, around, { outsideDiameter, sleeve, shielded });
+}
+
+/** What a line would meet along other points, in the surroundings as it sees them. */
+export const checkAlong = (
+  checked: VehicleChecked,
+  line: RoutedLine,
+  points: readonly RoutePoint[],
+): WayCheck | undefined => meetsAlong(line, points, aroundOf(checked, line));
+
+/** What a line would meet on its way if it were shielded from heat all over. */
+export const checkSleeved = (checked: VehicleChecked, line: RoutedLine): WayCheck | undefined =>
+  meetsAlong(line, line.points, aroundOf(checked, line), { sleeve: true, shielded: [] });
+
+/** Whether another way has no fault that the present one has not. */
+export function isNoWorse(
+  line: RoutedLine,
+  points: readonly RoutePoint[],
+  around: VehicleAround,
+  rid: (fault: Fault) => boolean = () => false,
+): boolean {
+  const { check } = line;
+  if (!check) return true;
+  const found = meetsAlong(line, points, around);
+  if (!found) return false;
+  const before = new Set(faultsOf(check, around).map(faultKey));
+  return faultsOf(found, around).every((fault) => before.has(faultKey(fault)) && !rid(fault));
 }
 
 /** Whether another way is rid of a fault and has no fault that the present one has not. */
-export function isBetter(
+export const isBetter = (
   checked: VehicleChecked,
   line: RoutedLine,
   points: readonly RoutePoint[],
   rid: (fault: Fault) => boolean,
-): boolean {
-  const { check } = line;
-  const found = check && checkAlong(checked, line, points);
-  if (!check || !found) return false;
-  const { around } = checked.map;
-  const before = new Set(faultsOf(check, around).map(faultKey));
-  return faultsOf(found, around).every((fault) => before.has(faultKey(fault)) && !rid(fault));
-}
+): boolean => line.check !== undefined && isNoWorse(line, points, aroundOf(checked, line), rid);
 
 /** Corners from nearest to furthest from a place. */
 const cornersBy = (line: RoutedLine, place: Vector): number[] =>

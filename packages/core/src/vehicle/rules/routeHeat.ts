@@ -2,19 +2,27 @@ import type { BuildCommand } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { VehicleChecked } from '../checked.ts';
 import type { RoutedLine } from '../routes/routedLine.ts';
-import { checkAlong } from './otherWay.ts';
+import { newCover } from '../routes/covers.ts';
+import { freeId } from '../things/freeId.ts';
+import { checkSleeved } from './otherWay.ts';
 import { nearRule } from './routeNear.ts';
 
+/** A heat sleeve over all of a line, where that is enough. */
 const sleeved = (checked: VehicleChecked, line: RoutedLine): Cure<BuildCommand>[] => {
-  const heat = line.sleeve ? undefined : checkAlong(checked, line, line.points, true)?.near.hot;
-  return heat === undefined || heat.margin < 0
-    ? []
-    : [
-        {
-          text: 'Put a heat sleeve over it',
-          command: { name: 'set', path: ['routes', line.routeId, 'sleeve'], value: true },
-        },
-      ];
+  const heat = line.sleeve ? undefined : checkSleeved(checked, line)?.near.hot;
+  if (!heat || heat.margin < 0) return [];
+  const run = checked.vehicle.hotRuns.find(({ id }) => id === heat.id);
+  const covers = checked.routes.find(({ id }) => id === line.routeId)?.covers ?? [];
+  return [
+    {
+      text: 'Put a heat sleeve over it',
+      command: {
+        name: 'set',
+        path: ['routes', line.routeId, 'covers', freeId('sleeve', covers)],
+        value: newCover('heat-sleeve', run?.temperature.value ?? 0),
+      },
+    },
+  ];
 };
 
 /** A line too near to a hot pipe. */

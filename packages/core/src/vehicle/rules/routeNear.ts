@@ -125,3 +125,16 @@ export const routeSolid = nearRule({
   otherwise: none,
   lastly: 'Lead it round, or correct the box',
 });
+
+/** A line through a part. */
+export const routeComponent = nearRule({
+  id: 'route.component',
+  kind: 'component',
+  source: 'lines go round the parts that they do not begin or end at',
+  severity: () => 'stop',
+  title: () => 'Line runs through a part',
+  asks: () => 'there is no way through',
+  from: 'it',
+  otherwise: none,
+  lastly: 'Lead it round, or move the part',
+});

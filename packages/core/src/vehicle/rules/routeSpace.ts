@@ -3,6 +3,10 @@ import type { VehicleChecked, VehicleRule } from '../checked.ts';
 import { scale, add } from '../geometry/vector.ts';
 import type { Passage } from '../obstacles/index.ts';
 import { type RoutedLine, carriesFuel } from '../routes/routedLine.ts';
+import type { BuildCommand } from '../../model/index.ts';
+import type { Cure } from '../../results/index.ts';
+import { newCover } from '../routes/covers.ts';
+import { freeId } from '../things/freeId.ts';
 import { nameOf, onLines, onMap } from './onLines.ts';
 import { movedCorners } from './otherWay.ts';
 
@@ -21,13 +25,35 @@ function outOf(checked: VehicleChecked, line: RoutedLine, { space }: Passage) {
 const passageOf = (line: RoutedLine, use: Passage['space']['use']): Passage | undefined =>
   line.check?.passages.find(({ space }) => space.use === use);
 
+const inTube = (checked: VehicleChecked, line: RoutedLine): boolean =>
+  checked.routes
+    .find(({ id }) => id === line.routeId)
+    ?.covers.some(({ kind }) => kind === 'sealed-tube') ?? false;
+
+/** Rigid tube is let through the cabin in a sealed tube. */
+const tubed = (checked: VehicleChecked, line: RoutedLine): Cure<BuildCommand>[] => {
+  const covers = checked.routes.find(({ id }) => id === line.routeId)?.covers ?? [];
+  return line.rigid
+    ? [
+        {
+          text: 'Put it into a sealed tube',
+          command: {
+            name: 'set',
+            path: ['routes', line.routeId, 'covers', freeId('tube', covers)],
+            value: newCover('sealed-tube'),
+          },
+        },
+      ]
+    : [];
+};
+
 /** Fuel where people sit. */
 export const routeCabin: VehicleRule = {
   id: 'route.cabin',
   source: 'fuel stays out of the cabin; where it cannot, unjointed hardline in a sealed tube',
   check: onLines((checked, line) => {
     const passage = carriesFuel(line.carries) ? passageOf(line, 'cabin') : undefined;
-    if (!passage) return [];
+    if (!passage || (line.rigid && inTube(checked, line))) return [];
     const finding: BuildFinding = {
       id: `route.cabin:${line.lineId}`,
       rule: 'route.cabin',
@@ -42,6 +68,7 @@ export const routeCabin: VehicleRule = {
       worse: 'higher',
       cures: () => [
         ...outOf(checked, line, passage),
+        ...tubed(checked, line),
         { text: 'Lead it outside; if there is no other way, hardline in a sealed tube' },
       ],
     };

@@ -9,6 +9,7 @@ import {
   record,
   yesNo,
 } from '../../model/spec.ts';
+import { clampSpec, coverSpec } from './covers.ts';
 import { coordinates } from './coordinates.ts';
 
 /** What a route leads. */
@@ -31,11 +32,18 @@ export type RouteOf = Of<typeof routeOfSpec>;
  */
 export const routeSpec = object({
   of: routeOfSpec,
-  sleeve: yesNo({ label: 'Heat sleeve', initial: false }),
   flexible: yesNo({
     label: 'Has a flexible section beside the engine',
     help: 'what crosses from the engine to the vehicle takes up its movement',
     initial: false,
+  }),
+  covers: record(coverSpec, { max: 20, since: 7, initial: {} }),
+  clamps: record(clampSpec, {
+    label: 'Clamps that are placed',
+    help: 'empty: as many as the rule asks, evenly',
+    since: 7,
+    max: 200,
+    initial: {},
   }),
   points: record(
     object({

@@ -1,0 +1,155 @@
+import {
+  type Carrier,
+  type PlacedComponent,
+  carriersNear,
+  componentFigure,
+  fixingDesign,
+  fixingDrawing,
+  fixingParts,
+  fixingWanted,
+  usualFixing,
+} from '@brookrain/core';
+import { Download } from 'lucide-react';
+import { useBuild } from '../../build/BuildContext.ts';
+import { ChoiceField } from '../../ui/ChoiceField.tsx';
+import { FieldOf } from '../../ui/FieldOf.tsx';
+import { FigureRows } from '../../ui/FigureRows.tsx';
+import { PlateDrawing } from './PlateDrawing.tsx';
+
+const ontoText = (onto: Carrier): string => {
+  switch (onto.kind) {
+    case 'mounting-line':
+      return `mountingLines:${onto.mountingLineId}`;
+    case 'solid':
+      return `solids:${onto.solidId}`;
+    case 'sheet':
+      return `sheets:${onto.sheetId}`;
+  }
+};
+
+/** How a part is fastened to the vehicle: to what, by what, with which bolts; its plate drawn. */
+export function FixingPanel({ component }: { component: PlacedComponent }) {
+  const { id, document: build, edit, catalogue } = useBuild();
+  const { placement, item } = component;
+  const path = ['placements', placement.id, 'fixing'];
+  const carriers = carriersNear(component, build);
+  const { fixing } = placement;
+  const near = carriers[0];
+  if (!fixing) {
+    return (
+      <section className="rule mt-3 pt-2">
+        <h3>Fastened by</h3>
+        <p className="text-second">
+          {near
+            ? `Nothing yet; ${near.name.toLowerCase()} is beside it.`
+            : 'Nothing yet; nothing within 200 mm can carry it. Put a mounting line on the map, or say that a solid thing carries mounts.'}
+        </p>
+        {near && (
+          <button
+            type="button"
+            className="act act-main mt-2"
+            onClick={() => edit({ name: 'set', path, value: usualFixing(item, near) })}
+          >
+            Fasten it to {near.name.toLowerCase()}
+          </button>
+        )}
+      </section>
+    );
+  }
+  const named = [
+    ...build.mountingLines.map(({ id: key, name }) => [`mountingLines:${key}`, name] as const),
+    ...build.solids.map(({ id: key, name }) => [`solids:${key}`, name] as const),
+    ...build.sheets.map(({ id: key, name }) => [`sheets:${key}`, name] as const),
+  ];
+  const offered = new Set([ontoText(fixing.onto), ...carriers.map(({ onto }) => ontoText(onto))]);
+  return (
+    <section className="rule mt-3 space-y-1.5 pt-2" aria-label="Fastened by">
+      <h3>Fastened by</h3>
+      <ChoiceField
+        label="Onto"
+        value={ontoText(fixing.onto)}
+        choices={named
+          .filter(([value]) => offered.has(value))
+          .map(([value, label]) => ({ value, label }))}
+        onChoose={(value) => {
+          const carrier = carriers.find(({ onto }) => ontoText(onto) === value);
+          if (carrier) edit({ name: 'set', path: [...path, 'onto'], value: carrier.onto });
+        }}
+      />
+      {['means', 'metal', 'thickness', 'standoff', 'rubber', 'bolt', 'bolts'].map((field) => (
+        <FieldOf key={field} path={[...path, field]} />
+      ))}
+      <Made component={component} base={`/api/builds/${encodeURIComponent(id)}/fixings`} />
+      <FigureRows
+        rows={[
+          ['From what carries it', componentFigure('fixing.reach', { component: component.id })],
+          ['Bolts', componentFigure('fixing.boltLength', { component: component.id })],
+          ['Least between bolts', componentFigure('fixing.boltPitch', { component: component.id })],
+          [
+            'Load of a bolt, hard knock',
+            componentFigure('fixing.boltLoad', { component: component.id }),
+          ],
+          ['Plate', componentFigure('fixing.mass', { component: component.id })],
+        ]}
+      />
+      <h3>It takes</h3>
+      <ul>
+        {partsOf(component, catalogue).map(({ item: part, words, count }) => (
+          <li key={words}>
+            {count} × {part?.designation ?? `${words}, not in the catalogue`}
+          </li>
+        ))}
+      </ul>
+      <button
+        type="button"
+        className="act"
+        onClick={() => edit({ name: 'set', path, value: null })}
+      >
+        Take the fixing off
+      </button>
+    </section>
+  );
+}
+
+/** The design of what holds a part; undefined where no bolt is made that long. */
+function designOf(component: PlacedComponent) {
+  const wanted = fixingWanted(component);
+  if (!wanted) return undefined;
+  try {
+    return { wanted, design: fixingDesign(wanted) };
+  } catch {
+    // The finding says what is the matter.
+    return undefined;
+  }
+}
+
+function partsOf(component: PlacedComponent, catalogue: ReturnType<typeof useBuild>['catalogue']) {
+  const made = designOf(component);
+  return made ? fixingParts(made.wanted, made.design, catalogue) : [];
+}
+
+/** The plate drawn, with its papers. */
+function Made({ component, base }: { component: PlacedComponent; base: string }) {
+  const made = designOf(component);
+  const drawing = made && fixingDrawing(made.wanted, made.design);
+  if (!drawing) return null;
+  const file = `${base}/${encodeURIComponent(component.id)}`;
+  return (
+    <>
+      <PlateDrawing drawing={drawing} name={`Plate of the ${component.name.toLowerCase()}`} />
+      <p className="flex gap-2">
+        {(['pdf', 'dxf'] as const).map((kind) => (
+          <a key={kind} className="act" href={`${file}.${kind}`} download>
+            <Download size={14} aria-hidden className="mr-1 inline" />
+            {kind.toUpperCase()}
+          </a>
+        ))}
+      </p>
+      <ul className="text-[13px] text-second">
+        {drawing.notes.map((note) => (
+          <li key={note}>{note}</li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,208 @@
+import { newestOf, refOf } from '../../catalogue/index.ts';
+import { BARE_PLACE, type BuildCommand, type BuildFinding } from '../../model/index.ts';
+import { quantity } from '../../quantities/index.ts';
+import type { Cure } from '../../results/index.ts';
+import { freeId, refusedHose } from '../../vehicle/index.ts';
+import type { FuelChecked, FuelRule } from '../checked.ts';
+import type { TankAttitudes } from '../tank/tankStage.ts';
+
+/** A return is kept so far from a bare pickup, m. */
+const APART = 0.15;
+
+/** A vent line from the top of the tank to a valve beside it, where the catalogue has its hose. */
+function newVent({ catalogue, vehicle }: FuelChecked, tank: TankAttitudes): Cure<BuildCommand>[] {
+  const words = { text: 'Put a vent line on the map, from the top of the tank to a valve' };
+  const hose = newestOf(catalogue, 'hose')
+    .filter((each) => refusedHose('vent', each) === undefined)
+    .sort((a, b) => a.bore - b.bore || a.price - b.price)[0];
+  if (!hose) return [words];
+  const { low, high } = tank.solid;
+  const middle = (axis: 'x' | 'y') => (low[axis].value + high[axis].value) / 2;
+  const place = (name: string, y: number, z: number) => ({
+    name,
+    x: quantity(middle('x') * 1e3, 'length', 'mm'),
+    y: quantity(y * 1e3, 'length', 'mm'),
+    z: quantity(z * 1e3, 'length', 'mm'),
+    zone: 'outside',
+    movesWithEngine: false,
+    ...BARE_PLACE,
+  });
+  const top = high.z.value;
+  const from = `${tank.elementId}-vent`;
+  const to = `${tank.elementId}-vent-valve`;
+  const value = {
+    name: `Vent of ${tank.name}`.slice(0, 80),
+    use: 'vent',
+    fromPlacementId: from,
+    toPlacementId: to,
+    item: refOf(hose),
+    diameter: null,
+    flow: null,
+  };
+  return [
+    {
+      text: `Put a vent line of ${hose.designation} from its top to a valve`,
+      command: {
+        name: 'set-several',
+        label: 'Put a vent on the tank',
+        changes: [
+          { path: ['placements', from], value: place('Tank vent', middle('y'), top) },
+          { path: ['placements', to], value: place('Vent valve', middle('y'), top + 0.1) },
+          { path: ['otherLines', freeId('vent', vehicle.otherLines)], value },
+        ],
+      },
+    },
+  ];
+}
+
+const tankRule = (
+  id: string,
+  source: string,
+  look: (
+    checked: FuelChecked,
+    tank: TankAttitudes,
+  ) => Omit<BuildFinding, 'id' | 'rule' | 'where'> | undefined,
+): FuelRule => ({
+  id,
+  source,
+  check: (checked) =>
+    checked.tanks.flatMap((tank): BuildFinding[] => {
+      const seen = look(checked, tank);
+      const where = { stage: 'circuit', circuit: tank.circuitId, element: tank.elementId } as const;
+      return seen ? [{ id: `${id}:${tank.elementId}`, rule: id, where, ...seen }] : [];
+    }),
+});
+
+const set = (
+  tank: TankAttitudes,
+  field: string,
+  value: unknown,
+  text: string,
+): Cure<BuildCommand> => ({
+  text,
+  command: { name: 'set', path: ['tanks', tank.tankOnMapId, field], value },
+});
+
+/** A tank that nothing vents. */
+const vent = tankRule(
+  'tank.vent',
+  'a tank breathes: a vent whose capacity is at least the net outflow plus expansion, led to a roll-over valve',
+  (checked, tank) =>
+    tank.vented
+      ? undefined
+      : {
+          severity: 'warn',
+          title: 'Tank has no vent',
+          because: `${tank.name}: no vent line begins at it on the map; without one the pump pulls it flat, and heat bursts it`,
+          numbers: {},
+          cures: () => newVent(checked, tank),
+        },
+);
+
+/** A vent that stays open when the vehicle lies on its roof. */
+const rollOver = tankRule(
+  'tank.roll-over',
+  'a vent closes when the vehicle rolls over, or fuel runs out of it',
+  (_checked, tank) =>
+    tank.onMap.rollOver
+      ? undefined
+      : {
+          severity: 'warn',
+          title: 'Vent stays open when it rolls over',
+          because: `${tank.name}: nothing closes its vent on the roof; fuel runs out of it`,
+          numbers: {},
+          cures: () => [set(tank, 'rollOver', true, 'Fit a roll-over valve into the vent')],
+        },
+);
+
+/** A return that blows its bubbles at the pickup. */
+const returnNear = tankRule(
+  'tank.return',
+  'the return is kept away from the pickup: its fuel is hot and full of bubbles',
+  (_checked, tank) => {
+    const { returnApart: apart, onMap } = tank;
+    if (apart === undefined || apart >= APART || onMap.swirl || onMap.baffle) return undefined;
+    return {
+      severity: 'warn',
+      title: 'Return blows at the pickup',
+      because: `${tank.name}: the return is {apart} from the pickup; bubbles and heat go straight back to the pump`,
+      numbers: { apart: { value: apart, kind: 'length' } },
+      measured: { value: apart, kind: 'length' },
+      limit: { value: APART, kind: 'length' },
+      worse: 'lower',
+      cures: () => [set(tank, 'baffle', true, 'Put a baffle between them')],
+    };
+  },
+);
+
+/** More fuel counted on than the tank has room for. */
+const usable = tankRule(
+  'tank.usable',
+  'what can be used lies above the pickup',
+  (_checked, tank) => {
+    if (tank.usable <= tank.abovePickup) return undefined;
+    const litres = Math.floor(tank.abovePickup * 1e4) / 10;
+    return {
+      severity: 'warn',
+      title: 'Tank holds less than is counted on',
+      because: `${tank.name}: {usable} are counted on; its box on the map has {room} above the pickup`,
+      numbers: {
+        usable: { value: tank.usable, kind: 'volume' },
+        room: { value: tank.abovePickup, kind: 'volume' },
+      },
+      measured: { value: tank.usable, kind: 'volume' },
+      limit: { value: tank.abovePickup, kind: 'volume' },
+      worse: 'higher',
+      cures: () => [
+        {
+          text: `Count on ${litres} L`,
+          command: {
+            name: 'set',
+            path: ['fuelCircuits', tank.circuitId, 'elements', tank.elementId, 'usableVolume'],
+            value: quantity(litres, 'volume', 'L'),
+          },
+        },
+        { text: 'Correct the box of the tank, or lower the pickup' },
+      ],
+    };
+  },
+);
+
+/** A bung that cannot be renewed. */
+const bung = tankRule(
+  'tank.bung',
+  'a threaded bung is preferred to a welded male end: a damaged thread can be renewed without hot work on a tank',
+  (_checked, tank) =>
+    tank.onMap.bung !== 'welded'
+      ? undefined
+      : {
+          severity: 'note',
+          title: 'Outlet is welded on',
+          because: `${tank.name}: a damaged thread on a welded end means hot work on a tank that held fuel`,
+          numbers: {},
+          cures: () => [set(tank, 'bung', 'threaded', 'Have a threaded bung fitted')],
+        },
+);
+
+/** Nobody sees how much is left. */
+const sender = tankRule('tank.sender', 'a level sender tells how much is left', (_checked, tank) =>
+  tank.onMap.sender !== 'none'
+    ? undefined
+    : {
+        severity: 'note',
+        title: 'Tank has no level sender',
+        because: `${tank.name}: nothing tells how much is left in it`,
+        numbers: {},
+        cures: () => [set(tank, 'sender', 'float', 'Fit a float sender')],
+      },
+);
+
+/** Checks of what a tank has in it and on it. */
+export const tankFittingRules: readonly FuelRule[] = [
+  vent,
+  rollOver,
+  returnNear,
+  usable,
+  bung,
+  sender,
+];

@@ -1,0 +1,2 @@
+export * from './formulas.ts';
+export * from './seatingFigures.ts';
