@@ -248,6 +248,9 @@ describe('figures', () => {
       'a way on the map': with_(lantern),
       'a solid thing on the map': with_(lantern),
       'a hot pipe on the map': with_(lantern),
+      'a part on the map': with_(lantern),
+      'a part that is fastened': with_(lantern),
+      'measured seats': with_(lantern),
       'a tank on the map': with_(lantern),
     };
     for (const { key, onlyWith } of documentedFigures) {

@@ -239,6 +239,7 @@ describe('stages', () => {
     test('a place that nothing stands at runs the stages that read places, and no more', () => {
       expect(ranAfter('placements.place-7.z', { value: 0.5, unit: 'mm' })).toEqual([
         'pump feeds',
+        'components',
         'map',
         'geometry',
         'length figures',

@@ -85,11 +85,11 @@ const components = stage({
   name: 'components',
   reads: {
     placements: slices.places,
-    names: slices.namedThings,
+    circuits: slices.circuits,
     power: slices.mountedPower,
     catalogue: slices.catalogue,
   },
-  run: ({ names, ...read }) => placedComponents({ ...read, circuits: names.fuelCircuits }),
+  run: (read) => placedComponents(read),
 });
 
 /** Ways of lines over the vehicle, what is near them, and their figures. */

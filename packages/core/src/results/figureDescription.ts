@@ -13,5 +13,8 @@ export interface FigureDescription {
     | 'a way on the map'
     | 'a solid thing on the map'
     | 'a hot pipe on the map'
+    | 'a part on the map'
+    | 'a part that is fastened'
+    | 'measured seats'
     | 'a tank on the map';
 }

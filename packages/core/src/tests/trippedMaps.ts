@@ -80,38 +80,18 @@ export const trippedMaps: readonly TrippedBuild[] = [
   ]),
   trip('route.clamps', 'route.clamps:return', [['routes.return.clamps', { c1: { at: mm(5100) } }]]),
   trip('route.pocket', 'route.pocket:suction', [corner('suction', 'p1', 'z', 520)]),
-  trip('route.component', 'route.component:feed', [
-    corner('feed', 'p1', 'x', 1100),
-    corner('feed', 'p1', 'z', 700),
-    ['placements.coarse-filter.x', mm(1500)],
-    ['placements.coarse-filter.z', mm(480)],
+  trip('route.component', 'route.component:return', [['placements.fine-filter.z', mm(530)]]),
+  trip('component.heat', 'component.heat:fine', [
+    ['placements.fine-filter.y', mm(250)],
+    ['placements.fine-filter.x', mm(1900)],
   ]),
-  trip(
-    'component.heat',
-    'component.heat:fine',
-    [
-      ['placements.fine-filter.y', mm(330)],
-      ['placements.fine-filter.x', mm(1900)],
-    ],
-    false,
-  ),
-  trip(
-    'component.moving',
-    'component.moving:coarse',
-    [['placements.coarse-filter.y', mm(-480)]],
-    false,
-  ),
+  trip('component.moving', 'component.moving:coarse', [['placements.coarse-filter.y', mm(-480)]]),
   trip('component.solid', 'component.solid:fine', [['placements.fine-filter.y', mm(-400)]]),
-  trip(
-    'component.component',
-    'component.component:ecu',
-    [
-      ['placements.ecu.x', mm(2300)],
-      ['placements.ecu.y', mm(560)],
-      ['placements.ecu.z', mm(960)],
-    ],
-    false,
-  ),
+  trip('component.component', 'component.component:ecu', [
+    ['placements.ecu.x', mm(2300)],
+    ['placements.ecu.y', mm(560)],
+    ['placements.ecu.z', mm(960)],
+  ]),
   trip('component.sheet', 'component.sheet:battery', [['placements.battery.x', mm(2250)]]),
   trip('component.service', 'component.service:regulator', [
     ['solids.radiator.low', at(3150, -250, 950)],
@@ -126,7 +106,7 @@ export const trippedMaps: readonly TrippedBuild[] = [
     ['spaces.nose.low', at(2200, 400, 780)],
     ['spaces.nose.high', at(2390, 800, 830)],
   ]),
-  trip('component.low', 'component.low:coarse', [['vehicle.clearance', mm(337)]], false),
+  trip('component.low', 'component.low:coarse', [['vehicle.clearance', mm(337)]]),
   trip('fixing.none', 'fixing.none:fine', [['placements.fine-filter.fixing', null]]),
   trip('fixing.carrier', 'fixing.carrier:fine', [
     ['placements.fine-filter.fixing.onto', { kind: 'solid', solidId: 'silencer' }],

@@ -117,4 +117,55 @@ export const documentedMapFigures: readonly FigureDescription[] = [
     meaning: 'Room that a solid thing takes: `solid.<thing>.volume`.',
     onlyWith: 'a solid thing on the map',
   },
+  {
+    key: 'line.return.startTurn',
+    kind: 'angle',
+    meaning:
+      'Angle between the direction out of the port that a line begins at and the line as it leaves it: `line.<line>.startTurn`; `line.<line>.endTurn` for its end.',
+    onlyWith: 'a part on the map',
+  },
+  {
+    key: 'component.pump.clearance',
+    kind: 'length',
+    meaning:
+      'Room between the box of a part and what leaves it least beyond the room that is asked, over all movement: `component.<component>.clearance`; below 0 they lie in one another.',
+    onlyWith: 'a part on the map',
+  },
+  {
+    key: 'component.pump.lowest',
+    kind: 'length',
+    meaning: 'Lowest corner of a part above the ground: `component.<component>.lowest`.',
+    onlyWith: 'a part on the map',
+  },
+  {
+    key: 'fixing.pump.blankLength',
+    kind: 'length',
+    meaning:
+      'The flat plate that holds a part, along it: `fixing.<component>.blankLength`; across it `blankWidth`, its mass `mass`.',
+    onlyWith: 'a part that is fastened',
+  },
+  {
+    key: 'fixing.pump.boltLoad',
+    kind: 'force',
+    meaning: 'Load of each of its bolts at 20 times its weight: `fixing.<component>.boltLoad`.',
+    onlyWith: 'a part that is fastened',
+  },
+  {
+    key: 'tank.belowPickup',
+    kind: 'volume',
+    meaning: 'Fuel in the box of a tank below its pickup, never drawn.',
+    onlyWith: 'a tank on the map',
+  },
+  {
+    key: 'injector.pushOff',
+    kind: 'force',
+    meaning: 'Force of the rail pressure at peak on the upper seal of one injector.',
+    onlyWith: 'measured seats',
+  },
+  {
+    key: 'injector.seatGap',
+    kind: 'length',
+    meaning: 'Distance of the seats beyond the reach of the injector.',
+    onlyWith: 'measured seats',
+  },
 ];

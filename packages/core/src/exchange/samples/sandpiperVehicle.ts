@@ -47,9 +47,8 @@ export const sandpiperVehicle: VehicleSlices = {
     place('main-fuse', 'Main fuse', [450, 240, 580], 'outside'),
     place('panel', 'Relay and fuse box', [470, 120, 660], 'outside'),
     place('ecu', 'ECU', [480, -320, 690], 'outside', {
-      fixing: held(ontoLine('upper-right'), 'plate', [2, 0], [4, 'M5'], {
+      fixing: held(ontoLine('upper-right'), 'plate', [2, 10], [4, 'M5'], {
         metal: 'aluminium',
-        rubber: true,
       }),
     }),
     place('inertia', 'Tip-over sensor', [420, 60, 700], 'outside'),

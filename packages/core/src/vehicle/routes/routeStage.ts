@@ -11,6 +11,7 @@ import {
 import { type Vector, distanceBetween } from '../geometry/vector.ts';
 import {
   type ComponentCheck,
+  type PlacedComponent,
   type PlacedComponents,
   checkComponent,
   componentFigures,
@@ -62,10 +63,11 @@ export interface MapOutput {
 
 /** Every line that has a way on the map, and all that is around them. Nothing is moved here. */
 export function routeStage(input: MapInput): MapOutput {
-  const around = aroundWith(input);
+  const placed = namedComponents(input);
+  const around = aroundWith(input, placed);
   const lineInput = { ...input, ports: input.placed.ports };
   const led = input.routes.map((route) => ({ route, led: ledBy(route, lineInput) }));
-  const components = input.placed.components.map((component) => checkComponent(component, around));
+  const components = placed.map((component) => checkComponent(component, around));
   const cables = cablesOf(led);
   const lines = led.map(({ route, led: line }): RoutedLine => {
     const seen = seenBy(around, cables, line);
@@ -76,7 +78,7 @@ export function routeStage(input: MapInput): MapOutput {
     };
   });
   const held = heldComponents({
-    components: input.placed.components,
+    components: placed,
     carriers: input,
     catalogue: input.catalogue,
   });
@@ -105,10 +107,18 @@ export function routeStage(input: MapInput): MapOutput {
   };
 }
 
+/** Parts by the names of their elements: what sat where was found without them. */
+function namedComponents({ placed, circuits }: MapInput): readonly PlacedComponent[] {
+  const names = new Map(
+    circuits.flatMap(({ elements }) => elements.map(({ id, name }) => [id, name] as const)),
+  );
+  return placed.components.map((each) => ({ ...each, name: names.get(each.id) ?? each.name }));
+}
+
 /** The surroundings with the bodies of parts among them. */
-function aroundWith(input: MapInput): VehicleAround {
+function aroundWith(input: MapInput, placed: readonly PlacedComponent[]): VehicleAround {
   const around = vehicleAround(input);
-  const bodies = input.placed.components.map(({ id, name, body, placement }) =>
+  const bodies = placed.map(({ id, name, body, placement }) =>
     obstacle({
       kind: 'component',
       id,
