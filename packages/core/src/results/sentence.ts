@@ -16,7 +16,7 @@ import type { Finding, Measure } from './finding.ts';
 function unitFor(measure: Measure, system: UnitSystem): string {
   const size = Math.abs(measure.value);
   if (measure.kind === 'length' && size < 1)
-    return system === 'us' ? 'in' : size < 1e-3 ? 'µm' : 'mm';
+    return system === 'us' ? 'in' : size > 0 && size < 2e-4 ? 'µm' : 'mm';
   if (measure.kind === 'letThrough' && size >= 1e4) return 'kA²s';
   if (measure.kind === 'resistance' && size >= 1) return 'Ω';
   if (measure.kind === 'time' && size >= 1) return 's';

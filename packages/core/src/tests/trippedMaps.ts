@@ -139,9 +139,7 @@ export const trippedMaps: readonly TrippedBuild[] = [
   trip('injector.spacing', 'injector.spacing:primary', [
     ['injectorRows.primary.seating.bossSpacing', mm(24)],
   ]),
-  trip('injector.plug', 'injector.plug:primary', [
-    ['injectorRows.primary.seating.plug', 'two-pin slot'],
-  ]),
+  trip('injector.plug', 'injector.plug:primary', [['injectorRows.primary.seating.plug', 'slot']]),
   trip('tank.starve', 'tank.starve:tank', [['tanks.tank.swirl', null]]),
   trip('map.hard-point', 'map.hard-point:tank-outlet', [['hardPoints.tank-outlet.x', mm(-460)]]),
 ];

@@ -3,18 +3,14 @@ import {
   type PlacedComponent,
   carriersNear,
   componentFigure,
-  fixingDesign,
-  fixingDrawing,
   fixingParts,
-  fixingWanted,
   usualFixing,
 } from '@brookrain/core';
-import { Download } from 'lucide-react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
-import { PlateDrawing } from './PlateDrawing.tsx';
+import { designOf } from './designOf.ts';
 
 const ontoText = (onto: Carrier): string => {
   switch (onto.kind) {
@@ -29,7 +25,7 @@ const ontoText = (onto: Carrier): string => {
 
 /** How a part is fastened to the vehicle: to what, by what, with which bolts; its plate drawn. */
 export function FixingPanel({ component }: { component: PlacedComponent }) {
-  const { id, document: build, edit, catalogue } = useBuild();
+  const { document: build, edit, catalogue } = useBuild();
   const { placement, item } = component;
   const path = ['placements', placement.id, 'fixing'];
   const carriers = carriersNear(component, build);
@@ -77,9 +73,10 @@ export function FixingPanel({ component }: { component: PlacedComponent }) {
         }}
       />
       {['means', 'metal', 'thickness', 'standoff', 'rubber', 'bolt', 'bolts'].map((field) => (
-        <FieldOf key={field} path={[...path, field]} />
+        <div key={field}>
+          <FieldOf path={[...path, field]} />
+        </div>
       ))}
-      <Made component={component} base={`/api/builds/${encodeURIComponent(id)}/fixings`} />
       <FigureRows
         rows={[
           ['From what carries it', componentFigure('fixing.reach', { component: component.id })],
@@ -111,45 +108,7 @@ export function FixingPanel({ component }: { component: PlacedComponent }) {
   );
 }
 
-/** The design of what holds a part; undefined where no bolt is made that long. */
-function designOf(component: PlacedComponent) {
-  const wanted = fixingWanted(component);
-  if (!wanted) return undefined;
-  try {
-    return { wanted, design: fixingDesign(wanted) };
-  } catch {
-    // The finding says what is the matter.
-    return undefined;
-  }
-}
-
 function partsOf(component: PlacedComponent, catalogue: ReturnType<typeof useBuild>['catalogue']) {
   const made = designOf(component);
   return made ? fixingParts(made.wanted, made.design, catalogue) : [];
-}
-
-/** The plate drawn, with its papers. */
-function Made({ component, base }: { component: PlacedComponent; base: string }) {
-  const made = designOf(component);
-  const drawing = made && fixingDrawing(made.wanted, made.design);
-  if (!drawing) return null;
-  const file = `${base}/${encodeURIComponent(component.id)}`;
-  return (
-    <>
-      <PlateDrawing drawing={drawing} name={`Plate of the ${component.name.toLowerCase()}`} />
-      <p className="flex gap-2">
-        {(['pdf', 'dxf'] as const).map((kind) => (
-          <a key={kind} className="act" href={`${file}.${kind}`} download>
-            <Download size={14} aria-hidden className="mr-1 inline" />
-            {kind.toUpperCase()}
-          </a>
-        ))}
-      </p>
-      <ul className="text-[13px] text-second">
-        {drawing.notes.map((note) => (
-          <li key={note}>{note}</li>
-        ))}
-      </ul>
-    </>
-  );
 }

@@ -21,6 +21,7 @@ import { MapDrawing, type MapExtent, mapExtents } from './MapDrawing.tsx';
 import type { TapeEnds } from './Tape.tsx';
 import { NextTape } from './NextTape.tsx';
 import { TapeWords } from './TapeWords.tsx';
+import { PlatePanel } from './PlatePanel.tsx';
 import { ThingInspector } from './ThingInspector.tsx';
 import { VehicleInspector } from './VehicleInspector.tsx';
 import { handlesOf, movesTo } from './handles.ts';
@@ -104,6 +105,13 @@ export function MapScreen() {
   };
   const line = selection.kind === 'line' ? lines.find((l) => l.id === selection.id) : undefined;
   const handles = handlesOf(stored, selection);
+  /** parts at the place that is looked at */
+  const looked = placed.components.filter(
+    ({ placement }) =>
+      selection.kind === 'thing' &&
+      selection.slice === 'placements' &&
+      placement.id === selection.id,
+  );
   const ways = useWays(line?.id ?? '');
   const mine = findings.filter((f) => {
     const about = selectionOf(f, build);
@@ -156,10 +164,7 @@ export function MapScreen() {
               <ThingInspector
                 slice={selection.slice}
                 id={selection.id}
-                components={placed.components.filter(
-                  ({ placement }) =>
-                    selection.slice === 'placements' && placement.id === selection.id,
-                )}
+                components={looked}
                 handles={handles}
                 picked={picked}
                 pick={pick}
@@ -246,6 +251,9 @@ export function MapScreen() {
           ? 'Drag a square in any view, or step it with the arrow keys: 5 mm, with Shift 50.'
           : 'Pick a thing in the drawing or in the list.'}
       </p>
+      {looked.map((component) => (
+        <PlatePanel key={component.id} component={component} />
+      ))}
       <NextTape select={select} />
       <div className="mt-2">
         {findings.length === 0 && (

@@ -1,8 +1,8 @@
 import { type DrawnLayer, type FixingDrawing, TEXT_HEIGHT } from '@brookrain/core';
 
 const strokes: Readonly<Record<DrawnLayer, { colour: string; width: number; dash?: string }>> = {
-  cut: { colour: 'var(--ink)', width: 0.9 },
-  hole: { colour: 'var(--ink)', width: 0.7 },
+  cut: { colour: 'var(--ink)', width: 0.6 },
+  hole: { colour: 'var(--ink)', width: 0.5 },
   bend: { colour: 'var(--ink)', width: 0.5, dash: '4 2' },
   part: { colour: 'var(--edge)', width: 0.5, dash: '1 1' },
   measure: { colour: 'var(--second)', width: 0.35 },
@@ -15,13 +15,13 @@ export function PlateDrawing({ drawing, name }: { drawing: FixingDrawing; name: 
   const width = high[0] - low[0] + 2 * MARGIN;
   const height = high[1] - low[1] + 2 * MARGIN;
   // Measures stay readable however large the plate is.
-  const size = Math.max(TEXT_HEIGHT, width / 42);
+  const size = Math.max(TEXT_HEIGHT, width / 60);
   return (
     <svg
       viewBox={`${low[0] - MARGIN} ${-high[1] - MARGIN} ${width} ${height}`}
       role="img"
       aria-label={name}
-      className="w-full border-[0.75px] border-hair"
+      className="max-h-[340px] w-full border-[0.75px] border-hair"
     >
       {shapes.map((shape, i) => {
         const { colour, width: stroke, dash } = strokes[shape.layer];

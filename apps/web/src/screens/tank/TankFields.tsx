@@ -49,7 +49,12 @@ export function TankFields({ tank, onMap }: { tank: TankElement; onMap: TankOnMa
           );
         }}
       />
-      {onMap && fields.map((field) => <FieldOf key={field} path={[...path, field]} />)}
+      {onMap &&
+        fields.map((field) => (
+          <div key={field}>
+            <FieldOf path={[...path, field]} />
+          </div>
+        ))}
     </section>
   );
 }

@@ -1,7 +1,7 @@
 import { type Fields, choice, figure } from '../../model/spec.ts';
 
 /** Plugs of injectors, by their form. */
-export const injectorPlugs = ['two-pin ridge', 'two-pin slot', 'two-pin sealed round'] as const;
+export const injectorPlugs = ['ridge', 'slot', 'round'] as const;
 export type InjectorPlug = (typeof injectorPlugs)[number];
 
 /** What holds an injector in its place: bores of its two seals, and how far apart they sit. */
@@ -19,5 +19,5 @@ export const seatNotKnown = {
   bottomSeal: 0,
   reach: 0,
   barrel: 0,
-  plug: 'two-pin ridge',
+  plug: 'ridge',
 } as const;

@@ -210,7 +210,7 @@ export const kittiwake: BuildDocument = writeBuild({
         portBore: q(14, 'length', 'mm'),
         seatDistance: q(48, 'length', 'mm'),
         bossSpacing: q(92, 'length', 'mm'),
-        plug: 'two-pin sealed round',
+        plug: 'round',
       },
       measuredFlows: [1694, 1702, 1711, 1698, 1689, 1706].map((cc) =>
         q(cc, 'volumeFlow', 'cc/min'),
@@ -232,7 +232,7 @@ export const kittiwake: BuildDocument = writeBuild({
         portBore: q(14, 'length', 'mm'),
         seatDistance: q(48, 'length', 'mm'),
         bossSpacing: q(60, 'length', 'mm'),
-        plug: 'two-pin sealed round',
+        plug: 'round',
       },
       measuredFlows: [],
     },

@@ -43,7 +43,7 @@ const injector = (sheet: Sheet): InjectorItem => ({
   bottomSeal: 14e-3,
   reach: 48e-3,
   barrel: 26e-3,
-  plug: sheet.driver === 'saturated' ? 'two-pin sealed round' : 'two-pin ridge',
+  plug: sheet.driver === 'saturated' ? 'round' : 'ridge',
 });
 
 const high = { driver: 'saturated', resistance: 12 } as const;

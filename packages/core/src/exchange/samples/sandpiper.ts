@@ -102,7 +102,7 @@ export const sandpiper: BuildDocument = writeBuild({
         portBore: q(14, 'length', 'mm'),
         seatDistance: q(48, 'length', 'mm'),
         bossSpacing: q(92, 'length', 'mm'),
-        plug: 'two-pin sealed round',
+        plug: 'round',
       },
       measuredFlows: [],
     },

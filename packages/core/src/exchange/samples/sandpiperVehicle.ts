@@ -194,9 +194,8 @@ export const sandpiperVehicle: VehicleSlices = {
       'main',
       'feed',
       bent(80, [
-        [400, 20, 830],
-        [620, 0, 830],
-        [720, 0, 800],
+        [560, 120, 792],
+        [720, 0, 792],
       ]),
     ),
     otherWay(

@@ -29,9 +29,9 @@ describe('a pickup', () => {
   });
 
   test('that lies lower falls dry later, whatever the vehicle does', () => {
-    const lower = starves(withValueAt(lantern, 'placements.tank-outlet.z', mm(390)));
+    const higher = starves(withValueAt(lantern, 'tanks.tank.pickupHeight', mm(60)));
     for (const attitude of attitudes) {
-      expect(lower[attitude]).toBeLessThan(starves(lantern)[attitude]!);
+      expect(higher[attitude]).toBeGreaterThan(starves(lantern)[attitude]!);
     }
   });
 

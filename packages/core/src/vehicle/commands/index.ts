@@ -2,7 +2,7 @@ import { type CommandOf, command, entryOf } from '../../model/command.ts';
 import type { DocumentDraft } from '../../model/edit.ts';
 import { choice, text } from '../../model/spec.ts';
 import { type Vector, add, scale, subtract } from '../geometry/vector.ts';
-import { vehicleSpec } from '../model.ts';
+import { type Carrier, vehicleSpec } from '../model.ts';
 import { firstVehicle } from '../proposals/firstVehicle.ts';
 import { usualVehicle } from '../body/usualVehicle.ts';
 import { pulled } from '../pulling/pulled.ts';
@@ -23,7 +23,19 @@ export const mapSlices = [
 ] as const;
 export type MapThingSlice = (typeof mapSlices)[number];
 
-/** Takes a thing off the map, with the way and the tape readings that are its own. */
+/** Whether a carrier is a thing of a collection. */
+const standsOn = (onto: Carrier, slice: MapThingSlice, id: string): boolean => {
+  switch (onto.kind) {
+    case 'mounting-line':
+      return slice === 'mountingLines' && onto.mountingLineId === id;
+    case 'solid':
+      return slice === 'solids' && onto.solidId === id;
+    case 'sheet':
+      return slice === 'sheets' && onto.sheetId === id;
+  }
+};
+
+/** Takes a thing off the map, with the way and the tape readings that are its own, and lets go what it carried. */
 const takeOffMap = command({
   name: 'take-off-map',
   fields: { slice: choice(mapSlices), id: text({ min: 1, max: 40 }) },
@@ -41,6 +53,9 @@ const takeOffMap = command({
       for (const [key, tank] of Object.entries(draft.tanks)) {
         if (tank.solidId === id) delete draft.tanks[key];
       }
+    }
+    for (const place of Object.values(draft.placements)) {
+      if (place.fixing && standsOn(place.fixing.onto, slice, id)) place.fixing = null;
     }
     if (slice === 'placements') {
       for (const [key, point] of Object.entries(draft.hardPoints)) {

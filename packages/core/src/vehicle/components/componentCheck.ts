@@ -181,7 +181,9 @@ export function checkComponent(component: PlacedComponent, around: VehicleAround
     if (thing.kind === 'edge' || thing.kind === 'cable') continue;
     if (!isInWay(thing, component)) continue;
     const best = near[thing.kind];
-    if (best && boxToBox(bounds, thing.bounds) - thing.asks >= best.margin) continue;
+    // What its bounds keep apart is no nearer; bounds that meet say nothing of how deep.
+    const apart = boxToBox(bounds, thing.bounds);
+    if (best && apart > 0 && apart - thing.asks >= best.margin) continue;
     const nearest = bodyTo(body, thing);
     const clearance = nearest.distance - thing.travel;
     const margin = clearance - thing.asks;

@@ -38,7 +38,7 @@ export interface FixingDrawing {
   readonly notes: readonly string[];
 }
 
-/** Measures stand so far from what they measure, and texts are so high, mm. */
+/** Measures stand so far from what they measure at least, and texts are so high, mm. */
 const OFFSET = 9;
 export const TEXT_HEIGHT = 3;
 const TICK = 1.4;
@@ -125,6 +125,7 @@ const distinct = (values: readonly number[]): number[] =>
 /** The flat plate with its holes and folds, all measured from its lower left. */
 function flatView(plate: PlateDesign): DrawnShape[] {
   const [u, v] = [mm(plate.length) / 2, mm(plate.width) / 2];
+  const step = Math.max(OFFSET, (u + v) / 22);
   const across = distinct([...plate.holes.map((hole) => mm(hole.u)), ...plate.bendsAcross.map(mm)]);
   const up = distinct([...plate.holes.map((hole) => mm(hole.v)), ...plate.bendsAlong.map(mm)]);
   return [
@@ -137,10 +138,10 @@ function flatView(plate: PlateDesign): DrawnShape[] {
       centre: [mm(hole.u), mm(hole.v)],
       radius: mm(plate.hole) / 2,
     })),
-    ...across.flatMap((at, i) => measure('across', [-u, at], v + OFFSET * (i + 1), v)),
-    ...measure('across', [-u, u], v + OFFSET * (across.length + 1), v),
-    ...up.flatMap((at, i) => measure('up', [-v, at], -u - OFFSET * (i + 1), -u)),
-    ...measure('up', [-v, v], -u - OFFSET * (up.length + 1), -u),
+    ...across.flatMap((at, i) => measure('across', [-u, at], v + step * (i + 1), v)),
+    ...measure('across', [-u, u], v + step * (across.length + 1), v),
+    ...up.flatMap((at, i) => measure('up', [-v, at], -u - step * (i + 1), -u)),
+    ...measure('up', [-v, v], -u - step * (up.length + 1), -u),
   ];
 }
 

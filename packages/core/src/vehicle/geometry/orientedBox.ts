@@ -117,6 +117,9 @@ export function separationOf(a: OrientedBox, b: OrientedBox): number {
   return most;
 }
 
+/** Nearer than this two boxes touch, m: rounding. */
+const TOUCH = 1e-12;
+
 /**
  * Where two boxes come nearest; below 0 how deep they lie in one another. Exact: two convex bodies
  * that are apart come nearest on an edge of one of them.
@@ -134,7 +137,7 @@ export function orientedToOriented(a: OrientedBox, b: OrientedBox): Nearest {
     }
   }
   const near = best ?? { distance: 0, at: a.middle, to: b.middle };
-  return near.distance > 0 ? near : { ...near, distance: Math.min(0, separationOf(a, b)) };
+  return near.distance > TOUCH ? near : { ...near, distance: Math.min(0, separationOf(a, b)) };
 }
 
 const turned = (box: OrientedBox, piece: PathPiece): PathPiece =>

@@ -44,11 +44,15 @@ function moved(build: BuildDocument, to: (x: number, y: number, z: number) => nu
     });
     return { ...box, low: pick(Math.min), high: pick(Math.max) };
   };
+  // Mirrored, what looked to the left looks to the right.
+  const mirrors = to(0, 1, 0)[1]! < to(0, 0, 0)[1]!;
+  const turned = ({ heading }: BuildDocument['placements'][string]) =>
+    heading && mirrors ? { ...heading, value: -heading.value } : heading;
   const each = <T>(entries: Readonly<Record<string, T>>, by: (entry: T) => T) =>
     Object.fromEntries(Object.entries(entries).map(([id, entry]) => [id, by(entry)]));
   return {
     ...build,
-    placements: each(build.placements, change),
+    placements: each(build.placements, (place) => ({ ...change(place), heading: turned(place) })),
     hardPoints: each(build.hardPoints, change),
     solids: each(build.solids, (solid) => boxed(solid)),
     spaces: each(build.spaces, (space) => boxed(space)),
@@ -58,6 +62,11 @@ function moved(build: BuildDocument, to: (x: number, y: number, z: number) => nu
         zone.room.shape === 'box'
           ? boxed(zone.room)
           : { ...zone.room, from: change(zone.room.from), to: change(zone.room.to) },
+    })),
+    mountingLines: each(build.mountingLines, (line) => ({
+      ...line,
+      from: change(line.from),
+      to: change(line.to),
     })),
     edges: each(build.edges, (edge) => ({
       ...edge,
