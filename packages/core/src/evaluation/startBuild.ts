@@ -6,6 +6,7 @@ import {
   type Fuel,
   type FuelCircuit,
   type ItemRef,
+  type PumpElement,
   CURRENT_VERSION,
   readBuild,
   writeBuild,
@@ -143,6 +144,9 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
   });
 }
 
+/** Where a pump outside of the tank usually sits, m. */
+const PUMP_OUTSIDE = [0.08, -0.3, 0.38] as const;
+
 /** Places of a usual layout, from the length of the run. Metres: x forward, y left, z up. */
 function placements(answers: StartAnswers): Build['placements'] {
   const run = answers.runLength.value;
@@ -170,13 +174,13 @@ function placements(answers: StartAnswers): Build['placements'] {
     place('tank-top', 'Tank top', [-0.3, -0.3, 0.65], 'outside'),
     place('tank-return', 'Tank return', [-0.3, -0.1, 0.62], 'outside'),
     place('coarse-filter', 'Coarse filter', [-0.12, -0.3, 0.42], 'outside'),
-    place('pump', 'Fuel pump', inTank ? [-0.3, -0.3, 0.42] : [0.08, -0.3, 0.38], 'outside'),
+    place('pump', 'Fuel pump', inTank ? [-0.3, -0.3, 0.42] : PUMP_OUTSIDE, 'outside'),
     place('filter-regulator', 'Filter-regulator', [-0.1, -0.3, 0.6], 'outside'),
     place('fine-filter', 'Fine filter', [0.3, -0.3, 0.42], 'outside'),
     place('rail', 'Fuel rail', [engine, -0.1, 0.8], 'engine-bay', true),
     place('regulator', 'Regulator', [engine, -0.15, 0.8], 'engine-bay', true),
-    place('battery', 'Battery', [engine - 0.5, 0.5, 0.7], 'body'),
-    place('main-fuse', 'Main fuse', [engine - 0.5, 0.45, 0.75], 'body'),
+    place('battery', 'Battery', [engine - 0.65, 0.3, 0.7], 'body'),
+    place('main-fuse', 'Main fuse', [engine - 0.63, 0.34, 0.75], 'body'),
     place('panel', 'Relay and fuse panel', [engine - 0.6, 0.3, 0.7], 'cabin'),
     place('ecu', 'ECU', [engine - 0.6, -0.2, 0.7], 'cabin'),
     place('inertia', 'Inertia switch', [engine - 0.6, 0.5, 0.7], 'cabin'),
@@ -319,6 +323,24 @@ function regulatedBeforeRail(
   return boils(next) ? undefined : next;
 }
 
+/** The pump of the first circuit, where it stands outside of the tank. */
+const pumpOutside = (document: BuildDocument): PumpElement | undefined =>
+  firstOf(readBuild(document).fuelCircuits).elements.find(
+    (e): e is PumpElement => e.kind === 'pump' && e.mounting === 'external',
+  );
+
+/** Puts a pump that a layout took out of the tank beside it. */
+function outsideTank(document: BuildDocument): BuildDocument {
+  const place = document.placements['pump'];
+  if (!pumpOutside(document) || !place) return document;
+  const [x, y, z] = PUMP_OUTSIDE;
+  const mm = (metres: number) => q(1000 * metres, 'length', 'mm');
+  return {
+    ...document,
+    placements: { ...document.placements, pump: { ...place, x: mm(x), y: mm(y), z: mm(z) } },
+  };
+}
+
 /**
  * A first design from a few answers: the usual circuit for this engine, the smallest injector and
  * pump that fit, and one-click cures of what still stops. Everything proposed is said, and can be
@@ -353,9 +375,13 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
   }
   const cooler = regulatedBeforeRail(document, catalogue);
   if (cooler) {
-    document = cooler;
+    document = outsideTank(cooler);
     proposed[0] =
       'Circuit with the regulator before the rail and a return to the tank: the engine’s heat stays out of it';
+    const outside = pumpOutside(document);
+    if (outside && answers.pumpMounting === 'in-tank') {
+      proposed.push(`The pump stands outside of the tank there: ${outside.item.id}`);
+    }
   }
   for (let n = 0; n < MOST_CURES; n++) {
     const stop = evaluate(document, catalogue).findings.find(

@@ -5,6 +5,31 @@ import type { ComponentCheck } from '../components/index.ts';
 import { type HeldComponent, REACH, boltData, carriersNear, usualFixing } from '../fixing/index.ts';
 import { atComponent } from './componentSite.ts';
 
+/** Every part that is not held yet and could be, fastened to what is nearest, as one edit. */
+function fastenAll(checked: VehicleChecked): Cure<BuildCommand>[] {
+  const changes = checked.map.components.flatMap(({ component }) => {
+    const carrier = component.placement.fixing
+      ? undefined
+      : carriersNear(component, checked.vehicle)[0];
+    return carrier
+      ? [
+          {
+            path: ['placements', component.placement.id, 'fixing'],
+            value: usualFixing(component.item, carrier),
+          },
+        ]
+      : [];
+  });
+  return changes.length > 1
+    ? [
+        {
+          text: `Fasten all ${changes.length} parts to what is nearest`,
+          command: { name: 'set-several', label: 'Fasten the parts', changes },
+        },
+      ]
+    : [];
+}
+
 /** A part that something near it could carry, and nothing does. */
 export const fixingNone: VehicleRule = {
   id: 'fixing.none',
@@ -33,6 +58,7 @@ export const fixingNone: VehicleRule = {
                 value: usualFixing(component.item, carrier),
               },
             },
+            ...fastenAll(checked),
           ],
         },
       ];
