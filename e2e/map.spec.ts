@@ -187,7 +187,13 @@ test('a first vehicle is laid out from its body and five dimensions', async ({ p
       command: {
         name: 'set-several',
         label: 'Clear the map',
-        changes: slices.map((slice) => ({ path: [slice], value: {} })),
+        changes: [
+          ...['filter-regulator', 'battery', 'ecu'].map((place) => ({
+            path: ['placements', place, 'fixing'],
+            value: null,
+          })),
+          ...slices.map((slice) => ({ path: [slice], value: {} })),
+        ],
       },
     },
   });
@@ -203,4 +209,78 @@ test('a first vehicle is laid out from its body and five dimensions', async ({ p
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByRole('button', { name: 'Lay out a first vehicle' })).toBeVisible();
+});
+
+test('a part is turned, let go and fastened again, and its plate goes to the bench', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server}/builds/lantern/map?of=placements:fine-filter`);
+  await expect(page.getByRole('region', { name: 'Part: Fine filter' })).toContainText('140 mm');
+  await page.getByRole('button', { name: 'Take the fixing off' }).click();
+  const loose = page.getByRole('complementary').locator('article').first();
+  await expect(loose).toContainText('Nothing holds this part yet');
+  await expect(page.getByRole('region', { name: 'Plate of the fine filter' })).toHaveCount(0);
+  await loose.getByRole('button', { name: /^Fasten it to right leg, inside/ }).click();
+  const plate = page.getByRole('region', { name: 'Plate of the fine filter' });
+  await expect(plate.getByRole('img')).toBeVisible();
+  await field(page, 'Plate thickness').fill('4 mm');
+  await field(page, 'Plate thickness').press('Enter');
+  await expect(plate).toContainText('steel, 4 mm');
+  for (const [kind, begins] of [
+    ['PDF', '%PDF-'],
+    ['DXF', ''],
+  ] as const) {
+    const href = await plate.getByRole('link', { name: kind }).getAttribute('href');
+    const paper = await page.request.get(`${server}${href}`);
+    expect(paper.ok()).toBe(true);
+    expect(paper.headers()['content-disposition']).toContain('lantern-plate-fine.');
+    expect((await paper.body()).toString('latin1').startsWith(begins)).toBe(true);
+  }
+  // Across the frame its hoses no longer fit; undone all is as before.
+  await field(page, 'Its front looks').fill('90');
+  await field(page, 'Its front looks').press('Enter');
+  await expect(page.getByText('Part sits inside something solid').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText('Part sits inside something solid')).toHaveCount(0);
+});
+
+test('a line gets a cover over a stretch and clamps of its own', async ({ page, server }) => {
+  await page.goto(`${server}/builds/lantern/map?of=feed`);
+  await page.getByRole('button', { name: 'Put a cover over it' }).click();
+  await expect(page.getByText('Line is too near to a hot pipe')).toHaveCount(0);
+  const covers = page.getByRole('region', { name: 'Covers' });
+  await covers.getByLabel('To', { exact: true }).fill('1000 mm');
+  await covers.getByLabel('To', { exact: true }).press('Enter');
+  await expect(page.getByText('Line is too near to a hot pipe').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Place them myself' }).click();
+  const clamps = page.getByRole('region', { name: 'Clamps' });
+  await expect(clamps.getByRole('textbox')).toHaveCount(9);
+  await clamps.getByRole('button', { name: 'Take off' }).nth(4).click();
+  const free = page.locator('article').filter({ hasText: 'Line hangs free too far' }).first();
+  await free.getByRole('button', { name: 'Spread 9 clamps evenly' }).click();
+  await expect(page.getByText('Line hangs free too far')).toHaveCount(0);
+});
+
+test('the tank says what is missing on it, and injectors what does not fit', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server}/builds/lantern/tank`);
+  await expect(page.getByRole('img', { name: /^Tank with a quarter of its fuel/ })).toBeVisible();
+  await expect(page.getByText('An "empty" tank is the dangerous one.')).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Vent closes when it rolls over' }).click();
+  await page.getByRole('button', { name: 'Fit a roll-over valve into the vent' }).click();
+  await expect(page.getByText('Vent stays open when it rolls over')).toHaveCount(0);
+  await page.getByRole('tab', { name: 'Accelerating' }).click();
+  await expect(page.getByRole('img', { name: /the pickup is dry$/ })).toBeVisible();
+
+  await page.goto(`${server}/builds/lantern/injectors`);
+  await field(page, 'Bore in the rail').fill('11 mm');
+  await field(page, 'Bore in the rail').press('Enter');
+  const seal = page.locator('article').filter({ hasText: 'Seal does not fit its bore' }).first();
+  await expect(seal).toContainText('the bore in the rail is 11 mm');
+  await seal.getByRole('button', { name: /adapter/ }).click();
+  await expect(field(page, 'Bore in the rail')).toHaveValue('14 mm');
+  await expect(page.getByText('Seal does not fit its bore')).toHaveCount(0);
 });

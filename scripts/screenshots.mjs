@@ -30,6 +30,13 @@ const pictures = [
   { name: 'fuel-circuit', path: '/builds/kittiwake/circuit' },
   { name: 'pump', path: '/builds/lantern/pump' },
   { name: 'map', path: '/builds/lantern/map' },
+  {
+    name: 'plate',
+    path: '/builds/lantern/map?of=placements:pump',
+    act: (page) =>
+      page.getByRole('img', { name: /^Plate of the fuel pump/ }).scrollIntoViewIfNeeded(),
+  },
+  { name: 'tank', path: '/builds/lantern/tank' },
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
   {
     name: 'new-build',

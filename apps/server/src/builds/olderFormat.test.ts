@@ -213,7 +213,7 @@ describe('revisions of this format', () => {
         "select patch, inverse from build_revisions where build_id = 'lantern' and number = 7",
       )
       .get() as { patch: string; inverse: string };
-    expect(patch.length).toBeLessThan(400);
+    expect(patch.length).toBeLessThan(600);
     expect(JSON.parse(inverse)).toEqual([{ op: 'remove', path: ['placements', 'one-more'] }]);
   });
 });

@@ -1,5 +1,7 @@
 import { type CatalogueItem, sampleCatalogue } from '@brookrain/core';
 import type { CatalogueReply } from '@brookrain/contract';
+import { join } from 'node:path';
+import Sqlite from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
@@ -15,6 +17,35 @@ const item = (id: string): CatalogueItem => sampleCatalogue.items.find((i) => i.
 const keep = (made: object) => server.http().post('/api/catalogue/items').send({ item: made });
 const bring = (query: string, text: string) =>
   server.http().post(`/api/catalogue/import?${query}`).set('content-type', 'text/plain').send(text);
+
+describe('items kept before sizes were asked for', () => {
+  const bare = (id: string): object =>
+    Object.fromEntries(
+      Object.entries(item(id)).filter(
+        ([key]) => !/^(body\w+|serviced?\w+|splashProof|inletSide|outletSide|plug\w+)$/.test(key),
+      ),
+    );
+  /** Puts an item as an older program kept it in the place of the one that is there. */
+  const keptOlder = async (id: string, change: object = {}) => {
+    await server.server.app.close();
+    const sqlite = new Sqlite(join(server.folder, 'brookrain.db'));
+    sqlite
+      .prepare('update catalogue_items set item = ? where id = ? and revision = 1')
+      .run(JSON.stringify({ ...bare(id), ...change }), id);
+    sqlite.close();
+    await server.open();
+  };
+
+  test('take over the size of the shipped one, in the same revision', async () => {
+    await keptOlder('P340X');
+    expect((await all()).filter((i) => i.id === 'P340X')).toEqual([item('P340X')]);
+  });
+
+  test('stay as they are where they say something else', async () => {
+    await keptOlder('P340X', { price: 1 });
+    expect((await all()).find((i) => i.id === 'P340X')).toMatchObject({ price: 1, bodyLength: 0 });
+  });
+});
 
 describe('keeping an item', () => {
   test('a change makes the next revision and leaves the one before as it was', async () => {

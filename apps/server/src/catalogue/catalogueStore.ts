@@ -39,6 +39,12 @@ export class CatalogueStore {
     return this.known;
   }
 
+  /** Items of a list whose revision is not in the catalogue, whatever it says of those that are. */
+  unknown(items: readonly CatalogueItem[]): CatalogueItem[] {
+    const known = new Set(this.all().items.map(({ id, revision }) => `${id}@${revision}`));
+    return items.filter(({ id, revision }) => !known.has(`${id}@${revision}`));
+  }
+
   /** Items of a list that are not in the catalogue yet. Refuses a known revision that differs. */
   missing(items: readonly CatalogueItem[]): CatalogueItem[] {
     return items.filter((item, i) => {

@@ -21,6 +21,7 @@ import {
   withValueAt,
 } from '@brookrain/core';
 import { editIssues } from '@brookrain/contract';
+import { mapTimes } from './benchMap.ts';
 import { benchServer } from './benchServer.ts';
 
 const startAnswers: StartAnswers = {
@@ -149,6 +150,21 @@ function rowsOf({ document, catalogue }: BenchBuild, index: number): Row[] {
       goal: '< 100',
       value: serialize(deltaOf(before, after)).length / 1e3,
     },
+    ...mapRows(document, catalogue),
+  ];
+}
+
+function mapRows(document: BuildDocument, catalogue: Catalogue): Row[] {
+  const { move, corner, firstWay, allWays } = mapTimes(document, catalogue);
+  return [
+    { work: 'after a place on the map was moved', goal: '< 80', value: move },
+    { work: 'after a corner of a line was moved', goal: '< 80', value: corner },
+    {
+      work: 'ways of its longest line, until the first is offered',
+      goal: '< 700',
+      value: firstWay,
+    },
+    { work: 'until all ways are', goal: '< 2000', value: allWays },
   ];
 }
 

@@ -4,6 +4,7 @@ import {
   generalNotice,
   kittiwake,
   lantern,
+  newCover,
   readBuild,
   sampleCatalogue,
   sandpiper,
@@ -122,7 +123,7 @@ describe('work sheet', () => {
     expect(cell(injectors!, 0, 'Flow as rated')).toContain('650 cc/min at 300 kPa');
     const [elements] = tableWith('Ends');
     const feed = elements!.rows.findIndex((r) => r[1] === 'Feed line');
-    expect(cell(elements!, feed, 'Length')).toBe('3.47 m, on the map');
+    expect(cell(elements!, feed, 'Length')).toBe('3.4 m, on the map');
     expect(cell(elements!, feed, 'Ends')).toContain('90°');
     const suction = elements!.rows.findIndex((r) => r[1] === 'Suction hose');
     expect(cell(elements!, suction, 'Length')).toContain('on the map');
@@ -202,7 +203,14 @@ describe('work sheet', () => {
           path: ['fuelCircuits', 'main', 'elements', 'tank', 'usableVolume'],
           value: { value: 0.9, unit: 'L' },
         },
-        { path: ['routes'], value: { feed: { ...lantern.routes['feed']!, sleeve: true } } },
+        {
+          path: ['routes'],
+          value: {
+            feed: { ...lantern.routes['feed']!, covers: { s1: newCover('heat-sleeve') } },
+          },
+        },
+        // More than its box on the map would hold.
+        { path: ['tanks'], value: {} },
         // Wide enough to be laminar throughout.
         {
           path: ['fuelCircuits', 'main', 'elements', 'return', 'item'],

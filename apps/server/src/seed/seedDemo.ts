@@ -8,7 +8,7 @@ import type { CatalogueStore } from '../catalogue/catalogueStore.ts';
  */
 export function seedDemo(builds: BuildStore, catalogue: CatalogueStore): void {
   catalogue.complete(sampleCatalogue.items);
-  catalogue.install(catalogue.missing(sampleCatalogue.items));
+  catalogue.install(catalogue.unknown(sampleCatalogue.items));
   if (builds.count() > 0) return;
   for (const { id, document } of demoBuilds) {
     builds.create({

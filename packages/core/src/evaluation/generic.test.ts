@@ -202,7 +202,9 @@ describe('commands', () => {
   ];
   /** Lantern with something accepted and a second circuit, so that both can go again. */
   const start = (() => {
-    const accepted = applyCommand(lantern, {
+    // A place that the tape found elsewhere, for the map to be pulled to.
+    const off = withValueAt(lantern, 'hardPoints.battery.x', { value: 2.33, unit: 'mm' });
+    const accepted = applyCommand(off, {
       name: 'accept-finding',
       findingId: 'accepted',
       acceptance: {

@@ -23,6 +23,6 @@ export const fastener = catalogueKind({
   fields: {
     form: choice(fastenerForms, { label: 'Form' }),
     thread: figure('length', 'mm', [1e-3, 0.05], 'Thread'),
-    length: figure('length', 'mm', [0, 0.5], 'Length'),
+    length: figure('length', 'mm', [0, 5], 'Length'),
   },
 });

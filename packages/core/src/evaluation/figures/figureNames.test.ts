@@ -5,7 +5,7 @@ import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
 import { fuelFigure } from '../../fuel/index.ts';
 import { laidOutAs } from '../../tests/trippedSystems.ts';
 import { evaluate } from '../evaluate.ts';
-import { routeFigure, thingFigure } from '../../vehicle/index.ts';
+import { componentFigure, routeFigure, thingFigure } from '../../vehicle/index.ts';
 import { documentedFigures } from './documentedFigures.ts';
 
 const patterns: Readonly<Record<string, string>> = {
@@ -14,6 +14,7 @@ const patterns: Readonly<Record<string, string>> = {
   ...fuelFigure.patterns,
   ...routeFigure.patterns,
   ...thingFigure.patterns,
+  ...componentFigure.patterns,
 };
 /** The key that a pattern makes: `{.x}` may be missing, `{x}` is anything. */
 const matching = (pattern: string): RegExp => {
@@ -29,9 +30,14 @@ const matching = (pattern: string): RegExp => {
 
 describe('the names of figures', () => {
   test('are each declared in one room', () => {
-    const rooms = [engineFigure, electricsFigure, fuelFigure, routeFigure, thingFigure].map((r) =>
-      Object.keys(r.patterns),
-    );
+    const rooms = [
+      engineFigure,
+      electricsFigure,
+      fuelFigure,
+      routeFigure,
+      thingFigure,
+      componentFigure,
+    ].map((r) => Object.keys(r.patterns));
     expect(new Set(rooms.flat()).size).toBe(rooms.flat().length);
   });
 

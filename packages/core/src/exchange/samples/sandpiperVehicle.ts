@@ -190,14 +190,20 @@ export const sandpiperVehicle: VehicleSlices = {
   ],
   routes: [
     way('main', 'pump-hose'),
-    way(
-      'main',
-      'feed',
-      bent(80, [
-        [560, 120, 792],
-        [720, 0, 792],
-      ]),
-    ),
+    {
+      ...way(
+        'main',
+        'feed',
+        bent(80, [
+          [560, 120, 792],
+          [720, 0, 792],
+        ]),
+      ),
+      clamps: [
+        { id: 'c1', at: q(110, 'length', 'mm') },
+        { id: 'c2', at: q(300, 'length', 'mm') },
+      ],
+    },
     otherWay(
       'vent',
       bent(75, [

@@ -122,11 +122,14 @@ const isInside = (room: OrientedBox, shape: ObstacleShape): boolean => {
   }
 };
 
-/** A part on the engine sits within the envelope of the engine: that is not in its way. */
+/**
+ * A part on the engine sits within the envelope of the engine, and parts at one place stand for one
+ * another until they get places of their own: that is not in its way.
+ */
 const isInWay = (thing: Obstacle, { id, placement }: PlacedComponent): boolean =>
   thing.kind === 'solid'
     ? !(thing.onEngine && placement.movesWithEngine)
-    : !(thing.kind === 'component' && thing.id === id);
+    : !(thing.kind === 'component' && (thing.id === id || thing.path[1] === placement.id));
 
 /** What stands in a room: the name of the first thing. What moves leaves it when the engine stands. */
 function inRoom(

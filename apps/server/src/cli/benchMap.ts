@@ -1,0 +1,78 @@
+import {
+  type BuildDocument,
+  type Catalogue,
+  createEvaluator,
+  firstOf,
+  placedComponents,
+  readBuild,
+  waysOfLine,
+  withValueAt,
+} from '@brookrain/core';
+
+/** Milliseconds of work on the map of a build. */
+export interface MapTimes {
+  /** an evaluation after a place was moved */
+  readonly move: number;
+  /** an evaluation after a corner of a line was moved */
+  readonly corner: number;
+  /** ways of its longest line: until the first is offered, and until all are */
+  readonly firstWay: number;
+  readonly allWays: number;
+}
+
+const median = (times: number[]): number =>
+  times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? Infinity;
+
+const timed = (work: () => void): number => {
+  const start = performance.now();
+  work();
+  return performance.now() - start;
+};
+
+/** Measures edits of the map, and the search for ways of the longest line that has one. */
+export function mapTimes(document: BuildDocument, catalogue: Catalogue): MapTimes {
+  const evaluator = createEvaluator();
+  const checked = evaluator.check(document, catalogue);
+  const build = readBuild(document);
+  const edited = (path: string, from: number): number =>
+    median(
+      Array.from({ length: 16 }, (_, k) =>
+        timed(() => {
+          const value = { value: from + (k + 1) * 1e-3, unit: 'mm' };
+          evaluator.evaluate(withValueAt(document, path, value), catalogue);
+        }),
+      ).slice(4),
+    );
+  const place = firstOf(build.placements);
+  const bent = build.routes.find(({ points }) => points.length > 0);
+  const corner = bent && firstOf(bent.points);
+  const longest = [...checked.map.lines]
+    .filter(({ circuitId, path }) => circuitId !== undefined && path !== undefined)
+    .sort((a, b) => (b.path?.length ?? 0) - (a.path?.length ?? 0))[0];
+  const route = build.routes.find(({ id }) => id === longest?.routeId);
+  const lines = { ...build, circuits: build.fuelCircuits, catalogue };
+  const looked = [1, 2, 3].map(() => {
+    if (!route) return { first: Infinity, all: Infinity };
+    const start = performance.now();
+    const search = waysOfLine({
+      of: route.of,
+      sleeve: false,
+      lines: { ...lines, ports: placedComponents(lines).ports },
+      map: checked.map,
+      vehicle: checked.vehicle,
+    });
+    let first: number | undefined;
+    for (let step = search.next(); !step.done; step = search.next()) {
+      if (step.value.ways.length > 0) first ??= performance.now() - start;
+    }
+    const all = performance.now() - start;
+    return { first: first ?? all, all };
+  });
+  return {
+    move: edited(`placements.${place.id}.z`, place.z.value),
+    corner:
+      bent && corner ? edited(`routes.${bent.id}.points.${corner.id}.x`, corner.x.value) : Infinity,
+    firstWay: median(looked.map(({ first }) => first)),
+    allWays: median(looked.map(({ all }) => all)),
+  };
+}
