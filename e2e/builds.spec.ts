@@ -137,7 +137,7 @@ test('compare: the other way of a decision, a revision, another build', async ({
   await expect(inputs).toContainText('Tank outlet, part');
   await expect(figures.getByRole('row').nth(1)).toContainText('Tank outlet, pressure drop');
   await choose(page, field(page, 'Right'), 'Sandpiper');
-  await expect(figures).toContainText('Design fuel need');
+  await expect(figures).toContainText('Boost that would reconcile them');
   await expect(inputs).toContainText('52 kW');
 
   await page.goto(`${server}/builds/lantern/brief`);

@@ -117,6 +117,10 @@ function readField(
   }
 }
 
+/** Whether a field has to be said: others may stay empty, and a column without any may be left out. */
+const isNeeded = (field: ItemField): boolean =>
+  !(field.type === 'choice' && field.optional) && !('whenEmpty' in field);
+
 /** Where a field stands in the header, with its unit. */
 interface Place {
   readonly at: number;
@@ -142,7 +146,7 @@ function placesOf(category: CatalogueCategory, grid: SheetGrid, told: Told) {
   for (const field of allItemFields(category)) {
     const place = find([field.key, field.label], field.type === 'figure' ? field : undefined);
     if (place) fields.set(field.key, place);
-    else if (!(field.type === 'choice' && field.optional)) {
+    else if (isNeeded(field)) {
       told(0, 0, `there is no column "${field.key}" (${field.label})`);
     }
   }
@@ -200,7 +204,10 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
       const place = places.fields.get(field.key);
       const cell = place ? plainCell(entryAt(entryAt(grid, first), place.at)) : '';
       if (cell === '') {
-        if (field.type === 'choice' && field.optional) continue;
+        if (!isNeeded(field)) {
+          if ('whenEmpty' in field) item[field.key] = field.whenEmpty;
+          continue;
+        }
         told(first, place?.at ?? 0, `${field.label} is missing`);
         continue;
       }

@@ -1,8 +1,7 @@
-import { bodyNotKnown, plugNotKnown, portsNotKnown } from './kinds/bodyFields.ts';
+import { catalogueKinds } from './catalogueItem.ts';
 import type { FittingForm } from './kinds/fitting.ts';
 import { fittingForms } from './kinds/fitting.ts';
 import type { HoseMaterial, HoseWall } from './kinds/hose.ts';
-import { seatNotKnown } from './kinds/seatFields.ts';
 
 type Plain = Readonly<Record<string, unknown>>;
 
@@ -24,42 +23,35 @@ function fittingByText(family: string, designation: string): FittingForm {
   return fittingForms.find((form) => form === family) ?? 'adapter';
 }
 
+/** What the fields of a kind are where nobody says. */
+function notSaid(category: unknown): Plain {
+  const kind = Object.values(catalogueKinds).find((each) => each.category === category);
+  return Object.fromEntries(
+    Object.entries(kind?.spec.fields ?? {}).flatMap(([key, field]) =>
+      'whenEmpty' in field ? [[key, field.whenEmpty] as const] : [],
+    ),
+  );
+}
+
 /**
  * A catalogue item of an older program brought up to date: materials and forms that were words
- * only become fields, and of sizes that were never asked for it says that they are not known. What is
- * no such item is returned as it is, for the checks to refuse.
+ * only become fields, and what nobody was asked is as where nobody says. What is no such item is
+ * returned as it is, for the checks to refuse.
  */
 export function migrateItem(value: unknown): unknown {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
   const item = value as Plain;
   const family = textOf(item['family']);
   const designation = textOf(item['designation']);
+  const usual = notSaid(item['category']);
   switch (item['category']) {
     case 'hose':
-      return { ...hoseByFamily(family), ...item };
+      return { ...usual, ...hoseByFamily(family), ...item };
     case 'fitting':
-      return { form: fittingByText(family, designation), ...item };
+      return { ...usual, form: fittingByText(family, designation), ...item };
     case 'filter':
-      return {
-        form: designation.includes('sock') ? 'strainer' : 'in-line',
-        ...bodyNotKnown,
-        ...portsNotKnown,
-        ...item,
-      };
-    case 'pump':
-      return { ...bodyNotKnown, ...portsNotKnown, ...plugNotKnown, ...item };
-    case 'regulator':
-    case 'dead-head-regulator':
-      return { ...bodyNotKnown, ...portsNotKnown, ...item };
-    case 'filter-regulator':
-      return { ...bodyNotKnown, ...portsNotKnown, returnSide: 'bottom', ...item };
-    case 'battery':
-      return { ...bodyNotKnown, ...item };
-    case 'ecu':
-      return { ...bodyNotKnown, ...plugNotKnown, ...item };
-    case 'injector':
-      return { ...seatNotKnown, ...item };
+      return { ...usual, form: designation.includes('sock') ? 'strainer' : 'in-line', ...item };
     default:
-      return item;
+      return Object.keys(usual).length > 0 ? { ...usual, ...item } : item;
   }
 }

@@ -38,6 +38,8 @@ export interface FigureSpec extends FieldWords, Typed<number> {
   readonly unit: string;
   readonly min: number;
   readonly max: number;
+  /** what it is where nobody says; without one it has to be said */
+  readonly whenEmpty?: number;
 }
 /** A list of bare numbers in SI. */
 export interface FiguresSpec extends FieldWords, Typed<readonly number[]> {
@@ -81,6 +83,8 @@ export interface MomentSpec extends FieldWords, Typed<string> {
 export interface YesNoSpec extends FieldWords, Typed<boolean> {
   readonly type: 'yes-no';
   readonly initial?: boolean;
+  /** what it is where nobody says; without one it has to be said */
+  readonly whenEmpty?: boolean;
 }
 export interface ChoiceSpec<out T = unknown> extends FieldWords, Typed<T> {
   readonly type: 'choice';
@@ -89,6 +93,8 @@ export interface ChoiceSpec<out T = unknown> extends FieldWords, Typed<T> {
   readonly optional: boolean;
   /** may be null */
   readonly nullable: boolean;
+  /** what it is where nobody says; without one it has to be said */
+  readonly whenEmpty?: string;
   readonly initial?: string | null;
 }
 export interface ConstantSpec<out T = unknown> extends FieldWords, Typed<T> {

@@ -44,6 +44,7 @@ export type ReadText =
 export function textValue(field: ItemField, text: string, numbers?: NumberFormat): ReadText {
   const typed = text.trim();
   if (typed === '') {
+    if ('whenEmpty' in field) return { ok: true, value: field.whenEmpty };
     return field.type === 'choice' && field.optional
       ? { ok: true, value: undefined }
       : { ok: false, message: EMPTY };
