@@ -35,6 +35,7 @@ const named = [
   'judged design',
   'named solutions',
   'length figures',
+  'lengths of vents',
   'tanks',
   'figures',
   'what is checked',

@@ -239,6 +239,18 @@ const lengths = stage({
   ],
 });
 
+/** How long the vents of tanks are along their ways. */
+const ventLengths = stage({
+  name: 'lengths of vents',
+  reads: { map },
+  run: (read) =>
+    routedLengthsOf({
+      lines: read.map.lines.filter(
+        ({ carries }) => carries === 'vent' || carries === 'vapour-return',
+      ),
+    }),
+});
+
 /** When the pickups of tanks fall dry. */
 const tanks = stage({
   name: 'tanks',
@@ -248,6 +260,8 @@ const tanks = stage({
     solids: slices.solids,
     placements: slices.places,
     otherLines: slices.otherLines,
+    catalogue: slices.catalogue,
+    routed: ventLengths,
     use: slices.use,
   },
   run: ({ use, ...read }) => tankStage({ ...read, use: use.use }),
@@ -369,6 +383,7 @@ export const stages = {
   named,
   fluids,
   lengths,
+  ventLengths,
   tanks,
   results,
   judged,

@@ -47,6 +47,8 @@ export const fuelFigure = figureNames({
   'tank.belowPickup': 'tank{.circuit}.belowPickup',
   'tank.abovePickup': 'tank{.circuit}.abovePickup',
   'tank.returnApart': 'tank{.circuit}.returnApart',
+  'tank.ventFlow': 'tank{.circuit}.ventFlow',
+  'tank.ventLoss': 'tank{.circuit}.ventLoss',
   'tank.swirlLasts': 'tank{.circuit}.swirlLasts',
   'tank.heatingPerHour': 'tank{.circuit}.heatingPerHour',
   'tank.afterHour': 'tank{.circuit}.temperatureAfterHour',

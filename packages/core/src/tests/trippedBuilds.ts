@@ -55,7 +55,7 @@ export const trip = (
 });
 
 /** The catalogue with some data of one part replaced. */
-const withPart = (id: string, data: object): Catalogue => ({
+export const withPart = (id: string, data: object): Catalogue => ({
   items: sampleCatalogue.items.map((i) => (i.id === id ? ({ ...i, ...data } as typeof i) : i)),
 });
 

@@ -1,4 +1,4 @@
-import { type Change, type TrippedBuild, changed, cool, trip } from './trippedBuilds.ts';
+import { type Change, type TrippedBuild, changed, cool, trip, withPart } from './trippedBuilds.ts';
 
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
 const corner = (route: string, point: string, axis: string, value: number): Change => [
@@ -117,6 +117,10 @@ export const trippedMaps: readonly TrippedBuild[] = [
   trip('fixing.bolts', 'fixing.bolts:fine', [['placements.fine-filter.fixing.bolts', 8]]),
   trip('fixing.bolts', 'fixing.bolts:ecu', [['placements.ecu.fixing.standoff', mm(190)]]),
   trip('tank.vent', 'tank.vent:tank', [['otherLines.vent.use', 'breather']]),
+  {
+    ...trip('tank.vent-narrow', 'tank.vent-narrow:tank', []),
+    catalogue: withPart('HVT-6', { bore: 1.2e-3 }),
+  },
   trip('tank.roll-over', 'tank.roll-over:tank', [['tanks.tank.rollOver', false]]),
   trip('tank.return', 'tank.return:tank', [
     ['tanks.tank.swirl', null],

@@ -4,6 +4,7 @@ import {
   type Path,
   type PlacedComponents,
   type ProposedWay,
+  type ToldComponent,
   type ToldLine,
   type Vector,
   clampPitch,
@@ -63,6 +64,8 @@ type Props = {
   /** the two ends of the tape, while something is measured */
   tape: TapeEnds | undefined;
   moveTape: (ends: TapeEnds) => void;
+  /** what leaves the part that is looked at least */
+  near: ToldComponent['nearest'];
   /** how much of the vehicle is seen */
   extent: MapExtent;
   /** places of what is looked at */
@@ -119,7 +122,7 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
   const scale = mapScale(view, places, WIDTH, BOTH);
   const { x, y } = scale;
   const chosen = selection.kind === 'line' ? lines.find((l) => l.id === selection.id) : undefined;
-  const near = chosen?.told?.nearest;
+  const near = chosen?.told?.nearest ?? props.near;
   return (
     <figure>
       <figcaption className="text-[13px] text-second">{titles[view]}</figcaption>
@@ -232,7 +235,7 @@ function Dimension({
   near,
   scale: { x, y },
 }: {
-  near: NonNullable<ToldLine['nearest']>;
+  near: Pick<NonNullable<ToldLine['nearest']>, 'nearest' | 'clearance' | 'margin' | 'name'>;
   scale: MapScale;
 }) {
   const [units] = useUnits();

@@ -241,6 +241,11 @@ export function MapScreen() {
           if (changes.length > 0) edit({ name: 'set-several', label, changes });
         }}
         ways={ways.ways}
+        near={
+          evaluation.components.find(({ componentId }) =>
+            looked.some((component) => component.id === componentId),
+          )?.nearest
+        }
         tape={tape}
         moveTape={setTape}
         extent={extent}

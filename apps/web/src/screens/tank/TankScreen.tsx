@@ -47,6 +47,8 @@ export function TankScreen() {
               ['Room above the pickup', fuelFigure('tank.abovePickup', scope)],
               ['Return from the pickup', fuelFigure('tank.returnApart', scope)],
               ['Swirl pot lasts at peak', fuelFigure('tank.swirlLasts', scope)],
+              ['Air through the vent', fuelFigure('tank.ventFlow', scope)],
+              ['Pressure the vent leaves', fuelFigure('tank.ventLoss', scope)],
             ]}
           />
           <Cautions place="tank" />

@@ -1,4 +1,4 @@
-import type { NextTape, RoutedLine } from '../../vehicle/index.ts';
+import type { NearComponent, NextTape, RoutedLine } from '../../vehicle/index.ts';
 import type { SizedPumpFeed } from '../../electrics/index.ts';
 import type {
   CaseName,
@@ -47,6 +47,12 @@ export type ToldFeed = Omit<SizedPumpFeed, 'results'>;
 /** A line on the map without the workings of its figures. */
 export type ToldLine = Omit<RoutedLine, 'results' | 'length' | 'check'>;
 
+/** What leaves a part least where it sits. */
+export interface ToldComponent {
+  readonly componentId: string;
+  readonly nearest: NearComponent | undefined;
+}
+
 /** What of an evaluation screens show. Plain data, small enough to cross on every edit. */
 export interface ToldEvaluation extends Pick<
   Evaluation,
@@ -57,6 +63,7 @@ export interface ToldEvaluation extends Pick<
   readonly fluids: readonly ToldFluid[];
   readonly feeds: readonly ToldFeed[];
   readonly lines: readonly ToldLine[];
+  readonly components: readonly ToldComponent[];
   readonly nextTape: NextTape | undefined;
 }
 
@@ -93,6 +100,10 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     fluids: evaluation.fluids.map(told),
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
     nextTape: evaluation.map.nextTape,
+    components: evaluation.map.components.map(({ component, nearest }) => ({
+      componentId: component.id,
+      nearest,
+    })),
     lines: evaluation.map.lines.map(({ results: _, length: __, check: ___, ...line }) => line),
   };
 }

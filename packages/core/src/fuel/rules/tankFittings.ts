@@ -88,7 +88,7 @@ const vent = tankRule(
   'tank.vent',
   'a tank breathes: a vent whose capacity is at least the net outflow plus expansion, led to a roll-over valve',
   (checked, tank) =>
-    tank.vented
+    tank.vent
       ? undefined
       : {
           severity: 'warn',
@@ -97,6 +97,51 @@ const vent = tankRule(
           numbers: {},
           cures: () => newVent(checked, tank),
         },
+);
+
+/** A vent may leave so much pressure in its tank, Pa. */
+const VENT_LEAVES = 1e3;
+
+/** A vent too narrow for what the engine takes out. */
+const ventNarrow = tankRule(
+  'tank.vent-narrow',
+  'a vent passes at least the net outflow plus expansion, at 1 kPa or less',
+  ({ catalogue }, tank) => {
+    const { vent, ventLoss } = tank;
+    if (!vent?.hose || ventLoss === undefined || ventLoss <= VENT_LEAVES) return undefined;
+    const { bore } = vent.hose;
+    const wider = newestOf(catalogue, 'hose')
+      .filter((hose) => hose.bore > 1.5 * bore && refusedHose('vent', hose) === undefined)
+      .sort((a, b) => a.bore - b.bore || a.price - b.price)[0];
+    return {
+      severity: 'warn',
+      title: 'Vent is too narrow',
+      because: `${tank.name}: at peak {loss} stay in the tank over a vent of {bore}; {limit} is the most`,
+      numbers: {
+        loss: { value: ventLoss, kind: 'pressure' },
+        bore: { value: bore, kind: 'length' },
+        limit: { value: VENT_LEAVES, kind: 'pressure' },
+      },
+      measured: { value: ventLoss, kind: 'pressure' },
+      limit: { value: VENT_LEAVES, kind: 'pressure' },
+      worse: 'higher',
+      cures: () => [
+        ...(wider
+          ? [
+              {
+                text: `Take ${wider.designation}`,
+                command: {
+                  name: 'set' as const,
+                  path: ['otherLines', vent.line.id, 'item'],
+                  value: refOf(wider),
+                },
+              },
+            ]
+          : []),
+        { text: 'Take a wider vent' },
+      ],
+    };
+  },
 );
 
 /** A vent that stays open when the vehicle lies on its roof. */
@@ -200,6 +245,7 @@ const sender = tankRule('tank.sender', 'a level sender tells how much is left', 
 /** Checks of what a tank has in it and on it. */
 export const tankFittingRules: readonly FuelRule[] = [
   vent,
+  ventNarrow,
   rollOver,
   returnNear,
   usable,

@@ -1,3 +1,4 @@
+import { frictionFactor } from '../hydraulics/friction.ts';
 import { defineFormula } from '../../results/index.ts';
 import { boxShareBeyond, distanceBetween, unflat } from '../../vehicle/index.ts';
 
@@ -75,4 +76,45 @@ export const returnApart = defineFormula({
   },
 });
 
-export const tankFormulas = [starveVolume, belowPickup, abovePickup, returnApart];
+/** Air of a hot day: density kg/m³, viscosity Pa·s. */
+const AIR = { density: 1.15, viscosity: 1.9e-5 };
+/** Fuel grows by so much of itself per kelvin, and warms by so many kelvin an hour at most. */
+const GROWS = 1.1e-3;
+const WARMS = 20 / 3600;
+/** Relative roughness of a smooth bore. */
+const SMOOTH = 1e-6;
+/** Entry, exit and a roll-over valve, in velocity heads. */
+const ENDS = 4;
+
+export const ventFlow = defineFormula({
+  name: 'air through a vent',
+  notation: 'Q = engine’s flow + V · 1.1 · 10⁻³/K · 20 K/h',
+  kind: 'volumeFlow',
+  inputKinds: { outflow: 'volumeFlow', volume: 'volume' },
+  source: 'what the engine takes out, and what warming fuel grows by',
+  compute: (i) => i.outflow + i.volume * GROWS * WARMS,
+});
+
+export const ventLoss = defineFormula({
+  name: 'pressure that a vent leaves in the tank',
+  notation: 'Δp = (f · L/d + 4) · ρ v²/2',
+  kind: 'pressure',
+  inputKinds: { flow: 'volumeFlow', bore: 'length', length: 'length' },
+  source:
+    'air of 1.15 kg/m³ in a smooth bore; entry, exit and valve four velocity heads (estimate)',
+  compute: (i) => {
+    const v = i.flow / ((Math.PI / 4) * i.bore ** 2);
+    const re = (AIR.density * v * i.bore) / AIR.viscosity;
+    const f = frictionFactor(Math.max(re, 1e-9), SMOOTH).factor;
+    return (((f * i.length) / i.bore + ENDS) * AIR.density * v * v) / 2;
+  },
+});
+
+export const tankFormulas = [
+  starveVolume,
+  belowPickup,
+  abovePickup,
+  returnApart,
+  ventFlow,
+  ventLoss,
+];

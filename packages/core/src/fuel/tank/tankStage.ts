@@ -1,13 +1,30 @@
+import { type Catalogue, type HoseItem, lookUp } from '../../catalogue/index.ts';
 import type { Build, OtherLine, Placement, Solid, TankOnMap } from '../../model/index.ts';
-import { type Result, byDefault, derive, entered, following, given } from '../../results/index.ts';
-import { flat, pointToBox, vectorOf } from '../../vehicle/index.ts';
+import {
+  type Result,
+  type Sourced,
+  byDefault,
+  derive,
+  entered,
+  following,
+  fromItem,
+  given,
+} from '../../results/index.ts';
+import { type RoutedLengths, flat, pointToBox, vectorOf } from '../../vehicle/index.ts';
 import { elementPath } from '../circuits/circuitRun.ts';
-import { circuitScope, fuelFigure } from '../figureNames.ts';
+import { type CircuitScope, circuitScope, fuelFigure } from '../figureNames.ts';
 import { surgeReserve } from '../hydraulics/storage.ts';
 import type { FluidResult } from '../running/fluidStage.ts';
 import { circuitMassFlow } from '../running/solvePoint.ts';
 import { type Attitude, attitudes, pushOf } from './attitudes.ts';
-import { abovePickup, belowPickup, returnApart, starveVolume } from './formulas.ts';
+import {
+  abovePickup,
+  belowPickup,
+  returnApart,
+  starveVolume,
+  ventFlow,
+  ventLoss,
+} from './formulas.ts';
 
 /** A tank whose box is on the map, and when its pickup falls dry. */
 export interface TankAttitudes {
@@ -26,8 +43,10 @@ export interface TankAttitudes {
   readonly abovePickup: number;
   /** return from the pickup, m; undefined where both are one place */
   readonly returnApart: number | undefined;
-  /** a vent line begins or ends at it */
-  readonly vented: boolean;
+  /** the widest vent line that begins or ends at it */
+  readonly vent: Vent | undefined;
+  /** pressure Pa that it leaves in the tank */
+  readonly ventLoss: number | undefined;
   readonly solid: Solid;
   readonly onMap: TankOnMap;
   readonly outletPlace: Placement;
@@ -35,38 +54,88 @@ export interface TankAttitudes {
   readonly results: readonly Result[];
 }
 
+/** A line that vents a tank, and its hose. */
+export interface Vent {
+  readonly line: OtherLine;
+  readonly hose: HoseItem | undefined;
+}
+
+export interface TankInput {
+  readonly tanks: readonly TankOnMap[];
+  readonly solids: readonly Solid[];
+  readonly placements: readonly Placement[];
+  readonly otherLines: readonly OtherLine[];
+  readonly use: Build['brief']['use'];
+  readonly fluids: readonly FluidResult[];
+  readonly catalogue: Catalogue;
+  /** lengths of lines along their ways on the map */
+  readonly routed: RoutedLengths;
+}
+
 /** A vent begins within so far of its tank, m. */
 const AT_TANK = 0.15;
 
-const isVented = (
+/** The widest line that vents a tank: it begins or ends at its box. */
+function ventOf(
   { low, high }: Solid,
-  {
-    placements,
-    otherLines,
-  }: { readonly placements: readonly Placement[]; readonly otherLines: readonly OtherLine[] },
-): boolean => {
+  { placements, otherLines, catalogue }: Pick<TankInput, 'placements' | 'otherLines' | 'catalogue'>,
+): Vent | undefined {
   const box = { low: vectorOf(low), high: vectorOf(high) };
   const atTank = new Set(
     placements
       .filter((place) => pointToBox(vectorOf(place), box).distance <= AT_TANK)
       .map(({ id }) => id),
   );
-  return otherLines.some(
-    ({ use, fromPlacementId, toPlacementId }) =>
-      (use === 'vent' || use === 'vapour-return') &&
-      (atTank.has(fromPlacementId) || atTank.has(toPlacementId)),
-  );
-};
+  return otherLines
+    .filter(
+      ({ use, fromPlacementId, toPlacementId }) =>
+        (use === 'vent' || use === 'vapour-return') &&
+        (atTank.has(fromPlacementId) || atTank.has(toPlacementId)),
+    )
+    .map((line): Vent => ({
+      line,
+      hose: line.item ? lookUp(catalogue, 'hose', line.item, line.id) : undefined,
+    }))
+    .sort((a, b) => (b.hose?.bore ?? 0) - (a.hose?.bore ?? 0))[0];
+}
+
+/** A vent without a way on the map is taken to be so long, m. */
+const USUAL_VENT = 1;
+
+/** What air a vent has to pass, and what pressure that leaves in the tank. */
+function ventFigures(input: {
+  readonly vent: Vent;
+  readonly name: string;
+  readonly scope: CircuitScope;
+  readonly outflow: Sourced<number>;
+  readonly volume: Sourced<number>;
+  readonly length: Sourced<number> | undefined;
+}): Result[] {
+  const { vent, name, scope } = input;
+  if (!vent.hose) return [];
+  const flow = derive({
+    figure: fuelFigure('tank.ventFlow', scope),
+    label: `${name}, air through its vent`,
+    formula: ventFlow,
+    inputs: { outflow: input.outflow, volume: input.volume },
+  });
+  return [
+    flow,
+    derive({
+      figure: fuelFigure('tank.ventLoss', scope),
+      label: `${name}, pressure that its vent leaves`,
+      formula: ventLoss,
+      inputs: {
+        flow,
+        bore: fromItem(vent.hose.bore, vent.hose),
+        length: input.length ?? byDefault(USUAL_VENT, 'a vent without a way on the map'),
+      },
+    }),
+  ];
+}
 
 /** When the pickups of tanks fall dry as fuel runs away from them. */
-export function tankStage(input: {
-  tanks: readonly TankOnMap[];
-  solids: readonly Solid[];
-  placements: readonly Placement[];
-  otherLines: readonly OtherLine[];
-  use: Build['brief']['use'];
-  fluids: readonly FluidResult[];
-}): TankAttitudes[] {
+export function tankStage(input: TankInput): TankAttitudes[] {
   return input.tanks.flatMap((onMap): TankAttitudes[] => {
     const index = input.fluids.findIndex((f) => f.design.circuit.id === onMap.circuitId);
     const fluid = input.fluids[index];
@@ -130,6 +199,18 @@ export function tankStage(input: {
           })
         : undefined;
     results.push(below, above, ...(apart ? [apart] : []));
+    const vent = ventOf(solid, input);
+    const vented = vent
+      ? ventFigures({
+          vent,
+          name: tank.name,
+          scope,
+          outflow: given(peakFlow, 'case:peakPower'),
+          volume: entered(tank.usableVolume, elementPath(circuit, tank, 'usableVolume')),
+          length: input.routed[vent.line.id]?.length,
+        })
+      : [];
+    results.push(...vented);
     const swirl = onMap.swirl
       ? derive({
           figure: fuelFigure('tank.swirlLasts', scope),
@@ -153,7 +234,8 @@ export function tankStage(input: {
         swirlLasts: swirl?.value,
         abovePickup: above.value,
         returnApart: apart?.value,
-        vented: isVented(solid, input),
+        vent,
+        ventLoss: vented.find(({ figure }) => figure === 'tank.ventLoss')?.value,
         solid,
         onMap,
         outletPlace: place,
