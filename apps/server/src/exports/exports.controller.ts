@@ -94,7 +94,13 @@ export class ExportsController {
       title: `${build.document.name}: plate of the ${held.component.name.toLowerCase()}`,
       footer: `Brookrain · ${build.document.name} · revision ${build.revision}`,
     });
-    writeFixing({ sheet, buildName: build.document.name, held, drawing });
+    writeFixing({
+      sheet,
+      buildName: build.document.name,
+      held,
+      catalogue: this.catalogue.all(),
+      drawing,
+    });
     asAttachment(response, build.document.name, `-plate-${held.component.id}.pdf`);
     return new StreamableFile(await sheet.bytes());
   }

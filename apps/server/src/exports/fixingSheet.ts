@@ -1,9 +1,11 @@
 import {
+  type Catalogue,
   type DrawnLayer,
   type DrawnShape,
   type FixingDrawing,
   type HeldComponent,
   TEXT_HEIGHT,
+  fixingParts,
 } from '@brookrain/core';
 import { type Pen, type SheetPage, SHEET_MM, sheetColours } from './sheetPage.ts';
 
@@ -56,6 +58,7 @@ export function writeFixing(input: {
   sheet: Pick<SheetPage, 'title' | 'text' | 'heading' | 'table' | 'drawing' | 'finish'>;
   buildName: string;
   held: HeldComponent;
+  catalogue: Catalogue;
   drawing: FixingDrawing;
 }): void {
   const { sheet, held, drawing } = input;
@@ -91,7 +94,7 @@ export function writeFixing(input: {
         { title: 'Count', width: 50, align: 'right' },
         { title: 'Part', width: 300 },
       ],
-      held.made.parts.map(({ item, words, count }) => [
+      fixingParts(held.wanted, held.made.design, input.catalogue).map(({ item, words, count }) => [
         `${count}`,
         item?.designation ?? `${words} (not in the catalogue)`,
       ]),

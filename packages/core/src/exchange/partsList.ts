@@ -3,6 +3,7 @@ import { type BuildDocument, type ItemRef, readBuild } from '../model/index.ts';
 import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
 import type { Evaluation } from '../evaluation/index.ts';
 import { wiresOf } from '../electrics/index.ts';
+import { fixingParts } from '../vehicle/index.ts';
 import { NotFound } from '../quantities/index.ts';
 
 /** One line of the parts list. Lengths in m; price for the whole line, in the build's currency. */
@@ -61,9 +62,9 @@ export function partsList(
   add(document.power.mainFuse, 1, 'Main fuse');
   add(document.power.battery, 1, 'Battery');
   add(document.power.ecu, 1, 'ECU');
-  for (const { component, made } of evaluation.map.held) {
+  for (const { component, wanted, made } of evaluation.map.held) {
     if (!made.ok) continue;
-    for (const { item, count } of made.parts) {
+    for (const { item, count } of fixingParts(wanted, made.design, catalogue)) {
       if (item) add(item, count, `Holds the ${component.name.toLowerCase()}`);
     }
   }

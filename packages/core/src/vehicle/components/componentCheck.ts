@@ -1,7 +1,7 @@
 import { entryAt } from '../../numerics/index.ts';
 import type { ServicedFrom, Side } from '../../catalogue/index.ts';
 import type { Box, Nearest, Segment } from '../geometry/distances.ts';
-import { boxToBox } from '../geometry/bounds.ts';
+import { boundsOf, boxToBox } from '../geometry/bounds.ts';
 import {
   type OrientedBox,
   boundsOfOriented,
@@ -80,6 +80,7 @@ export function bodyTo(body: OrientedBox, { shape }: Pick<Obstacle, 'shape'>): N
 /** Whether a box goes through a sheet. */
 function goesThrough(body: OrientedBox, { plane }: SheetAround): boolean {
   const corners = cornersOf(plane);
+  if (boxToBox(boundsOfOriented(body), boundsOf(corners)) > 0) return false;
   const sides = corners.map((from, i) => ({
     from,
     to: entryAt(corners, (i + 1) % corners.length),
@@ -180,12 +181,13 @@ export function checkComponent(component: PlacedComponent, around: VehicleAround
   const { body, item } = component;
   const bounds = boundsOfOriented(body);
   const near: Partial<Record<ObstacleKind, NearComponent>> = {};
-  for (const thing of around.obstacles) {
-    if (thing.kind === 'edge' || thing.kind === 'cable') continue;
-    if (!isInWay(thing, component)) continue;
+  const byLeast = around.obstacles
+    .filter((thing) => thing.kind !== 'edge' && thing.kind !== 'cable' && isInWay(thing, component))
+    .map((thing) => ({ thing, apart: boxToBox(bounds, thing.bounds) }))
+    .sort((a, b) => a.apart - a.thing.asks - (b.apart - b.thing.asks));
+  for (const { thing, apart } of byLeast) {
     const best = near[thing.kind];
     // What its bounds keep apart is no nearer; bounds that meet say nothing of how deep.
-    const apart = boxToBox(bounds, thing.bounds);
     if (best && apart > 0 && apart - thing.asks >= best.margin) continue;
     const nearest = bodyTo(body, thing);
     const clearance = nearest.distance - thing.travel;

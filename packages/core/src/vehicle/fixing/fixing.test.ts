@@ -4,6 +4,7 @@ import { lantern, partsList, sampleCatalogue, sandpiper } from '../../exchange/i
 import { withValueAt } from '../../model/index.ts';
 import { boltData, boltLengths } from './boltData.ts';
 import { type FixingWanted, bendDeduction, boltLengthFor, fixingDesign } from './fixingDesign.ts';
+import { fixingParts } from './fixingParts.ts';
 import { fixingDrawing } from './fixingDrawing.ts';
 
 const wanted: FixingWanted = {
@@ -125,7 +126,9 @@ describe('what holds the parts of a build', () => {
     const evaluation = evaluate(lantern, sampleCatalogue);
     for (const held of evaluation.map.held) {
       expect(held.made.ok).toBe(true);
-      if (held.made.ok) expect(held.made.parts.filter((p) => !p.item)).toEqual([]);
+      if (!held.made.ok) continue;
+      const parts = fixingParts(held.wanted, held.made.design, sampleCatalogue);
+      expect(parts.filter((part) => !part.item)).toEqual([]);
     }
     const bolts = partsList(lantern, sampleCatalogue, evaluation).filter(
       (line) => line.family === 'bolt',

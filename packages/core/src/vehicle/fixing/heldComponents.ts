@@ -1,4 +1,3 @@
-import type { Catalogue } from '../../catalogue/index.ts';
 import {
   type Result,
   byDefault,
@@ -13,7 +12,6 @@ import { BadInput } from '../../quantities/index.ts';
 import { metalDensity } from './boltData.ts';
 import { type CarrierOf, type Carriers, carrierOf } from './carrier.ts';
 import { type FixingDesign, type FixingWanted, fixingDesign } from './fixingDesign.ts';
-import { type FixingPart, fixingParts } from './fixingParts.ts';
 import * as f from './formulas.ts';
 
 /** A part with what holds it. */
@@ -23,7 +21,7 @@ export interface HeldComponent {
   /** what it is bolted to; undefined where that is no longer there */
   readonly carrier: CarrierOf | undefined;
   readonly made:
-    | { readonly ok: true; readonly design: FixingDesign; readonly parts: readonly FixingPart[] }
+    | { readonly ok: true; readonly design: FixingDesign }
     | { readonly ok: false; readonly reason: string };
   readonly results: readonly Result[];
 }
@@ -122,27 +120,25 @@ function fixingFigures(
   ];
 }
 
-/** What holds each part that something holds: its plate, its parts, its figures. */
+/** What holds each part that something holds: its plate, its bolts, its figures. */
 export function heldComponents(input: {
   readonly components: readonly PlacedComponent[];
   readonly carriers: Carriers;
-  readonly catalogue: Catalogue;
 }): HeldComponent[] {
   return input.components.flatMap((component): HeldComponent[] => {
     const wanted = fixingWanted(component);
     const { fixing } = component.placement;
     if (!wanted || !fixing) return [];
     const carrier = carrierOf(fixing.onto, component.body, input.carriers);
-    const made = madeOf(wanted, input.catalogue);
+    const made = madeOf(wanted);
     const results = fixingFigures(component, wanted, carrier, made.ok ? made.design : undefined);
     return [{ component, wanted, carrier, made, results }];
   });
 }
 
-function madeOf(wanted: FixingWanted, catalogue: Catalogue): HeldComponent['made'] {
+function madeOf(wanted: FixingWanted): HeldComponent['made'] {
   try {
-    const design = fixingDesign(wanted);
-    return { ok: true, design, parts: fixingParts(wanted, design, catalogue) };
+    return { ok: true, design: fixingDesign(wanted) };
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;
     return { ok: false, reason: error.message };

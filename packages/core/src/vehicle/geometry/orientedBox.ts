@@ -1,6 +1,16 @@
 import { type Box, type Nearest, type Segment, segmentToBox } from './distances.ts';
 import type { PathPiece, RoutePath } from './path.ts';
-import { type Vector, add, cross, dot, norm, scale, subtract, unit } from './vector.ts';
+import {
+  type Vector,
+  add,
+  cross,
+  distanceBetween,
+  dot,
+  norm,
+  scale,
+  subtract,
+  unit,
+} from './vector.ts';
 
 /** A box that looks somewhere: its middle, its own forward, left and up, and half of each side, m. */
 export interface OrientedBox {
@@ -117,6 +127,37 @@ export function separationOf(a: OrientedBox, b: OrientedBox): number {
   return most;
 }
 
+/** Axes that lie along those of the vehicle to this are along them: rounding. */
+const ALONG = 1e-12;
+
+/** The same box along the vehicle's axes; undefined for one that is turned by anything but quarters. */
+export function alignedBox(box: OrientedBox): Box | undefined {
+  const aligned = box.axes.every((axis) => {
+    const off = axis.filter((part) => Math.abs(part) > ALONG);
+    return off.length === 1;
+  });
+  return aligned ? boundsOfOriented(box) : undefined;
+}
+
+/** Where two boxes along the same axes come nearest; below 0 how deep they lie in one another. */
+function alignedToAligned(a: Box, b: Box): Nearest {
+  const at: [number, number, number] = [0, 0, 0];
+  const to: [number, number, number] = [0, 0, 0];
+  let deep = -Infinity;
+  for (const k of [0, 1, 2] as const) {
+    deep = Math.max(deep, a.low[k] - b.high[k], b.low[k] - a.high[k]);
+    if (a.high[k] < b.low[k]) [at[k], to[k]] = [a.high[k], b.low[k]];
+    else if (b.high[k] < a.low[k]) [at[k], to[k]] = [a.low[k], b.high[k]];
+    else {
+      // They meet along this axis: the middle of what they share.
+      const middle = (Math.max(a.low[k], b.low[k]) + Math.min(a.high[k], b.high[k])) / 2;
+      [at[k], to[k]] = [middle, middle];
+    }
+  }
+  const distance = distanceBetween(at, to);
+  return { distance: distance > TOUCH ? distance : Math.min(0, deep), at, to };
+}
+
 /** Nearer than this two boxes touch, m: rounding. */
 const TOUCH = 1e-12;
 
@@ -125,6 +166,8 @@ const TOUCH = 1e-12;
  * that are apart come nearest on an edge of one of them.
  */
 export function orientedToOriented(a: OrientedBox, b: OrientedBox): Nearest {
+  const [plainA, plainB] = [alignedBox(a), alignedBox(b)];
+  if (plainA && plainB) return alignedToAligned(plainA, plainB);
   let best: Nearest | undefined;
   for (const edge of edgesOfBox(a)) {
     const found = segmentToOriented(edge, b);

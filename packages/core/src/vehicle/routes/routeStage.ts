@@ -8,6 +8,7 @@ import {
   fromResult,
   together,
 } from '../../results/index.ts';
+import { type OrientedBox, alignedBox } from '../geometry/orientedBox.ts';
 import { type Vector, distanceBetween } from '../geometry/vector.ts';
 import {
   type ComponentCheck,
@@ -17,7 +18,13 @@ import {
   componentFigures,
 } from '../components/index.ts';
 import { type HeldComponent, heldComponents } from '../fixing/index.ts';
-import { type Obstacle, type VehicleAround, obstacle, vehicleAround } from '../obstacles/index.ts';
+import {
+  type Obstacle,
+  type ObstacleShape,
+  type VehicleAround,
+  obstacle,
+  vehicleAround,
+} from '../obstacles/index.ts';
 import { vectorOf } from '../places/vectorOf.ts';
 import { thingFigures } from '../things/index.ts';
 import { routeFigure } from './figureNames.ts';
@@ -80,7 +87,6 @@ export function routeStage(input: MapInput): MapOutput {
   const held = heldComponents({
     components: placed,
     carriers: input,
-    catalogue: input.catalogue,
   });
   const lowPoints = lines.flatMap(({ lineId, results }) => {
     const { key } = routeFigure('line.lowPoint', { line: lineId });
@@ -115,6 +121,12 @@ function namedComponents({ placed, circuits }: MapInput): readonly PlacedCompone
   return placed.components.map((each) => ({ ...each, name: names.get(each.id) ?? each.name }));
 }
 
+/** A body as a plain box where it stands along the vehicle: those are the quicker ones. */
+function shapeOfBody(body: OrientedBox): ObstacleShape {
+  const box = alignedBox(body);
+  return box ? { kind: 'box', box } : { kind: 'body', body };
+}
+
 /** The surroundings with the bodies of parts among them. */
 function aroundWith(input: MapInput, placed: readonly PlacedComponent[]): VehicleAround {
   const around = vehicleAround(input);
@@ -124,7 +136,7 @@ function aroundWith(input: MapInput, placed: readonly PlacedComponent[]): Vehicl
       id,
       name,
       path: ['placements', placement.id],
-      shape: { kind: 'body', body },
+      shape: shapeOfBody(body),
       travel: 0,
       onEngine: placement.movesWithEngine,
       asks: 0,
