@@ -32,19 +32,19 @@ async function framesOf(page, id) {
   await page.mouse.move(x, y);
   await page.mouse.down();
   await page.evaluate(() => {
-    window.frames_ = [];
+    window.dragFrames = [];
     let last = performance.now();
     const next = (now) => {
-      window.frames_.push(now - last);
+      window.dragFrames.push(now - last);
       last = now;
-      window.running_ = requestAnimationFrame(next);
+      window.dragFrame = requestAnimationFrame(next);
     };
-    window.running_ = requestAnimationFrame(next);
+    window.dragFrame = requestAnimationFrame(next);
   });
   for (let i = 1; i <= STEPS; i++) await page.mouse.move(x + i / 2, y + (i % 12));
   const frames = await page.evaluate(() => {
-    cancelAnimationFrame(window.running_);
-    return window.frames_;
+    cancelAnimationFrame(window.dragFrame);
+    return window.dragFrames;
   });
   await page.mouse.up();
   const sorted = frames.slice(2).sort((a, b) => a - b);
@@ -72,10 +72,13 @@ export async function benchDrag() {
       args: ['--no-sandbox', '--disable-gpu'],
     });
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    const ids = [demoBuilds[0].id, ...(made ? [made.id] : [])];
-    for (const id of ids) {
+    if (!made) throw new Error(`the grown build was not taken: ${await reply.text()}`);
+    for (const [id, name] of [
+      [demoBuilds[0].id, demoBuilds[0].document.name],
+      [made.id, grown.document.name],
+    ]) {
       const { median, longest } = await framesOf(page, id);
-      console.log(`\nDragging a place on the map of ${id}, a page of the production build`);
+      console.log(`\nDragging a place on the map of ${name}, a page of the production build`);
       console.log(`${median.toFixed(3).padStart(10)}  goal < 17    a frame, median`);
       console.log(`${longest.toFixed(3).padStart(10)}  goal < 33    the longest frame`);
     }

@@ -7,7 +7,7 @@ import {
   mapSlices,
   valueAt,
 } from '@brookrain/core';
-import { useState } from 'react';
+import { startTransition, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { ActionMenu } from '../../ui/ActionMenu.tsx';
@@ -94,7 +94,9 @@ export function MapScreen() {
   );
   const fallback: Selection = known.includes(selectionText(usual)) ? usual : { kind: 'vehicle' };
   const selection = asked !== null && known.includes(asked) ? readSelection(asked) : fallback;
-  const [picked, pick] = useState<Path>();
+  const [picked, setPicked] = useState<Path>();
+  // What is grabbed follows the pointer at once; all that stands around it is drawn anew after.
+  const pick = (path: Path | undefined): void => startTransition(() => setPicked(path));
   const [tape, setTape] = useState<TapeEnds>();
   const [extent, setExtent] = useState<MapExtent>('work');
   const [fromBehind, setFromBehind] = useState(false);
