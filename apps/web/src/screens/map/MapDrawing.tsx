@@ -2,6 +2,7 @@ import {
   type Build,
   type LineRole,
   type Path,
+  type PlacedComponent,
   type PlacedComponents,
   type ProposedWay,
   type ToldComponent,
@@ -22,7 +23,7 @@ import { lineStyle } from '../circuit/lineStyle.ts';
 import { ComponentShapes } from './ComponentShapes.tsx';
 import { PlaceHandle } from './PlaceHandle.tsx';
 import { Tape, type TapeEnds } from './Tape.tsx';
-import { ThingNames } from './ThingNames.tsx';
+import { type Label, ThingNames, clearOf, labelsOf } from './ThingNames.tsx';
 import { HALO, MapPatterns, ThingShapes } from './ThingShapes.tsx';
 import type { Handle } from './handles.ts';
 import type { MapLayer } from './layers.ts';
@@ -51,6 +52,8 @@ export interface DrawnLine {
 type Props = {
   build: Build;
   placed: PlacedComponents;
+  /** parts at the place that is looked at */
+  looked: readonly PlacedComponent[];
   views: readonly MapView[];
   shows: (layer: MapLayer) => boolean;
   lines: readonly DrawnLine[];
@@ -123,6 +126,19 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
   const { x, y } = scale;
   const chosen = selection.kind === 'line' ? lines.find((l) => l.id === selection.id) : undefined;
   const near = chosen?.told?.nearest ?? props.near;
+  const endLabels: readonly Label[] = chosen
+    ? chosen.ends.map((at, i) => ({
+        id: `end-${i}`,
+        text: chosen.endNames[i === 0 ? 0 : 1],
+        x: x(at),
+        y: y(at) + (i === 0 ? 16 : -8),
+      }))
+    : props.looked.map(({ id, name, body }) => ({
+        id,
+        text: name,
+        x: x(body.middle),
+        y: y(body.middle) - 14,
+      }));
   return (
     <figure>
       <figcaption className="text-[13px] text-second">{titles[view]}</figcaption>
@@ -167,20 +183,27 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
           );
         })}
         {chosen && <WaysDrawn line={chosen} ways={props.ways} scale={scale} />}
-        {chosen?.endNames.map((name, i) => (
-          <text
-            key={i}
-            x={x(chosen.ends[i === 0 ? 0 : 1])}
-            y={y(chosen.ends[i === 0 ? 0 : 1]) + (i === 0 ? 16 : -8)}
-            textAnchor="middle"
-            className="pointer-events-none"
-            {...HALO}
-          >
-            {name}
-          </text>
-        ))}
+        {chosen &&
+          endLabels.map((label) => (
+            <text
+              key={label.id}
+              x={label.x}
+              y={label.y}
+              textAnchor="middle"
+              className="pointer-events-none"
+              {...HALO}
+            >
+              {label.text}
+            </text>
+          ))}
         {chosen && <Clamps line={chosen} build={build} scale={scale} />}
-        {near && <Dimension near={near} scale={scale} />}
+        {near && (
+          <Dimension
+            near={near}
+            scale={scale}
+            others={[...endLabels, ...labelsOf(build, scale, shows)]}
+          />
+        )}
         {handles.map((handle) => (
           <PlaceHandle
             key={handle.path.join('/')}
@@ -234,25 +257,33 @@ function Clamps({ line, build, scale }: { line: DrawnLine; build: Build; scale: 
 function Dimension({
   near,
   scale: { x, y },
+  others,
 }: {
   near: Pick<NonNullable<ToldLine['nearest']>, 'nearest' | 'clearance' | 'margin' | 'name'>;
   scale: MapScale;
+  /** words that are drawn already */
+  others: readonly Label[];
 }) {
   const [units] = useUnits();
   const { at, to } = near.nearest;
+  const text = `${formatMeasure({ value: near.clearance, kind: 'length' }, units, 2)} to ${near.name.toLowerCase()}`;
+  const label = clearOf(
+    { id: 'near', text, x: (x(at) + x(to)) / 2 + 8, y: (y(at) + y(to)) / 2 + 16 },
+    others,
+  );
   return (
     <g className="pointer-events-none">
       <line x1={x(at)} y1={y(at)} x2={x(to)} y2={y(to)} stroke="var(--ink)" strokeWidth="1.5" />
       <circle cx={x(at)} cy={y(at)} r="2" fill="var(--ink)" />
       <text
-        x={(x(at) + x(to)) / 2 + 8}
-        y={(y(at) + y(to)) / 2 + 16}
+        x={label.x}
+        y={label.y}
+        textAnchor="middle"
         className="font-medium"
         {...HALO}
         fill={near.margin < 0 ? 'var(--signal)' : 'var(--ink)'}
       >
-        {formatMeasure({ value: near.clearance, kind: 'length' }, units, 2)} to{' '}
-        {near.name.toLowerCase()}
+        {text}
       </text>
     </g>
   );

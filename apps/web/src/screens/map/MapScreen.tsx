@@ -226,6 +226,7 @@ export function MapScreen() {
       <MapDrawing
         build={build}
         placed={placed}
+        looked={looked}
         views={fromBehind ? ['side', 'plan', 'end'] : ['side', 'plan']}
         shows={layers.shows}
         lines={lines.map((each) => ({

@@ -3,7 +3,8 @@ import { HALO, boxOf, rectOf } from './ThingShapes.tsx';
 import type { MapLayer } from './layers.ts';
 import type { MapScale } from './mapScale.ts';
 
-interface Label {
+/** Words at a place of a view: their middle, and the line they stand on. */
+export interface Label {
   readonly id: string;
   readonly text: string;
   readonly x: number;
@@ -14,9 +15,19 @@ interface Label {
 const LETTER = 6;
 const LINE = 14;
 
+/** Whether one would be drawn over the other. */
 const overlap = (a: Label, b: Label): boolean =>
   Math.abs(a.y - b.y) < LINE &&
   Math.abs(a.x - b.x) < (LETTER * (a.text.length + b.text.length)) / 2 + 4;
+
+/** Words moved down, line by line, until they stand clear of others; where they are after eight. */
+export function clearOf(label: Label, others: readonly Label[]): Label {
+  let moved = label;
+  for (let tries = 0; tries < 8 && others.some((other) => overlap(other, moved)); tries++) {
+    moved = { ...moved, y: moved.y + LINE };
+  }
+  return moved;
+}
 
 /** Names of things that have room for them in a view, none over another. */
 export function labelsOf(
