@@ -15,6 +15,7 @@ const TEXT = 3;
 export function fixingDxf(drawing: FixingDrawing): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
+  dxf.setVariable('$LASTSAVEDBY', { 1: 'Brookrain' });
   dxf.addLType('DASHED', '__ __ __', [3, -2]);
   for (const [name, colour, type] of Object.values(layers)) dxf.addLayer(name, colour, type);
   for (const shape of drawing.shapes) {

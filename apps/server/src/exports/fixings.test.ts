@@ -50,6 +50,7 @@ describe('a plate as DXF', () => {
   });
 
   test('says its unit and its measures', () => {
+    expect(fixingDxf(drawing)).toMatch(/\$LASTSAVEDBY\s+1\s+Brookrain\s/);
     expect(fixingDxf(drawing)).toMatch(/\$INSUNITS\s+70\s+4\s/);
     expect(layer('MEASURES').some(({ kind }) => kind === 'TEXT')).toBe(true);
   });

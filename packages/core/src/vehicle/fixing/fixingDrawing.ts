@@ -122,10 +122,14 @@ function outline({ length, width, corner }: PlateDesign): DrawnPlace[] {
 const distinct = (values: readonly number[]): number[] =>
   [...new Set(values.map((value) => Math.round(value * 100) / 100))].sort((a, b) => a - b);
 
+/** How far measures of a plate stand apart, mm: further on a large one, which is drawn smaller. */
+const offsetOf = ({ length, width }: PlateDesign): number =>
+  Math.max(OFFSET, mm(length + width) / 32);
+
 /** The flat plate with its holes and folds, all measured from its lower left. */
 function flatView(plate: PlateDesign): DrawnShape[] {
   const [u, v] = [mm(plate.length) / 2, mm(plate.width) / 2];
-  const step = Math.max(OFFSET, (u + v) / 22);
+  const step = offsetOf(plate);
   const across = distinct([...plate.holes.map((hole) => mm(hole.u)), ...plate.bendsAcross.map(mm)]);
   const up = distinct([...plate.holes.map((hole) => mm(hole.v)), ...plate.bendsAlong.map(mm)]);
   return [
@@ -150,7 +154,8 @@ function endView(plate: PlateDesign, wanted: FixingWanted, right: number): Drawn
   const [, wide, high] = wanted.size.map(mm) as [number, number, number];
   const t = mm(wanted.thickness);
   const gap = mm(wanted.standoff);
-  const x0 = right + BETWEEN;
+  const offset = offsetOf(plate);
+  const x0 = right + BETWEEN + offset;
   const box = (x: number, y: number, w: number, h: number): DrawnPlace[] => [
     [x, y],
     [x + w, y],
@@ -170,8 +175,8 @@ function endView(plate: PlateDesign, wanted: FixingWanted, right: number): Drawn
           [x0, wall],
         ]),
         ...polygon('part', box(x0 + t + gap, t, wide, high)),
-        ...measure('across', [x0, x0 + shelf], -OFFSET, 0),
-        ...measure('up', [0, wall], x0 - OFFSET, x0),
+        ...measure('across', [x0, x0 + shelf], -offset, 0),
+        ...measure('up', [0, wall], x0 - offset, x0),
       ];
     }
     case 'tray': {
@@ -188,8 +193,8 @@ function endView(plate: PlateDesign, wanted: FixingWanted, right: number): Drawn
           [x0, flank],
         ]),
         ...polygon('part', box(x0 + t + 3, t, wide, high)),
-        ...measure('across', [x0, x0 + w], -OFFSET, 0),
-        ...measure('up', [0, flank], x0 - OFFSET, x0),
+        ...measure('across', [x0, x0 + w], -offset, 0),
+        ...measure('up', [0, flank], x0 - offset, x0),
       ];
     }
     case 'plate':
@@ -198,8 +203,8 @@ function endView(plate: PlateDesign, wanted: FixingWanted, right: number): Drawn
       return [
         ...polygon('cut', box(x0, 0, w, t)),
         ...polygon('part', box(x0 + (w - wide) / 2, t, wide, high)),
-        ...(gap > 0 ? measure('up', [-gap, 0], x0 - OFFSET, x0) : []),
-        ...measure('across', [x0, x0 + w], -gap - OFFSET, 0),
+        ...(gap > 0 ? measure('up', [-gap, 0], x0 - offset, x0) : []),
+        ...measure('across', [x0, x0 + w], -gap - offset, 0),
       ];
     }
   }
