@@ -3,18 +3,13 @@ import {
   clampPitch,
   evenClamps,
   formatMeasure,
+  freeId,
   newCover,
   routeFigure,
 } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { useUnits } from '../../ui/preferences.ts';
-
-const free = (kind: string, taken: readonly { readonly id: string }[]): string => {
-  let n = taken.length + 1;
-  while (taken.some(({ id }) => id === `${kind}-${n}`)) n += 1;
-  return `${kind}-${n}`;
-};
 
 /** What lies over a line, and where it is clamped. */
 export function CoverPanel({
@@ -55,7 +50,7 @@ export function CoverPanel({
           onClick={() =>
             edit({
               name: 'set',
-              path: [...path, 'covers', free('cover', route.covers)],
+              path: [...path, 'covers', freeId('cover', route.covers)],
               value: newCover('heat-sleeve'),
             })
           }
@@ -118,7 +113,7 @@ export function CoverPanel({
               onClick={() =>
                 edit({
                   name: 'set',
-                  path: [...path, 'clamps', free('clamp', route.clamps)],
+                  path: [...path, 'clamps', freeId('clamp', route.clamps)],
                   value: { at: mm((length ?? 0) / 2) },
                 })
               }

@@ -1,4 +1,4 @@
-import { type Path, thingFigure } from '@brookrain/core';
+import { type Path, freeId, thingFigure } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { Figure } from '../../ui/Figure.tsx';
@@ -9,11 +9,6 @@ export function SheetHoles({ sheetId, pick }: { sheetId: string; pick: (path: Pa
   const sheet = build.sheets.find((s) => s.id === sheetId);
   if (!sheet) return null;
   const path = ['sheets', sheetId, 'passThroughs'];
-  const free = (): string => {
-    let n = sheet.passThroughs.length + 1;
-    while (sheet.passThroughs.some(({ id }) => id === `hole-${n}`)) n += 1;
-    return `hole-${n}`;
-  };
   const middle = (axis: 'x' | 'y' | 'z') => ({
     value: Number(((sheet.next[axis].value + sheet.other[axis].value) / 2).toFixed(3)),
     unit: 'mm',
@@ -43,7 +38,7 @@ export function SheetHoles({ sheetId, pick }: { sheetId: string; pick: (path: Pa
         type="button"
         className="act"
         onClick={() => {
-          const at = [...path, free()];
+          const at = [...path, freeId('hole', sheet.passThroughs)];
           const value = {
             name: 'Hole',
             x: middle('x'),

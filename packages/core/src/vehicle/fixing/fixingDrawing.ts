@@ -43,7 +43,7 @@ const OFFSET = 9;
 export const TEXT_HEIGHT = 3;
 const TICK = 1.4;
 /** Between the flat plate and its view from the end, mm. */
-const BETWEEN = 34;
+const BETWEEN = 24;
 
 const mm = (metres: number): number => metres * 1e3;
 /** A length as a bench reads it: tenths of a millimetre, none where there are none. */
