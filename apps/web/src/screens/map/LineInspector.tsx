@@ -8,6 +8,7 @@ import {
 import { useBuild } from '../../build/BuildContext.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
+import { ClockFace } from './ClockFace.tsx';
 import { CoverPanel } from './CoverPanel.tsx';
 import { PointFields } from './PointFields.tsx';
 import { WaysPanel } from './WaysPanel.tsx';
@@ -99,6 +100,7 @@ export function LineInspector({
         points={{ path: [...path, 'points'], least: 0, radius: NEW_RADIUS, ends: line.ends }}
       />
       <WaysPanel line={line} ways={ways} />
+      <ClockFace lineId={line.id} />
       {route && <CoverPanel route={route} rigid={told?.rigid ?? false} lineId={line.id} />}
       <FigureRows
         rows={[

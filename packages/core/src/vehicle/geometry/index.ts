@@ -8,6 +8,7 @@ export * from './path.ts';
 export * from './polyline.ts';
 export * from './sheet.ts';
 export * from './stretch.ts';
+export * from './transport.ts';
 export { distanceBetween } from './vector.ts';
 export type { Vector } from './vector.ts';
 export * from './bendLoss.ts';

@@ -1,4 +1,5 @@
 export * from './clamps.ts';
+export * from './clocking.ts';
 export * from './covers.ts';
 export * from './figureNames.ts';
 export * from './formulas.ts';

@@ -155,6 +155,31 @@ const turnFigures = (led: Led, inputs: Inputs): readonly Result[] =>
     ];
   });
 
+/** An end that turns by no more than this is a straight one: the hose gives so much, rad. */
+const STRAIGHT = (10 * Math.PI) / 180;
+
+/** How the two angled ends of a hose stand to one another; none where one is straight or has no port. */
+function clockingFigure(led: Led, inputs: Inputs, turns: readonly Result[]): readonly Result[] {
+  const [first, second] = led.ports;
+  const angled = turns.every(({ value }) => value > STRAIGHT && value < Math.PI - STRAIGHT);
+  if (!first || !second || !angled) return [];
+  const at = led.ends.map((place) => `by:placements.${place.id}`);
+  return [
+    derive({
+      figure: routeFigure('line.clocking', { line: led.id }),
+      label: `${led.name}, clocking of its ends`,
+      formula: f.clocking,
+      inputs: {
+        ...inputs,
+        ports: given(
+          flat([first.direction, second.direction]),
+          at.flatMap((origin) => [origin, origin, origin]),
+        ),
+      },
+    }),
+  ];
+}
+
 /** Every figure of a line on the map; the first is its developed length. None where it cannot run. */
 export function lineFigures(input: {
   route: LineRoute;
@@ -194,6 +219,7 @@ export function lineFigures(input: {
       formula: f.bendLosses,
       inputs: { ...inputs, bore: fromItem(led.hose.bore, led.hose) },
     });
+  const turns = turnFigures(led, inputs);
   const hot = line.check?.near.hot;
   const thing = around.obstacles.find((o) => o.kind === nearest?.kind && o.id === nearest.id);
   return {
@@ -207,7 +233,8 @@ export function lineFigures(input: {
       told('line.highPoint', 'high point', f.highPoint),
       told('line.lowPoint', 'low point', f.lowPoint),
       ...clampFigures(route, led, length),
-      ...turnFigures(led, inputs),
+      ...turns,
+      ...clockingFigure(led, inputs, turns),
       derive({
         figure: routeFigure('line.uncertainty', of),
         label: `${led.name}, its length is known to ±`,
