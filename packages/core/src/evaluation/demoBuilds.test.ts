@@ -21,6 +21,19 @@ describe('the demo builds', () => {
     },
   );
 
+  test.each(demoBuilds.map((d) => [d.id, d.document] as const))(
+    '%s leads every fuel line from a place to another one',
+    (_id, document) => {
+      const lines = Object.values(document.fuelCircuits).flatMap(({ elements }) =>
+        Object.keys(elements).filter((id) => elements[id]!.kind === 'line'),
+      );
+      const led = evaluate(document, sampleCatalogue).map.lines.filter(
+        ({ length }) => length !== undefined && length.value > 0.05,
+      );
+      expect(led.map((line) => line.lineId)).toEqual(expect.arrayContaining(lines));
+    },
+  );
+
   test('hold the fixed facts of their briefs', () => {
     expect(lantern.brief.power.value).toBe(168e3);
     expect(sandpiper.brief.power.value).toBe(52e3);

@@ -7,7 +7,7 @@ import {
 } from '../../model/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
-import { byMap, ends, points, q, ref, typed } from './shorthand.ts';
+import { byMap, ends, placedAt, points, q, ref } from './shorthand.ts';
 
 const typedPart = { pressure: q(0, 'pressure', 'kPa'), fuelLevel: q(60, 'length', 'mm') };
 
@@ -18,7 +18,7 @@ const lines = {
   pumpHose: { item: ref('HBP-8'), length: byMap, fittings: [] },
   feed: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
   branch: { item: ref('HBP-8'), length: byMap, fittings: ends({ 'E8-0': 1, 'E8-45': 1 }) },
-  rail: { item: ref('TSS-8'), length: typed(0.42), fittings: [] },
+  rail: { item: ref('TSS-8'), length: byMap, fittings: [] },
   back: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
 };
 
@@ -58,20 +58,29 @@ const onDemand = {
 const ductedCell = q(20, 'thermalConductance', 'W/K');
 
 /** E85 for the primaries: twin pumps to a Y-block, two rails side by side. */
-const twins = twinPumps({
-  ...parts,
-  id: 'main',
-  name: 'E85 circuit',
-  fuelId: 'e85',
-  rowId: 'primary',
-  tank: {
-    name: 'Cell, 30 L stainless',
-    ...typedPart,
-    usableVolume: q(28, 'volume', 'L'),
-    heatLoss: ductedCell,
+const twins = placedAt(
+  twinPumps({
+    ...parts,
+    id: 'main',
+    name: 'E85 circuit',
+    fuelId: 'e85',
+    rowId: 'primary',
+    tank: {
+      name: 'Cell, 30 L stainless',
+      ...typedPart,
+      usableVolume: q(28, 'volume', 'L'),
+      heatLoss: ductedCell,
+    },
+    rails: 2,
+  }),
+  {
+    'y-in-1': 'pump-y',
+    'y-in-2': 'pump-y',
+    pumped: 'pump-y',
+    'rail-out-1': 'rail-end',
+    'rail-out-2': 'rail-2-end',
   },
-  rails: 2,
-});
+);
 const primaryCircuit: FuelCircuit = {
   ...twins,
   elements: twins.elements.map((element) =>
@@ -97,7 +106,6 @@ const methanolCircuit = (() => {
         heatLoss: ductedCell,
       },
       suction: lines.suction,
-      rail: { ...lines.rail, length: typed(0.8) },
     }),
     'methanol-',
   );
@@ -105,7 +113,7 @@ const methanolCircuit = (() => {
   const elements = circuit.elements.map((element) =>
     element.kind === 'pump' ? { ...element, name: 'Methanol pump' } : element,
   );
-  return { ...circuit, nodes, elements };
+  return placedAt({ ...circuit, nodes, elements }, { 'methanol-rail-out': 'methanol-rail-end' });
 })();
 
 const feed = (

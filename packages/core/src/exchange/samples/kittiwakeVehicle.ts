@@ -39,53 +39,57 @@ export const kittiwakeVehicle: VehicleSlices = {
   placements: [
     place('tank-outlet', 'Cell outlet', [1200, -360, 150], 'outside'),
     place('tank-return', 'Cell return', [1200, -180, 440], 'outside'),
-    place('coarse-filter', 'Coarse filter', [1200, -520, 150], 'outside', {
+    place('coarse-filter', 'Coarse filter', [1240, -520, 150], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    place('pump', 'First pump', [930, -480, 160], 'outside', {
+    place('pump', 'First pump', [890, -480, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], {
         metal: 'stainless',
         rubber: true,
       }),
     }),
-    place('pump-2', 'Second pump', [930, -580, 160], 'outside', {
+    place('pump-2', 'Second pump', [890, -580, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], {
         metal: 'stainless',
         rubber: true,
       }),
     }),
-    place('fine-filter', 'Fine filter', [700, -540, 160], 'outside', {
+    place('fine-filter', 'Fine filter', [405, -540, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    onEngine('y-block', 'Y-block to the rails', [960, 0, 740]),
-    onEngine('rail', 'Left rail', [680, 180, 640]),
-    onEngine('rail-2', 'Right rail', [680, -180, 640]),
-    onEngine('regulator', 'Regulator', [800, 0, 745], {
+    onEngine('y-block', 'Y-block to the rails', [340, 0, 740]),
+    place('pump-y', 'Y-block of the pumps', [660, -530, 160], 'outside'),
+    onEngine('rail', 'Left rail', [470, 180, 640]),
+    onEngine('rail-end', 'End of the left rail', [890, 180, 640]),
+    onEngine('rail-2', 'Right rail', [470, -180, 640]),
+    onEngine('rail-2-end', 'End of the right rail', [890, -180, 640]),
+    onEngine('regulator', 'Regulator', [960, 0, 790], {
       fixing: held(ontoSolid('engine'), 'bracket', [2, 0], [2, 'M6'], { metal: 'stainless' }),
     }),
     place('methanol-tank-outlet', 'Methanol cell outlet', [1200, 360, 150], 'outside'),
     place('methanol-tank-return', 'Methanol cell return', [1200, 180, 440], 'outside'),
-    place('methanol-coarse-filter', 'Methanol coarse filter', [1200, 520, 150], 'outside', {
+    place('methanol-coarse-filter', 'Methanol coarse filter', [1240, 520, 150], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    place('methanol-pump', 'Methanol pump', [930, 520, 160], 'outside', {
+    place('methanol-pump', 'Methanol pump', [890, 520, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-left'), 'bracket', [2, 5], [2, 'M6'], {
         metal: 'stainless',
         rubber: true,
       }),
     }),
-    place('methanol-fine-filter', 'Methanol fine filter', [700, 540, 160], 'outside', {
+    place('methanol-fine-filter', 'Methanol fine filter', [405, 540, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    onEngine('methanol-rail', 'Methanol rail', [620, 0, 740]),
-    onEngine('methanol-regulator', 'Methanol regulator', [850, 110, 745], {
+    onEngine('methanol-rail', 'Methanol rail', [330, 80, 740]),
+    onEngine('methanol-rail-end', 'End of the methanol rail', [750, 80, 740]),
+    onEngine('methanol-regulator', 'Methanol regulator', [775, 80, 780], {
       fixing: held(ontoSolid('engine'), 'bracket', [2, 0], [2, 'M6'], { metal: 'stainless' }),
     }),
     place('cell-vent', 'Cell vent', [1250, -260, 440], 'outside'),
@@ -271,47 +275,23 @@ export const kittiwakeVehicle: VehicleSlices = {
     way('main', 'suction'),
     way('main', 'pump-inlet-1'),
     way('main', 'pump-inlet-2'),
+    way('main', 'pump-hose-1'),
     way('main', 'pump-hose-2'),
     way('main', 'pump-outlet'),
-    way(
-      'main',
-      'feed',
-      bent(135, [
-        [880, -540, 380],
-        [940, -430, 790],
-      ]),
-    ),
+    way('main', 'feed', bent(135, [[305, -540, 790]])),
     way('main', 'branch-1'),
     way('main', 'branch-2'),
+    way('main', 'rail-1'),
+    way('main', 'rail-2'),
     way('main', 'rail-link-1'),
     way('main', 'rail-link-2'),
-    way(
-      'main',
-      'return',
-      bent(135, [
-        [1000, 0, 760],
-        [1200, -180, 700],
-      ]),
-    ),
+    way('main', 'return', bent(135, [[1200, -150, 740]])),
     way('methanol', 'methanol-suction'),
     way('methanol', 'methanol-pump-inlet'),
     way('methanol', 'methanol-pump-outlet'),
-    way(
-      'methanol',
-      'methanol-feed',
-      bent(135, [
-        [880, 540, 380],
-        [880, 430, 790],
-      ]),
-    ),
-    way(
-      'methanol',
-      'methanol-return',
-      bent(135, [
-        [1000, 120, 760],
-        [1200, 180, 700],
-      ]),
-    ),
+    way('methanol', 'methanol-rail'),
+    way('methanol', 'methanol-feed', bent(135, [[305, 540, 790]])),
+    way('methanol', 'methanol-return', bent(135, [[1200, 160, 730]])),
     otherWay('vent', bent(80, [[1250, -260, 560]])),
     otherWay('methanol-vent', bent(80, [[1250, 260, 560]])),
   ],

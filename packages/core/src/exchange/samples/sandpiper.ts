@@ -1,7 +1,7 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
 import { sandpiperVehicle } from './sandpiperVehicle.ts';
-import { byMap, ends, points, q, ref, typed } from './shorthand.ts';
+import { byMap, ends, placedAt, points, q, ref } from './shorthand.ts';
 
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
 export const sandpiper: BuildDocument = writeBuild({
@@ -59,31 +59,34 @@ export const sandpiper: BuildDocument = writeBuild({
     },
   ],
   fuelCircuits: [
-    returnAtTank({
-      id: 'main',
-      name: 'Fuel circuit',
-      fuelId: 'pump-fuel',
-      rowId: 'primary',
-      tank: {
-        name: 'Tank, 14 L aluminium',
-        pressure: q(0, 'pressure', 'kPa'),
-        fuelLevel: q(40, 'length', 'mm'),
-        usableVolume: q(13, 'volume', 'L'),
-        heatLoss: q(10, 'thermalConductance', 'W/K'),
-      },
-      strainer: ref('FS100'),
-      pump: ref('P190'),
-      wear: q(10, 'ratio', '%'),
-      hanger: ref('HG6'),
-      filterRegulator: ref('FR-300'),
-      pumpHose: { item: ref('HSB-5'), length: byMap, fittings: [] },
-      feed: {
-        item: ref('HPR-6'),
-        length: byMap,
-        fittings: ends({ 'E6-0': 1, 'E6-90': 1 }),
-      },
-      rail: { item: ref('TAL-6'), length: typed(0.24), fittings: [] },
-    }),
+    placedAt(
+      returnAtTank({
+        id: 'main',
+        name: 'Fuel circuit',
+        fuelId: 'pump-fuel',
+        rowId: 'primary',
+        tank: {
+          name: 'Tank, 14 L aluminium',
+          pressure: q(0, 'pressure', 'kPa'),
+          fuelLevel: q(40, 'length', 'mm'),
+          usableVolume: q(13, 'volume', 'L'),
+          heatLoss: q(10, 'thermalConductance', 'W/K'),
+        },
+        strainer: ref('FS100'),
+        pump: ref('P190'),
+        wear: q(10, 'ratio', '%'),
+        hanger: ref('HG6'),
+        filterRegulator: ref('FR-300'),
+        pumpHose: { item: ref('HSB-5'), length: byMap, fittings: [] },
+        feed: {
+          item: ref('HPR-6'),
+          length: byMap,
+          fittings: ends({ 'E6-0': 1, 'E6-90': 1 }),
+        },
+        rail: { item: ref('TAL-6'), length: byMap, fittings: [] },
+      }),
+      { 'rail-end': 'rail-end' },
+    ),
   ],
   injectorRows: [
     {

@@ -40,7 +40,8 @@ export const sandpiperVehicle: VehicleSlices = {
     place('filter-regulator', 'Filter-regulator', [330, 120, 792], 'outside', {
       fixing: held(ontoLine('upper-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    onEngine('rail', 'Fuel rail', [720, 0, 700]),
+    onEngine('rail', 'Fuel rail', [720, 120, 700]),
+    onEngine('rail-end', 'End of the fuel rail', [720, -120, 700]),
     place('battery', 'Battery', [470, 300, 540], 'outside', {
       fixing: held(ontoLine('upper-left'), 'tray', [2, 0], [4, 'M6'], { metal: 'aluminium' }),
     }),
@@ -191,19 +192,13 @@ export const sandpiperVehicle: VehicleSlices = {
   routes: [
     way('main', 'pump-hose'),
     {
-      ...way(
-        'main',
-        'feed',
-        bent(80, [
-          [560, 120, 792],
-          [720, 0, 792],
-        ]),
-      ),
+      ...way('main', 'feed', bent(80, [[720, 120, 792]])),
       clamps: [
         { id: 'c1', at: q(110, 'length', 'mm') },
         { id: 'c2', at: q(300, 'length', 'mm') },
       ],
     },
+    way('main', 'rail'),
     otherWay(
       'vent',
       bent(75, [

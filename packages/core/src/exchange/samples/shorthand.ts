@@ -1,6 +1,7 @@
 import type {
   CurvePoint,
   Edge,
+  FuelCircuit,
   HardPoint,
   HotRun,
   LengthKnowledge,
@@ -116,6 +117,18 @@ export const points = (rows: [rpm: number, percent: number][]): CurvePoint[] =>
 /** Fittings of a line by item id. */
 export const ends = (counts: Readonly<Record<string, number>>) =>
   Object.entries(counts).map(([id, count]) => ({ item: ref(id), count }));
+
+/** The same circuit with some of its joints at other places, by joint. */
+export const placedAt = (
+  circuit: FuelCircuit,
+  places: Readonly<Record<string, string>>,
+): FuelCircuit => ({
+  ...circuit,
+  nodes: circuit.nodes.map((node) => ({
+    ...node,
+    placementId: places[node.id] ?? node.placementId,
+  })),
+});
 
 /** Corners of a pipe over the vehicle. */
 export const corners = (places: readonly Millimetres[]) =>
