@@ -4,6 +4,7 @@ export * from './results/index.ts';
 export * from './model/index.ts';
 export * from './catalogue/index.ts';
 export * from './engine/index.ts';
+export * from './plumbing/index.ts';
 export * from './vehicle/index.ts';
 export * from './electrics/index.ts';
 export * from './fuel/index.ts';

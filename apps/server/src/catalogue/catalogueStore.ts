@@ -1,10 +1,10 @@
 import {
   type Catalogue,
   type CatalogueItem,
+  agree,
   hashOf,
   migrateItem,
-  saysItsSize,
-  withoutSize,
+  tellsMore,
 } from '@brookrain/core';
 import { and, eq } from 'drizzle-orm';
 import { Inject, Injectable } from '@nestjs/common';
@@ -14,12 +14,6 @@ import { catalogueItems } from '../storage/schema.ts';
 import { badInput } from '../errors.ts';
 
 /** Immutable catalogue revisions, held in memory once read. */
-/** Whether two say the same of one revision; what one of them does not tell of its size is no difference. */
-const agree = (a: CatalogueItem, b: CatalogueItem): boolean =>
-  saysItsSize(a) && saysItsSize(b)
-    ? hashOf(a) === hashOf(b)
-    : hashOf(withoutSize(a)) === hashOf(withoutSize(b));
-
 @Injectable()
 export class CatalogueStore {
   private known: Catalogue | undefined;
@@ -61,11 +55,11 @@ export class CatalogueStore {
     });
   }
 
-  /** Takes over how large parts are that were kept before sizes were asked for. */
+  /** Takes over what is told of parts that were kept before it was asked for. */
   complete(items: readonly CatalogueItem[]): void {
     const told = items.filter((item) => {
       const known = this.all().items.find((k) => k.id === item.id && k.revision === item.revision);
-      return known && !saysItsSize(known) && saysItsSize(item) && agree(known, item);
+      return known && tellsMore(item, known);
     });
     if (told.length === 0) return;
     this.database.transaction(

@@ -9,6 +9,7 @@ import {
   type UnitSystem,
   formatMeasure,
   isThrough,
+  lossesOn,
   lookUp,
   pressureKeeperOf,
 } from '@brookrain/core';
@@ -67,7 +68,7 @@ const known = {
 
 /** What is screwed to a hose, ends with their angles. */
 const endsOf = (line: LineElement, catalogue: Catalogue): string =>
-  line.fittings
+  lossesOn(line)
     .map(({ item, count }) => {
       const { designation } = lookUp(catalogue, 'fitting', item, line.id);
       return count > 1 ? `${count} × ${designation}` : designation;

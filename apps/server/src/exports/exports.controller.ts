@@ -2,10 +2,16 @@ import {
   type Evaluation,
   type FixingDrawing,
   type HeldComponent,
+  type MadeLine,
+  type ShoppingList,
   type UnitSystem,
+  cautionFacts,
+  cautionsAt,
   evaluate,
   fixingDrawing,
   partsList,
+  readBuild,
+  shoppingList,
   unitSystems,
   wireList,
 } from '@brookrain/core';
@@ -18,6 +24,8 @@ import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { notFound } from '../errors.ts';
 import { MayBeMissing, Replies } from '../openapi/replies.ts';
 import { asAttachment } from '../asAttachment.ts';
+import { buyingRows, writeBuying } from './buyingSheet.ts';
+import { writeCards } from './cardSheet.ts';
 import { csvText } from './csvText.ts';
 import { fixingDxf } from './fixingDxf.ts';
 import { writeFixing } from './fixingSheet.ts';
@@ -52,7 +60,7 @@ export class ExportsController {
   parts(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
     const { build, evaluation } = this.evaluated(id);
     asAttachment(response, build.document.name, '-parts.csv');
-    return csvText(partsList(build.document, this.catalogue.all(), evaluation));
+    return csvText(partsList(build.document, evaluation));
   }
 
   @Get('wires.csv')
@@ -121,6 +129,116 @@ export class ExportsController {
     return fixingDxf(drawing);
   }
 
+  private unitsOf(asked: string | undefined, build: BuildReply): UnitSystem {
+    return unitSystems.find((s) => s === asked) ?? build.document.displayUnits ?? 'metric';
+  }
+
+  /** Work cards of some lines of a build, one page each. */
+  private async cardsOf(
+    id: string,
+    wanted: (line: MadeLine) => boolean,
+    asked: string | undefined,
+    response: Response,
+  ): Promise<StreamableFile> {
+    const { build, evaluation } = this.evaluated(id);
+    const { document } = build;
+    const lines = evaluation.made.filter(wanted);
+    if (lines.length === 0) throw notFound('there is no such line to make');
+    const name = lines.length === 1 ? `-card-${lines[0]?.lineId ?? ''}` : '-cards';
+    const sheet = new SheetPage({
+      title: `${document.name}: work cards`,
+      footer: `Brookrain · ${document.name} · revision ${build.revision}`,
+    });
+    writeCards({
+      sheet,
+      buildName: document.name,
+      lines,
+      catalogue: this.catalogue.all(),
+      units: this.unitsOf(asked, build),
+      cautions: cautionsAt('lines', cautionFacts(readBuild(document))),
+    });
+    asAttachment(response, document.name, `${name}.pdf`);
+    return new StreamableFile(await sheet.bytes());
+  }
+
+  @Get('cards.pdf')
+  @ApiOperation({ summary: 'Work cards of all lines of a build, as PDF' })
+  @ApiQuery({
+    name: 'units',
+    required: false,
+    enum: unitSystems,
+    description: 'Units of the cards',
+  })
+  @ApiProduces('application/pdf')
+  @Replies(200, 'Text', 'One page a line')
+  @MayBeMissing()
+  @Header('content-type', 'application/pdf')
+  cards(
+    @Param('id') id: string,
+    @Query('units') units: string | undefined,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    return this.cardsOf(id, () => true, units, response);
+  }
+
+  @Get('cards/:line.pdf')
+  @ApiOperation({ summary: 'Work card of one line, as PDF' })
+  @ApiQuery({ name: 'units', required: false, enum: unitSystems, description: 'Units of the card' })
+  @ApiProduces('application/pdf')
+  @Replies(200, 'Text', 'The card')
+  @MayBeMissing()
+  @Header('content-type', 'application/pdf')
+  card(
+    @Param('id') id: string,
+    @Param('line') line: string,
+    @Query('units') units: string | undefined,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    return this.cardsOf(id, ({ lineId }) => lineId === line, units, response);
+  }
+
+  private shopping(id: string): { build: BuildReply; list: ShoppingList } {
+    const { build, evaluation } = this.evaluated(id);
+    const { shelf, offcuts } = readBuild(build.document);
+    const catalogue = this.catalogue.all();
+    return { build, list: shoppingList({ ...evaluation.parts, shelf, offcuts, catalogue }) };
+  }
+
+  @Get('buying.csv')
+  @ApiOperation({ summary: 'One-trip list of a build as CSV' })
+  @ApiProduces('text/csv')
+  @Replies(200, 'Text', 'One line per part, the total last')
+  @MayBeMissing()
+  @Header('content-type', 'text/csv; charset=utf-8')
+  buyingCsv(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
+    const { build, list } = this.shopping(id);
+    asAttachment(response, build.document.name, '-buying.csv');
+    return csvText(buyingRows(list, build.document.currency));
+  }
+
+  @Get('buying.pdf')
+  @ApiOperation({ summary: 'One-trip list of a build with its cutting plan, as PDF' })
+  @ApiQuery({ name: 'units', required: false, enum: unitSystems, description: 'Units of the list' })
+  @ApiProduces('application/pdf')
+  @Replies(200, 'Text', 'The list')
+  @MayBeMissing()
+  @Header('content-type', 'application/pdf')
+  async buyingPdf(
+    @Param('id') id: string,
+    @Query('units') units: string | undefined,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    const { build, list } = this.shopping(id);
+    const { name, currency } = build.document;
+    const sheet = new SheetPage({
+      title: `${name}: one-trip list`,
+      footer: `Brookrain · ${name} · revision ${build.revision}`,
+    });
+    writeBuying({ sheet, buildName: name, list, currency, units: this.unitsOf(units, build) });
+    asAttachment(response, name, '-buying.pdf');
+    return new StreamableFile(await sheet.bytes());
+  }
+
   @Get('work-sheet.pdf')
   @ApiOperation({ summary: 'Work order of a build as PDF' })
   @ApiQuery({
@@ -139,8 +257,7 @@ export class ExportsController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<StreamableFile> {
     const { build, evaluation } = this.evaluated(id);
-    const system: UnitSystem =
-      unitSystems.find((s) => s === units) ?? build.document.displayUnits ?? 'metric';
+    const system = this.unitsOf(units, build);
     const sheet = new SheetPage({
       title: `${build.document.name}: fuel and pump circuit`,
       footer: `Brookrain · ${build.document.name} · revision ${build.revision}`,

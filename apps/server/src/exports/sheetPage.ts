@@ -61,6 +61,11 @@ export class SheetPage {
     if (this.pdf.y + height > BOTTOM) this.pdf.addPage();
   }
 
+  /** What follows stands on a page of its own. */
+  nextPage(): void {
+    this.pdf.addPage();
+  }
+
   title(text: string, below: string): void {
     this.pdf.font('bold').fontSize(17).fillColor(INK).text(text, MARGIN, MARGIN, { width: WIDTH });
     this.pdf.font('plain').fontSize(9).fillColor(SECOND).text(below, { width: WIDTH });

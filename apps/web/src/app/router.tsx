@@ -94,6 +94,17 @@ const Layouts = named(
   'LayoutsScreen',
   stage('layouts'),
 );
+const Lines = named(
+  () => import('../screens/lines/LinesScreen.tsx'),
+  'LinesScreen',
+  stage('lines'),
+);
+const Cards = named(() => import('../screens/lines/CardScreen.tsx'), 'CardScreen', stage('cards'));
+const Buying = named(
+  () => import('../screens/buying/BuyingScreen.tsx'),
+  'BuyingScreen',
+  stage('buying'),
+);
 const VehicleMap = named(() => import('../screens/map/MapScreen.tsx'), 'MapScreen', stage('map'));
 const Parts = named(
   () => import('../screens/parts/PartsScreen.tsx'),
@@ -139,6 +150,9 @@ export const router = createBrowserRouter([
           { path: 'pump', Component: Pump },
           { path: 'circuit', Component: Circuit },
           { path: 'map', Component: VehicleMap },
+          { path: 'lines', Component: Lines },
+          { path: 'cards', Component: Cards },
+          { path: 'buying', Component: Buying },
           { path: 'tank', Component: Tank },
           { path: 'wiring', Component: Wiring },
           { path: 'margins', Component: Margins },

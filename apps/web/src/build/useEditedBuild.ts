@@ -8,6 +8,7 @@ import {
   NotFound,
   applyCommand,
   shareUnchanged,
+  withEndsAlong,
 } from '@brookrain/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
@@ -153,8 +154,9 @@ export function useEditedBuild(
   );
 
   const edit = useCallback(
-    (command: BuildCommand): EditOutcome => {
+    (asked: BuildCommand): EditOutcome => {
       let applied;
+      const command = withEndsAlong(latest.current, asked, catalogue);
       try {
         applied = applyCommand(latest.current, command);
       } catch (error) {

@@ -4,6 +4,7 @@ import {
   type BuildDocument,
   type Candidates,
   type Catalogue,
+  type Change,
   type Checked,
   type Cure,
   type Delta,
@@ -12,6 +13,7 @@ import {
   type AutoRouteProgress,
   type JudgedCircuit,
   type Ladder,
+  type LineSheet,
   type LadderVariant,
   type MapPoint,
   type OperatingMap,
@@ -20,12 +22,14 @@ import {
   type RouteOf,
   type RippleEntry,
   type SetAnswer,
+  type ShoppingList,
   type SetWish,
   type SmallestLine,
   type ToldEvaluation,
   type Uncertainty,
   type UncertaintyOptions,
   type WireGain,
+  changesOfEnds,
   compareFuels,
   createEvaluator,
   deltaOf,
@@ -33,12 +37,17 @@ import {
   evaluate,
   judgeArchitecture,
   judgeCircuit,
+  jointState,
   limitLadder,
+  lineSheet,
   operatingMap,
   operatingPoint,
+  proposedEnds,
   ripple,
   rules,
+  schoolOf,
   shareUnchanged,
+  shoppingList,
   smallestLines,
   startCheapestSet,
   startUncertainty,
@@ -105,6 +114,26 @@ const worker = {
   candidates(document: BuildDocument): JudgedParts {
     const { candidates } = checkedOf(document);
     return { injectors: candidates.injectors(), pumps: candidates.pumps() };
+  },
+  /** One line as it is made: its card, and the ends it may be given. */
+  line(document: BuildDocument, lineId: string): LineSheet | undefined {
+    const line = checkedOf(document).made.find((each) => each.lineId === lineId);
+    return line && lineSheet(line, catalogue);
+  },
+  /** The ends that every open line would be given, as one edit; undefined where none is open. */
+  allEnds(document: BuildDocument): readonly Change[] {
+    return checkedOf(document).made.flatMap((line) => {
+      const open = line.ends.some((end) => jointState(end, line.hose) === 'open');
+      const school = schoolOf(line, catalogue);
+      const ends = open && school ? proposedEnds(line, school, catalogue) : undefined;
+      return ends ? changesOfEnds(line, ends, catalogue) : [];
+    });
+  },
+  /** What has to be bought for the whole build. */
+  shopping(document: BuildDocument): ShoppingList {
+    const { shelf, offcuts } = readBuild(document);
+    const { parts } = evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue);
+    return shoppingList({ ...parts, shelf, offcuts, catalogue });
   },
   /** A figure of the build evaluated last, with its working. */
   working(key: string): Result | undefined {

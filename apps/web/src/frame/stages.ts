@@ -45,8 +45,14 @@ export const phaseList: readonly Phase[] = [
   {
     id: 'vehicle',
     name: 'Vehicle',
-    stages: [{ id: 'map', name: 'Map', keys: '6' }],
-    pages: [{ id: 'tank', name: 'Tank', keys: 't' }],
+    stages: [
+      { id: 'map', name: 'Map', keys: '6' },
+      { id: 'lines', name: 'Lines', keys: 'l' },
+    ],
+    pages: [
+      { id: 'tank', name: 'Tank', keys: 't' },
+      { id: 'buying', name: 'Buying', keys: 'b' },
+    ],
   },
   {
     id: 'electrics',
@@ -70,7 +76,7 @@ export const phaseList: readonly Phase[] = [
       { id: 'take-away', name: 'Take away', keys: '9' },
       { id: 'readings', name: 'Readings', keys: '0' },
     ],
-    pages: [],
+    pages: [{ id: 'cards', name: 'Work cards', keys: 'w' }],
   },
   {
     id: 'record',

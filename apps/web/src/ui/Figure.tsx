@@ -1,6 +1,7 @@
 import {
   type FigureRef,
   NOTHING_FLOWS,
+  benchLength,
   type Reading,
   formatMeasure,
   shownKind,
@@ -11,19 +12,29 @@ import { Working } from './Working.tsx';
 import { useUnits } from './preferences.ts';
 
 /** A computed figure; opens its working on click or Enter. */
-export function Figure({ of, digits = 3 }: { of: FigureRef; digits?: number }) {
+export function Figure({
+  of,
+  digits = 3,
+  atBench = false,
+}: {
+  of: FigureRef;
+  digits?: number;
+  /** a length in whole millimetres, as it is marked on a hose */
+  atBench?: boolean;
+}) {
   const { results, settling } = useBuild();
   const [units] = useUnits();
   const result = results.find(of);
   if (!result) return <span className="text-second">not solved</span>;
+  const text = atBench ? benchLength(result.value, units) : show(result, units, digits);
   return (
     <Popover.Root>
       <Popover.Trigger
         className={`figure-button ${settling ? 'text-second' : ''}`}
-        aria-label={`${result.label}: ${show(result, units, digits)}. Show the working`}
+        aria-label={`${result.label}: ${text}. Show the working`}
         data-figure={of.key}
       >
-        {split(show(result, units, digits))}
+        {split(text)}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

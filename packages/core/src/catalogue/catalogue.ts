@@ -21,6 +21,10 @@ function indexOf(catalogue: Catalogue): ReadonlyMap<string, CatalogueItem> {
   return index;
 }
 
+/** The item that a reference names, of whatever category; undefined where there is none. */
+export const itemAt = (catalogue: Catalogue, ref: ItemRef): CatalogueItem | undefined =>
+  indexOf(catalogue).get(refKey(ref));
+
 /** The item of a category that a reference names; throws NotFound with the place. */
 export function lookUp<Category extends CatalogueCategory>(
   catalogue: Catalogue,

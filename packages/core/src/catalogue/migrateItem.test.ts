@@ -5,7 +5,7 @@ import type { CatalogueItem } from './catalogueItem.ts';
 import { alikeHoses, serviceOf } from './alikeHoses.ts';
 import { newestOf } from './catalogue.ts';
 import { migrateItem } from './migrateItem.ts';
-import { withoutSize } from './sizeOfItem.ts';
+import { agree, tellsMore } from './toldOfItem.ts';
 
 /** Items as build files of version 3 embedded them. */
 const older = JSON.parse(
@@ -14,15 +14,24 @@ const older = JSON.parse(
 
 describe('items of older files', () => {
   test.each(older.map((item) => [item.id, item] as const))(
-    '%s is the shipped one but for its size',
+    '%s says nothing else than the shipped one',
     (id, item) => {
-      const shipped = sampleCatalogue.items.find((i) => i.id === id);
-      expect(shipped).toBeDefined();
-      if (shipped) {
-        expect(withoutSize(migrateItem(item) as CatalogueItem)).toEqual(withoutSize(shipped));
-      }
+      const shipped = sampleCatalogue.items.find((i) => i.id === id)!;
+      expect(agree(migrateItem(item) as CatalogueItem, shipped)).toBe(true);
     },
   );
+
+  test('what is told more of is the same item; what is told otherwise is not', () => {
+    const shipped = sampleCatalogue.items.find((i) => i.id === 'E6-90')!;
+    const known = { ...shipped, angle: 0, torque: 0 } as CatalogueItem;
+    expect(tellsMore(shipped, known)).toBe(true);
+    expect(tellsMore(known, shipped)).toBe(false);
+    expect(tellsMore(shipped, shipped)).toBe(false);
+    const other = { ...shipped, bore: 0.001 } as CatalogueItem;
+    expect(agree(other, shipped)).toBe(false);
+    expect(tellsMore(shipped, { ...other, angle: 0 } as CatalogueItem)).toBe(false);
+    expect(agree({ ...shipped, angle: 1 } as CatalogueItem, shipped)).toBe(false);
+  });
 
   test('what was described in words only gets its fields', () => {
     const hose = (family: string) => migrateItem({ category: 'hose', family });
@@ -39,7 +48,7 @@ describe('items of older files', () => {
 
   test('what has its fields keeps them, whatever its family is called', () => {
     const hose = { category: 'hose', family: 'braided PTFE', material: 'rubber', wall: 'plain' };
-    expect(migrateItem(hose)).toEqual(hose);
+    expect(migrateItem(hose)).toMatchObject(hose);
   });
 
   test.each([[null], [7], ['x'], [[1]]])('%j is left for the checks to refuse', (value) => {

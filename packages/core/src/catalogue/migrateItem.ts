@@ -24,7 +24,7 @@ function fittingByText(family: string, designation: string): FittingForm {
 }
 
 /** What the fields of a kind are where nobody says. */
-function notSaid(category: unknown): Plain {
+export function notSaid(category: unknown): Plain {
   const kind = Object.values(catalogueKinds).find((each) => each.category === category);
   return Object.fromEntries(
     Object.entries(kind?.spec.fields ?? {}).flatMap(([key, field]) =>

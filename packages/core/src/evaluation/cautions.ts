@@ -6,7 +6,7 @@ export interface Caution {
 }
 
 export type CautionPlace =
-  'brief' | 'injectors' | 'circuit' | 'tank' | 'map' | 'wiring' | 'take-away';
+  'brief' | 'injectors' | 'circuit' | 'tank' | 'map' | 'lines' | 'wiring' | 'take-away';
 
 const all = {
   tankHotWork: {
@@ -114,6 +114,8 @@ export function cautionsAt(place: CautionPlace, facts: CautionFacts): Caution[] 
       return [all.tankHotWork, all.vapour, ...alcohol];
     case 'map':
       return [all.tankHotWork, all.hotExhaust, all.movingParts, all.fumes, all.hydraulic, all.jack];
+    case 'lines':
+      return [all.hose, all.pressure, all.vapour, all.tankHotWork, all.hydraulic, ...alcohol];
     case 'wiring':
       return [all.cutOff, all.battery, ...cabin, ...tipOver];
     case 'take-away':

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { type BuildDocument, readBuild, withValueAt } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
+import { withEndsAlong } from './commands/withEndsAlong.ts';
 import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { type SetWish, startCheapestSet } from './cheapestSet.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
@@ -79,7 +80,9 @@ describe('the cheapest set', () => {
       value: 500,
       unit: 'W/K',
     });
-    const shelved = withValueAt(cool, 'shelf', { F10A: { id: 'F10A', revision: 1 } });
+    const shelved = withValueAt(cool, 'shelf', {
+      F10A: { item: { id: 'F10A', revision: 1 }, count: 1 },
+    });
     const answer = found(shelved, { source: 'shelf' });
     if (answer.state === 'none') throw new Error(answer.reason);
     const filter = answer.parts.find((p) => p.place === 'Fine filter')!;
@@ -110,7 +113,9 @@ describe('the smallest hose', () => {
     for (const line of smallestLines(checked, 0)) {
       const fitted = (id: string): string[] => {
         const ref = { id, revision: 1 };
-        const build = withValueAt(hot, `fuelCircuits.main.elements.${line.elementId}.item`, ref);
+        const path = ['fuelCircuits', 'main', 'elements', line.elementId, 'item'];
+        const exchange = withEndsAlong(hot, { name: 'set', path, value: ref }, sampleCatalogue);
+        const build = applyCommand(hot, exchange).document;
         return [...troubles(build)].filter((f) => !before.has(f));
       };
       expect(line.smallest.bore).toBeLessThanOrEqual(line.present.bore);

@@ -2,6 +2,7 @@ import { entryAt, valueUnder, firstOf } from '../numerics/index.ts';
 import { rules } from './rules.ts';
 import { type CatalogueItem, alikeHoses, lookUp, newestOf, refOf } from '../catalogue/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
+import { withEndsAlong } from './commands/withEndsAlong.ts';
 import { NotFound } from '../quantities/index.ts';
 import {
   type BuildCommand,
@@ -296,7 +297,8 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
     let spoilt = wiring.get(choice.item.id);
     if (spoilt === undefined) {
       const command = { name: 'set-several', label: 'pump', changes: choice.changes } as const;
-      spoilt = troublesOf(applyCommand(stored, command).document).some(
+      const whole = withEndsAlong(stored, command, catalogue);
+      spoilt = troublesOf(applyCommand(stored, whole).document).some(
         (f) => f.severity === 'stop' && f.where.stage === 'wiring' && !before.has(f.id),
       );
       wiring.set(choice.item.id, spoilt);
@@ -310,11 +312,12 @@ export function startCheapestSet(checked: Checked, wish: SetWish): SetSearch {
     if (spoilsFluid(checked, trial, wish, before)) return undefined;
     const changes = choices.flatMap((c) => c.changes);
     const changed = changes.filter((c) => itemIdAt(stored, c) !== (c.value as ItemRef).id);
-    const command: BuildCommand = {
+    const bare: BuildCommand = {
       name: 'set-several',
       label: 'Take the cheapest set that holds',
       changes: changed,
     };
+    const command = changed.length > 0 ? withEndsAlong(stored, bare, catalogue) : bare;
     const next = changed.length > 0 ? applyCommand(stored, command).document : stored;
     const troubles = troublesOf(next);
     const brings = troubles.filter((f) => !before.has(f.id));

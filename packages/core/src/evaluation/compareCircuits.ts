@@ -2,6 +2,7 @@ import { entryAt } from '../numerics/index.ts';
 import { circuitOf, resultIndex } from '../results/index.ts';
 import { type Catalogue, lookUp } from '../catalogue/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
+import { withEndsAlong } from './commands/withEndsAlong.ts';
 import {
   type Architecture,
   type BuildDocument,
@@ -17,6 +18,7 @@ import {
   circuitScope,
   fuelFigure,
   layOutAs,
+  lossesOn,
   railImbalance,
   rowDifference,
 } from '../fuel/index.ts';
@@ -59,7 +61,7 @@ function partsOf(
     mass += count * item.mass;
     joints += 2;
     if (element.kind !== 'line') continue;
-    for (const use of element.fittings) {
+    for (const use of lossesOn(element)) {
       const fitting = lookUp(catalogue, 'fitting', use.item, element.id);
       price += use.count * fitting.price;
       mass += use.count * fitting.mass;
@@ -132,7 +134,8 @@ export function judgeArchitecture(input: {
   architecture: Architecture;
 }): JudgedCircuit {
   const layOut = layOutAs({ ...input, document: readBuild(input.document) });
-  const { document } = applyCommand(input.document, layOut);
+  const whole = withEndsAlong(input.document, layOut, input.catalogue);
+  const { document } = applyCommand(input.document, whole);
   return judgeCircuit(document, input.catalogue, input.circuitId);
 }
 

@@ -3,8 +3,10 @@ import type { SizedPumpFeed } from '../electrics/index.ts';
 import type { Demand, DemandMap } from '../engine/index.ts';
 import type { Candidates, FluidResult } from '../fuel/index.ts';
 import { type BuildDocument, type BuildFinding, readBuild } from '../model/index.ts';
+import type { MadeLine, partsNeeded } from '../plumbing/index.ts';
 import type { Result } from '../results/index.ts';
 import type { LengthSource, MapOutput } from '../vehicle/index.ts';
+import { withEndsAlong } from './commands/withEndsAlong.ts';
 import type { Checked } from './checked.ts';
 import { type Runner, createRunner } from './runner/runner.ts';
 import { stages } from './stages.ts';
@@ -22,20 +24,50 @@ export interface Evaluation {
   readonly feeds: readonly SizedPumpFeed[];
   readonly candidates: Candidates;
   readonly map: MapOutput;
+  /** every line as it is made */
+  readonly made: readonly MadeLine[];
+  /** everything the build is made of, by part */
+  readonly parts: ReturnType<typeof partsNeeded>;
   readonly lengthSources: Readonly<Record<string, LengthSource>>;
 }
 
-function evaluationOf(runner: Runner): Evaluation {
+type Whole = (findings: readonly BuildFinding[]) => readonly BuildFinding[];
+
+/**
+ * Findings whose cures take the ends of hoses along that they exchange, each list made once: cures
+ * are worked out on the build that was evaluated last.
+ */
+function curedWhole(last: () => { document: BuildDocument; catalogue: Catalogue }): Whole {
+  const known = new WeakMap<readonly BuildFinding[], readonly BuildFinding[]>();
+  const cured = (finding: BuildFinding): BuildFinding => ({
+    ...finding,
+    cures: () =>
+      finding.cures().map((cure) => {
+        if (!cure.command) return cure;
+        const { document, catalogue } = last();
+        return { ...cure, command: withEndsAlong(document, cure.command, catalogue) };
+      }),
+  });
+  return (findings) => {
+    const whole = known.get(findings) ?? findings.map(cured);
+    known.set(findings, whole);
+    return whole;
+  };
+}
+
+function evaluationOf(runner: Runner, whole: Whole): Evaluation {
   const demand = runner.get(stages.demand);
   return {
     results: runner.get(stages.results),
-    findings: runner.get(stages.findings),
+    findings: whole(runner.get(stages.findings)),
     demandMap: demand.map,
     demandPeak: demand.peak,
     fluids: runner.get(stages.fluids),
     feeds: runner.get(stages.feeds),
     candidates: runner.get(stages.candidates),
     map: runner.get(stages.map),
+    made: runner.get(stages.made),
+    parts: runner.get(stages.parts),
     lengthSources: Object.assign({}, ...runner.get(stages.geometry).map((g) => g.lengthSources)),
   };
 }
@@ -52,12 +84,19 @@ export interface Evaluator {
 /** An evaluator with its own memory of the last build it saw. */
 export function createEvaluator(): Evaluator {
   const runner = createRunner();
-  const begin = (document: BuildDocument, catalogue: Catalogue): void =>
+  let last: { document: BuildDocument; catalogue: Catalogue } | undefined;
+  const whole = curedWhole(() => {
+    if (!last) throw new Error('nothing was evaluated yet');
+    return last;
+  });
+  const begin = (document: BuildDocument, catalogue: Catalogue): void => {
+    last = { document, catalogue };
     runner.begin({ build: readBuild(document), catalogue });
+  };
   return {
     evaluate(document, catalogue) {
       begin(document, catalogue);
-      return evaluationOf(runner);
+      return evaluationOf(runner, whole);
     },
     check(document, catalogue) {
       begin(document, catalogue);

@@ -14,6 +14,7 @@ import {
   tankFormulas,
 } from '../fuel/index.ts';
 import { injectorFormulas } from '../fuel/index.ts';
+import { plumbingFormulas } from '../plumbing/index.ts';
 import { powerFormulas } from '../electrics/index.ts';
 import { pumpFormulas } from '../fuel/index.ts';
 import type { Formula } from '../results/index.ts';
@@ -36,6 +37,7 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...thingFormulas,
       ...componentFormulas,
       ...fixingFormulas,
+      ...plumbingFormulas,
       ...powerFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),

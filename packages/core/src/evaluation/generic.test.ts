@@ -27,9 +27,10 @@ import { rules } from './rules.ts';
 import { toldEvaluation } from './told/toldEvaluation.ts';
 import { tripped as trippedDemo } from '../tests/trippedBuilds.ts';
 import { trippedMaps } from '../tests/trippedMaps.ts';
+import { trippedPlumbing } from '../tests/trippedPlumbing.ts';
 import { trippedSystems } from '../tests/trippedSystems.ts';
 
-const tripped = [...trippedDemo, ...trippedMaps, ...trippedSystems];
+const tripped = [...trippedDemo, ...trippedMaps, ...trippedSystems, ...trippedPlumbing];
 
 const demos: readonly BuildDocument[] = demoBuilds.map((demo) => demo.document);
 

@@ -6,6 +6,7 @@ export type * from './checked.ts';
 export * from './commands/applyCommand.ts';
 export * from './commands/commandKinds.ts';
 export * from './commands/editInWords.ts';
+export * from './commands/withEndsAlong.ts';
 export * from './compareCircuits.ts';
 export * from './compareFuels.ts';
 export * from './evaluate.ts';

@@ -251,6 +251,13 @@ describe('figures', () => {
       'a part on the map': with_(lantern),
       'a part that is fastened': with_(lantern),
       'measured seats': with_(lantern),
+      'lines with their ends': with_(lantern),
+      'a hose that is cut': with_(
+        withValueAt(lantern, 'assemblies.feed.asMade', {
+          cut: { value: 3.37, unit: 'mm' },
+          clocking: null,
+        }),
+      ),
       'a tank on the map': with_(lantern),
     };
     for (const { key, onlyWith } of documentedFigures) {

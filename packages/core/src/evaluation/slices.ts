@@ -1,5 +1,6 @@
 import { engineBrief } from '../engine/index.ts';
 import type { Build } from '../model/index.ts';
+import { withEnds } from '../plumbing/index.ts';
 import { slice } from './runner/source.ts';
 
 /** Makes something of an object once, and gives the same again for the same object. */
@@ -11,6 +12,21 @@ function once<From extends object, To>(make: (from: From) => To): (from: From) =
     return last.to;
   };
 }
+
+/** Circuits with the ends that their lines are made with, made once for the same two. */
+const plumbed = (() => {
+  const known = new WeakMap<
+    Build['fuelCircuits'],
+    WeakMap<Build['assemblies'], Build['fuelCircuits']>
+  >();
+  return ({ fuelCircuits, assemblies }: Build): Build['fuelCircuits'] => {
+    const byAssemblies = known.get(fuelCircuits) ?? new WeakMap();
+    known.set(fuelCircuits, byAssemblies);
+    const made = byAssemblies.get(assemblies) ?? withEnds(fuelCircuits, assemblies);
+    byAssemblies.set(assemblies, made);
+    return made;
+  };
+})();
 
 const NAMELESS = { name: '' };
 
@@ -64,7 +80,7 @@ export const slices = {
     ecuPlacementId: power.ecuPlacementId,
   })),
   fuels: slice('fuels', ({ build }) => bareFuels(build.fuels)),
-  circuits: slice('fuel circuits', ({ build }) => bareCircuits(build.fuelCircuits)),
+  circuits: slice('fuel circuits', ({ build }) => bareCircuits(plumbed(build))),
   rows: slice('injector rows', ({ build }) => bareRows(build.injectorRows)),
   places: slice('places', ({ build }) => barePlacements(build.placements)),
   routes: slice('routes', ({ build }) => build.routes),
@@ -84,10 +100,12 @@ export const slices = {
     hardPoints: build.hardPoints,
     otherLines: build.otherLines,
   })),
-  namedThings: slice('names', ({ build: { fuels, fuelCircuits, injectorRows } }) => ({
-    fuels,
-    fuelCircuits,
-    injectorRows,
+  namedThings: slice('names', ({ build }) => ({
+    fuels: build.fuels,
+    fuelCircuits: plumbed(build),
+    injectorRows: build.injectorRows,
   })),
+  offcuts: slice('offcuts', ({ build }) => build.offcuts),
+  assemblies: slice('lines as they are made', ({ build }) => build.assemblies),
   acceptances: slice('acceptances', ({ build }) => build.acceptances),
 };

@@ -37,6 +37,9 @@ const named = [
   'length figures',
   'lengths of vents',
   'tanks',
+  'lines as made',
+  'parts',
+  'buying',
   'figures',
   'what is checked',
   'checks',
@@ -60,8 +63,14 @@ function expectedOf(path: Path): readonly string[] {
     case 'format':
     case 'version':
       return [];
+    case 'offcuts':
+      return [...mayRun([slices.offcuts])];
     case 'acceptances':
       return ['acceptances'];
+    case 'assemblies':
+      return field === 'slack' || field === 'asMade'
+        ? [...mayRun([slices.assemblies])]
+        : everyStage;
     case 'placements':
       return field === 'name' ? [] : [...mayRun([slices.places])];
     case 'routes':
@@ -258,7 +267,7 @@ describe('stages', () => {
     });
 
     test('a part on the shelf runs nothing', () => {
-      expect(ranAfter('shelf.SP-3.revision', 2)).toEqual([]);
+      expect(ranAfter('shelf.SP-3.item.revision', 2)).toEqual([]);
     });
   });
 });

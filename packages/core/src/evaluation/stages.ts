@@ -11,7 +11,6 @@ import { type Severity, resultIndex } from '../results/index.ts';
 import { withAcceptances } from './acceptance.ts';
 import {
   type FluidDesign,
-  type FuelChecked,
   type JudgedDesign,
   type NamedDesign,
   candidatesOf,
@@ -24,6 +23,12 @@ import {
   rowDesigns,
   tankStage,
 } from '../fuel/index.ts';
+import {
+  type PlumbingChecked,
+  buyingFigures,
+  partsNeeded,
+  plumbingStage,
+} from '../plumbing/index.ts';
 import { placedComponents, routeStage, routedLengthsOf } from '../vehicle/index.ts';
 import { figures as figuresOf, lengthFigures } from './figures/figures.ts';
 import { rules } from './rules.ts';
@@ -267,6 +272,51 @@ const tanks = stage({
   run: ({ use, ...read }) => tankStage({ ...read, use: use.use }),
 });
 
+/** Every line as it is made. */
+const made = stage({
+  name: 'lines as made',
+  reads: {
+    assemblies: slices.assemblies,
+    names: slices.namedThings,
+    otherLines: slices.otherLines,
+    routes: slices.routes,
+    fluids,
+    map,
+    placed: components,
+    catalogue: slices.catalogue,
+  },
+  run: ({ names, placed, ...read }) =>
+    plumbingStage({ ...read, circuits: names.fuelCircuits, ports: placed.ports }),
+});
+
+/** Everything that the build is made of, by part. */
+const parts = stage({
+  name: 'parts',
+  reads: {
+    names: slices.namedThings,
+    fluids,
+    feeds,
+    power: slices.power,
+    map,
+    made,
+    catalogue: slices.catalogue,
+  },
+  run: ({ names, map: onMap, ...read }) =>
+    partsNeeded({
+      ...read,
+      circuits: names.fuelCircuits,
+      rows: names.injectorRows,
+      held: onMap.held,
+    }),
+});
+
+/** Figures of what is bought. */
+const buying = stage({
+  name: 'buying',
+  reads: { parts, offcuts: slices.offcuts },
+  run: (read) => buyingFigures(read.parts.parts, read.offcuts),
+});
+
 /** Every figure with its working. */
 const results = stage({
   name: 'figures',
@@ -279,10 +329,14 @@ const results = stage({
     fluids,
     lengths,
     tanks,
+    made,
+    buying,
   },
-  run: ({ tanks: onMap, ...read }) => [
+  run: ({ tanks: onMap, made: lines, buying: bought, ...read }) => [
     ...figuresOf(read),
     ...onMap.flatMap((tank) => tank.results),
+    ...lines.flatMap((line) => line.results),
+    ...bought,
   ],
 });
 
@@ -322,10 +376,12 @@ const checked = stage({
     results,
     map,
     tanks,
+    made,
     vehicle: slices.vehicle,
     routes: slices.routes,
   },
-  run: (read): FuelChecked => ({
+  run: (read): PlumbingChecked => ({
+    made: read.made,
     map: read.map,
     vehicle: read.vehicle,
     routes: read.routes,
@@ -385,6 +441,9 @@ export const stages = {
   lengths,
   ventLengths,
   tanks,
+  made,
+  parts,
+  buying,
   results,
   judged,
   ecu,

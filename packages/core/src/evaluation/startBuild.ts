@@ -290,7 +290,9 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     },
     options: [],
     acceptances: [],
+    assemblies: [],
     shelf: [],
+    offcuts: [],
     displayUnits: null,
     currency: USUAL_CURRENCY,
   };

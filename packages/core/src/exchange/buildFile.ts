@@ -12,19 +12,24 @@ export function referencesOf(document: BuildDocument): ItemRef[] {
   return [...new Map(found).values()];
 }
 
+/** Categories that rules choose from. */
+const chosenByRule: ReadonlySet<CatalogueItem['category']> = new Set([
+  'wire',
+  'fuse',
+  'small-part',
+  'fastener',
+]);
+
 /**
- * The file of a build. It embeds the items in use and those the rules choose from (wires and
- * fuses), so that the same file evaluates the same elsewhere.
+ * The file of a build. It embeds the items in use and those the rules choose from (wires, fuses,
+ * clamps, bolts), so that the same file evaluates the same elsewhere.
  */
 export function toBuildFile(document: BuildDocument, catalogue: Catalogue): BuildFile {
   const used = new Set(referencesOf(document).map((ref) => `${ref.id}@${ref.revision}`));
   return {
     ...document,
     catalogue: catalogue.items.filter(
-      (item) =>
-        used.has(`${item.id}@${item.revision}`) ||
-        item.category === 'wire' ||
-        item.category === 'fuse',
+      (item) => used.has(`${item.id}@${item.revision}`) || chosenByRule.has(item.category),
     ),
   };
 }

@@ -1,6 +1,7 @@
 import type { StoredPower, StoredPumpFeed, StoredWireDecision } from '../electrics/model.ts';
 import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
+import type { StoredAssembly } from '../plumbing/model.ts';
 import type { Quantity } from '../quantities/index.ts';
 import type {
   StoredEdge,
@@ -17,6 +18,8 @@ import type {
   StoredTankOnMap,
   StoredVehicle,
 } from '../vehicle/model.ts';
+import type { Path } from './path.ts';
+import type { ItemRef } from './spec.ts';
 import { type CurvePoint, pointsInOrder } from './curve.ts';
 import type { BuildDocument, StoredAcceptance, StoredOption } from './document.ts';
 
@@ -35,8 +38,17 @@ type FittingList = StoredElement extends infer E
     ? readonly F[]
     : never
   : never;
+/** An end or adapter of a line as it is made, and where the build says so. */
+export interface EndUse {
+  readonly item: ItemRef;
+  readonly path: Path;
+}
 type Listed<E> = E extends { readonly kind: 'line' }
-  ? Omit<E, 'fittings'> & { readonly fittings: FittingList }
+  ? Omit<E, 'fittings'> & {
+      readonly fittings: FittingList;
+      /** of a line as it is made, its ends and adapters; never stored with it */
+      readonly ends?: readonly EndUse[];
+    }
   : E;
 /** One element of a fuel circuit. */
 export type CircuitElement = StoredElement extends infer E
@@ -126,7 +138,9 @@ type Collections =
   | 'power'
   | 'options'
   | 'acceptances'
-  | 'shelf';
+  | 'assemblies'
+  | 'shelf'
+  | 'offcuts';
 
 type StoredPoint = StoredHotRun['points'][string];
 type StoredCorner = StoredRoute['points'][string];
@@ -155,6 +169,21 @@ export type Space = Identified<StoredSpace>;
 export type HardPoint = Identified<StoredHardPoint>;
 export type OtherLine = Identified<StoredOtherLine>;
 export type TankOnMap = Identified<StoredTankOnMap>;
+
+type StoredEnd = StoredAssembly['from'];
+/** One end of a line as it is made, its adapters in order from the part to the hose. */
+export interface AssemblyEnd extends Omit<StoredEnd, 'adapters'> {
+  readonly adapters: readonly Identified<StoredEnd['adapters'][string]>[];
+}
+/** A line as it is made. */
+export interface Assembly extends Omit<StoredAssembly, 'from' | 'to'> {
+  readonly id: string;
+  readonly from: AssemblyEnd;
+  readonly to: AssemblyEnd;
+}
+/** How many of a part lie on the shelf. */
+export type ShelfEntry = BuildDocument['shelf'][string];
+export type Offcut = Identified<BuildDocument['offcuts'][string]>;
 
 /** The corners of a line's way over the vehicle, in order from its beginning. */
 export interface LineRoute extends Omit<StoredRoute, 'points' | 'covers' | 'clamps'> {
@@ -189,7 +218,9 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly power: PowerDesign;
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
-  readonly shelf: readonly BuildDocument['shelf'][string][];
+  readonly assemblies: readonly Assembly[];
+  readonly shelf: readonly ShelfEntry[];
+  readonly offcuts: readonly Offcut[];
 }
 
 /** The vehicle with everything on it but what it runs on: places, things, other lines. */
@@ -319,6 +350,17 @@ const routes = listOf((stored: StoredRoute, id): LineRoute => ({
   clamps: under(stored.clamps),
   points: inOrder(stored.points),
 }));
+const assemblyEnd = (stored: StoredEnd): AssemblyEnd => ({
+  ...stored,
+  adapters: inOrder(stored.adapters),
+});
+const assemblies = listOf((stored: StoredAssembly, id): Assembly => ({
+  ...stored,
+  id,
+  from: assemblyEnd(stored.from),
+  to: assemblyEnd(stored.to),
+}));
+const offcuts = entries<BuildDocument['offcuts'][string]>();
 const pumpFeeds = listOf((stored: StoredPumpFeed, id) => identified(stored, id) as PumpFeed);
 const wireDecisions = listOf((stored: StoredWireDecision, wireId): WireDecision => ({
   ...stored,
@@ -377,5 +419,7 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   power: power(document.power),
   options: options(document.options),
   acceptances: acceptances(document.acceptances),
+  assemblies: assemblies(document.assemblies),
   shelf: shelf(document.shelf),
+  offcuts: offcuts(document.offcuts),
 }));

@@ -1,6 +1,7 @@
 import { electricsLimits, powerSpec } from '../electrics/model.ts';
 import { briefSpec, demandSpec, engineLimits, fuelsSpec } from '../engine/model.ts';
 import { circuitsSpec, fuelLimits, injectorRowsSpec } from '../fuel/model.ts';
+import { assembliesSpec, offcutsSpec, shelfSpec } from '../plumbing/model.ts';
 import { unitSystems } from '../quantities/index.ts';
 import {
   edgesSpec,
@@ -23,7 +24,6 @@ import {
   choiceOrNone,
   constant,
   idOf,
-  itemRef,
   measuredValue,
   moment,
   object,
@@ -75,7 +75,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(7),
+  version: constant(8),
   name: text({
     label: 'Name of the build',
     min: 1,
@@ -101,12 +101,13 @@ export const documentSpec = object({
   otherLines: otherLinesSpec,
   tanks: tanksOnMapSpec,
   routes: routesSpec,
+  assemblies: assembliesSpec,
   power: powerSpec,
   limits: limitsSpec,
   options: record(optionSpec, { max: 40 }),
   acceptances: record(acceptanceSpec, { max: 400, key: 160 }),
-  /** parts at hand that this build may use, by item */
-  shelf: record(itemRef('*'), { max: 1000 }),
+  shelf: shelfSpec,
+  offcuts: offcutsSpec,
   /** units in which this build is usually read; null: the reader's own */
   displayUnits: choiceOrNone(unitSystems),
   currency: text({

@@ -22,4 +22,5 @@ export * from './writeBuild.ts';
 export * from '../electrics/model.ts';
 export * from '../engine/model.ts';
 export * from '../fuel/model.ts';
+export * from '../plumbing/model.ts';
 export * from '../vehicle/model.ts';

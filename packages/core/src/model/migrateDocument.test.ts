@@ -202,7 +202,7 @@ describe('documents of older versions', () => {
     });
     expect(lifted.acceptances).toEqual({ 'suction.head:pump': accepted });
     expect(lifted.power.wireDecisions).toEqual({ 'a~b': { size, length } });
-    expect(lifted.shelf).toEqual({ F10A: { id: 'F10A', revision: 1 } });
+    expect(lifted.shelf).toEqual({ F10A: { item: { id: 'F10A', revision: 1 }, count: 1 } });
   });
 
   test('a path by positions becomes the path by ids of what stood there', () => {

@@ -1,4 +1,5 @@
 import type { BuildDocument } from './document.ts';
+import { assemblies } from './migrations/assemblies.ts';
 import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
@@ -15,10 +16,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   heatAndRoutes,
   vehicleSlices,
   partsAndCovers,
+  assemblies,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 7;
+export const CURRENT_VERSION: BuildDocument['version'] = 8;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -2,7 +2,9 @@ import type { StoredPumpFeed } from '../electrics/model.ts';
 import type { StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type { StoredPlacement } from '../vehicle/model.ts';
+import type { StoredAssemblyEnd } from '../plumbing/model.ts';
 import type {
+  AssemblyEnd,
   Build,
   CircuitElement,
   DecisionOption,
@@ -46,8 +48,9 @@ export const writeCurve = (points: readonly CurvePoint[]): Record<string, CurveP
 /** Fittings of a line by the part they are. */
 const writeFittings = (element: CircuitElement): StoredElement => {
   if (element.kind !== 'line') return element as unknown as StoredElement;
-  const fittings = Object.fromEntries(element.fittings.map((use) => [use.item.id, use]));
-  return { ...element, fittings } as unknown as StoredElement;
+  const { ends: _, ...line } = element;
+  const fittings = Object.fromEntries(line.fittings.map((use) => [use.item.id, use]));
+  return { ...line, fittings } as unknown as StoredElement;
 };
 
 /** An element as it is stored, without its id. */
@@ -93,6 +96,12 @@ export function writePlacement(place: Placement): StoredPlacement {
   const { id: _, ...rest } = place;
   return rest;
 }
+
+/** An end of a line as it is stored. */
+export const writeEnd = (end: AssemblyEnd): StoredAssemblyEnd => ({
+  ...end,
+  adapters: ordered(end.adapters),
+});
 
 /** The key of a value in an alternative: where it goes. */
 export const valueKey = (path: readonly string[]): string => path.join('/');
@@ -154,6 +163,12 @@ export function writeBuild(build: Build): BuildDocument {
     acceptances: Object.fromEntries(
       build.acceptances.map(({ findingId, ...accepted }) => [findingId, accepted]),
     ),
-    shelf: Object.fromEntries(build.shelf.map((ref) => [ref.id, ref])),
+    assemblies: byId(build.assemblies, (assembly) => ({
+      ...assembly,
+      from: writeEnd(assembly.from),
+      to: writeEnd(assembly.to),
+    })),
+    shelf: Object.fromEntries(build.shelf.map((entry) => [entry.item.id, entry])),
+    offcuts: byId(build.offcuts, (offcut) => offcut),
   } as BuildDocument;
 }

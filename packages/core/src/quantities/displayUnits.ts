@@ -12,6 +12,7 @@ const metric: Record<UnitKind, string> = {
   volume: 'L',
   mass: 'kg',
   force: 'N',
+  torque: 'N·m',
   pressure: 'kPa',
   temperature: '°C',
   temperatureDifference: 'K',
@@ -49,6 +50,7 @@ export const displayUnits: Record<UnitSystem, Record<UnitKind, string>> = {
   us: {
     ...metric,
     length: 'ft',
+    torque: 'lbf·ft',
     pressure: 'psi',
     temperature: '°F',
     power: 'hp',

@@ -1,3 +1,4 @@
+export * from './benchLength.ts';
 export * from './convert.ts';
 export * from './displayUnits.ts';
 export * from './errors.ts';

@@ -43,6 +43,11 @@ export const unitKinds = {
     unit('imp gal', 4.54609e-3, ['impgal']),
   ],
   mass: [unit('kg', 1), unit('g', 1e-3), unit('lb', POUND, ['lbs'])],
+  torque: [
+    unit('N·m', 1, ['Nm', 'N m']),
+    unit('lbf·ft', 1.3558179483314004, ['lbf ft', 'ft-lb']),
+    unit('lbf·in', 1.3558179483314004 / 12, ['lbf in', 'in-lb']),
+  ],
   force: [unit('N', 1), unit('kN', 1e3), unit('lbf', POUND * 9.80665)],
   pressure: [
     unit('Pa', 1),

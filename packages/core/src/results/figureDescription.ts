@@ -16,5 +16,7 @@ export interface FigureDescription {
     | 'a part on the map'
     | 'a part that is fastened'
     | 'measured seats'
+    | 'lines with their ends'
+    | 'a hose that is cut'
     | 'a tank on the map';
 }

@@ -5,6 +5,7 @@ export type FindingPlace =
   | { readonly stage: 'injectors'; readonly row?: string }
   | { readonly stage: 'map'; readonly circuit?: string; readonly line: string }
   | { readonly stage: 'map'; readonly slice: MapSlice; readonly thing: string }
+  | { readonly stage: 'lines'; readonly circuit?: string; readonly line: string }
   | { readonly stage: 'circuit' | 'pump'; readonly circuit: string; readonly element: string }
   | ({ readonly stage: 'wiring' } & WiringPlace);
 
@@ -37,6 +38,10 @@ export function placeText(place: FindingPlace): string {
       return place.circuit === undefined
         ? `map:${place.line}`
         : `map:${place.circuit}/${place.line}`;
+    case 'lines':
+      return place.circuit === undefined
+        ? `lines:${place.line}`
+        : `lines:${place.circuit}/${place.line}`;
     case 'circuit':
     case 'pump':
       return `circuit:${place.circuit}/${place.element}`;

@@ -47,7 +47,7 @@ export const solvedIn = <Value extends FormulaInput>(value: Value, caseName: str
   given(value, `case:${caseName}`);
 
 /** Another figure, by its reference. */
-export const fromFigure = (ref: FigureRef): Origin => `result:${ref.key}`;
+export const fromFigure = (ref: Pick<FigureRef, 'key'>): Origin => `result:${ref.key}`;
 
 /** A default of the trade. */
 export const byDefault = <Value extends FormulaInput>(value: Value, what = '') =>

@@ -125,13 +125,6 @@ export const documentedMapFigures: readonly FigureDescription[] = [
     onlyWith: 'a part on the map',
   },
   {
-    key: 'line.pump-inlet.clocking',
-    kind: 'angle',
-    meaning:
-      'Angle between the two angled ends of a hose, seen along it from its beginning, clockwise, from the nose of the first to that of the second: `line.<line>.clocking`. None where an end turns by less than 10°.',
-    onlyWith: 'a part on the map',
-  },
-  {
     key: 'component.pump.clearance',
     kind: 'length',
     meaning:

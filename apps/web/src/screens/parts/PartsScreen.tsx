@@ -40,7 +40,7 @@ function Shelf() {
       <h2>On the shelf</h2>
       {shelf.length === 0 && <p className="text-second">Nothing is written down yet.</p>}
       <ul>
-        {shelf.map((ref) => (
+        {shelf.map(({ item: ref }) => (
           <li key={ref.id} className="flex items-center justify-between">
             <span>{catalogue.items.find((i) => i.id === ref.id)?.designation ?? ref.id}</span>
             <button
@@ -63,7 +63,12 @@ function Shelf() {
           }))}
           onPick={(id) => {
             const item = items.find((i) => i.id === id);
-            if (item) edit({ name: 'set', path: ['shelf', item.id], value: refOf(item) });
+            if (item)
+              edit({
+                name: 'set',
+                path: ['shelf', item.id],
+                value: { item: refOf(item), count: 1 },
+              });
           }}
         />
       </div>

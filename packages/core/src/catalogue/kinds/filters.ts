@@ -1,6 +1,7 @@
 import { choice, figure } from '../../model/spec.ts';
 import { bodyFields, portFields, returnPort } from './bodyFields.ts';
 import { catalogueKind } from './catalogueKind.ts';
+import { returnThread, threadFields } from './ports.ts';
 import { bypass, dropTable, filtering, pressureRating, regulating } from './sharedFields.ts';
 
 export const filterForms = ['in-line', 'strainer'] as const;
@@ -15,6 +16,7 @@ export const filter = catalogueKind({
     pressureRating,
     ...bodyFields,
     ...portFields,
+    ...threadFields,
   },
   table: dropTable,
 });
@@ -32,6 +34,8 @@ export const filterRegulator = catalogueKind({
     ...bodyFields,
     ...portFields,
     ...returnPort,
+    ...threadFields,
+    ...returnThread,
   },
   table: dropTable,
 });

@@ -40,6 +40,20 @@ export const hose = catalogueKind({
       help: 'what touches the fuel; sets how far the line gives under pressure',
     }),
     wall: choice(hoseWalls, { label: 'Wall' }),
+    bendRadius: {
+      ...figure('length', 'mm', [0, 2], 'Least bend, inside (empty: usual for its size)'),
+      whenEmpty: 0,
+    },
+    temperatureLimit: {
+      ...figure('temperature', '°C', [0, 800], 'Stands, of what flows in it'),
+      whenEmpty: 0,
+    },
+    shortening: {
+      ...figure('ratio', '%', [-0.1, 0.1], 'Shortens at its rated pressure'),
+      whenEmpty: 0.04,
+    },
+    soldStep: { ...figure('length', 'm', [0, 100], 'Sold in steps of'), whenEmpty: 0 },
+    soldUpTo: { ...figure('length', 'm', [0, 1000], 'Longest piece sold'), whenEmpty: 0 },
     service: choiceOrLeftOut(hoseServices, {
       label: 'Made for',
       help: 'fuel under pressure when nothing is said',

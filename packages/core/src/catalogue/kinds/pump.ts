@@ -3,6 +3,7 @@ import { choice, figure, list, object, yesNo } from '../../model/spec.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
 import { bodyFields, plugFields, portFields } from './bodyFields.ts';
 import { distinct } from './distinct.ts';
+import { threadFields } from './ports.ts';
 import { terminals } from './sharedFields.ts';
 
 /** A point of a pump curve: flow m³/s, pressure rise Pa, current A. */
@@ -39,6 +40,7 @@ export const pump = catalogueKind({
     ...terminals,
     ...bodyFields,
     ...portFields,
+    ...threadFields,
     ...plugFields,
     curves: list(
       object({

@@ -1,5 +1,7 @@
 import { bodyFields, portFields } from './bodyFields.ts';
+import { whole } from '../../model/spec.ts';
 import { catalogueKind } from './catalogueKind.ts';
+import { threadFields } from './ports.ts';
 import { bypass, pressureRating, regulating, settable } from './sharedFields.ts';
 
 /** A return regulator: range, slope and opening. */
@@ -13,6 +15,8 @@ export const regulator = catalogueKind({
     pressureRating,
     ...bodyFields,
     ...portFields,
+    ...threadFields,
+    inlets: { ...whole({ label: 'Inlets', min: 1, max: 4 }), whenEmpty: 1 },
   },
 });
 
@@ -20,5 +24,12 @@ export const regulator = catalogueKind({
 export const deadHeadRegulator = catalogueKind({
   category: 'dead-head-regulator',
   title: 'Dead-head regulators',
-  fields: { ...settable, ...regulating, pressureRating, ...bodyFields, ...portFields },
+  fields: {
+    ...settable,
+    ...regulating,
+    pressureRating,
+    ...bodyFields,
+    ...portFields,
+    ...threadFields,
+  },
 });

@@ -13,11 +13,28 @@ export const tank = catalogueKind({
   },
 });
 
-/** A small part that is ordered but loses no pressure: clamp, seal, cap. */
+export const smallPartForms = [
+  'other',
+  'ear clamp',
+  'injection clamp',
+  'worm clamp',
+  'P-clamp',
+  'grommet',
+  'heat sleeve',
+  'sealant',
+  'oil',
+  'cap',
+  'seal',
+] as const;
+/** What a small part is. */
+export type SmallPartForm = (typeof smallPartForms)[number];
+
+/** A small part that is ordered but loses no pressure. */
 export const smallPart = catalogueKind({
   category: 'small-part',
   title: 'Clamps and small parts',
   fields: {
+    form: { ...choice(smallPartForms, { label: 'Form' }), whenEmpty: 'other' as const },
     diameterMin: figure('length', 'mm', [0, 1], 'Smallest diameter'),
     diameterMax: figure('length', 'mm', [0, 1], 'Largest diameter'),
   },

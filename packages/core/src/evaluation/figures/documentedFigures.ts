@@ -6,6 +6,7 @@ import {
   figureNames,
   single,
 } from '../../results/index.ts';
+import { documentedPlumbingFigures } from '../../plumbing/index.ts';
 import { documentedMapFigures } from '../../vehicle/index.ts';
 import { type Ladder, reachedRungs } from '../ladder.ts';
 
@@ -293,6 +294,7 @@ export const documentedFigures: readonly FigureDescription[] = [
       'Vapour pressure of the fuel at that temperature, absolute; left out where the hottest fuel of the brief is hotter.',
   },
   ...documentedMapFigures,
+  ...documentedPlumbingFigures,
   {
     key: 'consumption.flow',
     kind: 'volumeFlow',

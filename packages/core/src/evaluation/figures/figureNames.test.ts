@@ -1,11 +1,13 @@
 import { describe, expect, test } from 'vitest';
 import { electricsFigure } from '../../electrics/index.ts';
 import { engineFigure } from '../../engine/index.ts';
-import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
+import { demoBuilds, lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { withValueAt } from '../../model/index.ts';
 import { fuelFigure } from '../../fuel/index.ts';
 import { laidOutAs } from '../../tests/trippedSystems.ts';
 import { evaluate } from '../evaluate.ts';
 import { componentFigure, routeFigure, thingFigure } from '../../vehicle/index.ts';
+import { plumbingFigure } from '../../plumbing/index.ts';
 import { documentedFigures } from './documentedFigures.ts';
 
 const patterns: Readonly<Record<string, string>> = {
@@ -15,6 +17,7 @@ const patterns: Readonly<Record<string, string>> = {
   ...routeFigure.patterns,
   ...thingFigure.patterns,
   ...componentFigure.patterns,
+  ...plumbingFigure.patterns,
 };
 /** The key that a pattern makes: `{.x}` may be missing, `{x}` is anything. */
 const matching = (pattern: string): RegExp => {
@@ -37,6 +40,7 @@ describe('the names of figures', () => {
       routeFigure,
       thingFigure,
       componentFigure,
+      plumbingFigure,
     ].map((r) => Object.keys(r.patterns));
     expect(new Set(rooms.flat()).size).toBe(rooms.flat().length);
   });
@@ -65,7 +69,11 @@ describe('the names of figures', () => {
   });
 
   test('every declared figure is made by some build', () => {
-    const builds = [...demoBuilds.map((d) => d.document), laidOutAs('surge-tank')];
+    const cut = withValueAt(lantern, 'assemblies.feed.asMade', {
+      cut: { value: 3.37, unit: 'mm' },
+      clocking: null,
+    });
+    const builds = [...demoBuilds.map((d) => d.document), laidOutAs('surge-tank'), cut];
     const made = new Set(
       builds.flatMap((build) => evaluate(build, sampleCatalogue).results.map((r) => r.figure)),
     );

@@ -1,4 +1,5 @@
 import type { NearComponent, NextTape, RoutedLine } from '../../vehicle/index.ts';
+import { type JointState, type MadeEnd, type MadeLine, jointState } from '../../plumbing/index.ts';
 import type { SizedPumpFeed } from '../../electrics/index.ts';
 import type {
   CaseName,
@@ -47,6 +48,17 @@ export type ToldFeed = Omit<SizedPumpFeed, 'results'>;
 /** A line on the map without the workings of its figures. */
 export type ToldLine = Omit<RoutedLine, 'results' | 'length' | 'check'>;
 
+/** A line as it is made: what it is, and what its joints come to. */
+export interface ToldMadeLine extends Pick<MadeLine, 'lineId' | 'of' | 'name' | 'circuitId'> {
+  readonly assemblyId: string | undefined;
+  readonly ends: readonly ToldEnd[];
+}
+
+/** One end of it: what stands there, and what its joint comes to. */
+export interface ToldEnd extends Pick<MadeEnd, 'side' | 'placementId' | 'partner' | 'turn'> {
+  readonly state: JointState;
+}
+
 /** What leaves a part least where it sits. */
 export interface ToldComponent {
   readonly componentId: string;
@@ -64,6 +76,7 @@ export interface ToldEvaluation extends Pick<
   readonly feeds: readonly ToldFeed[];
   readonly lines: readonly ToldLine[];
   readonly components: readonly ToldComponent[];
+  readonly made: readonly ToldMadeLine[];
   readonly nextTape: NextTape | undefined;
 }
 
@@ -86,6 +99,29 @@ function told(fluid: FluidResult): ToldFluid {
   };
 }
 
+const toldMade = ({
+  lineId,
+  of,
+  name,
+  circuitId,
+  assembly,
+  hose,
+  ends,
+}: MadeLine): ToldMadeLine => ({
+  lineId,
+  of,
+  name,
+  circuitId,
+  assemblyId: assembly?.id,
+  ends: ends.map((end) => ({
+    side: end.side,
+    placementId: end.placementId,
+    partner: end.partner,
+    turn: end.turn,
+    state: jointState(end, hose),
+  })),
+});
+
 /** What of an evaluation screens show. */
 export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
   const { findings, demandMap, demandPeak, lengthSources } = evaluation;
@@ -99,6 +135,7 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     ),
     fluids: evaluation.fluids.map(told),
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
+    made: evaluation.made.map(toldMade),
     nextTape: evaluation.map.nextTape,
     components: evaluation.map.components.map(({ component, nearest }) => ({
       componentId: component.id,

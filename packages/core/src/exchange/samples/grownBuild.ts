@@ -31,6 +31,7 @@ const clampOf = (i: number): SmallPartItem => ({
   mass: 0.01,
   price: 1 + i / 100,
   interchange: 'P-clamp',
+  form: 'other',
   diameterMin: 0.01,
   diameterMax: 0.02,
 });
@@ -54,7 +55,9 @@ export function grownBuild(): { document: BuildDocument; catalogue: Catalogue } 
         ...kittiwake.placements,
         ...times(PLACES, (i) => [`place-${i + 1}`, placeOf(i)] as const),
       },
-      shelf: Object.fromEntries(clamps.map(({ id, revision }) => [id, { id, revision }])),
+      shelf: Object.fromEntries(
+        clamps.map(({ id, revision }) => [id, { item: { id, revision }, count: 1 }]),
+      ),
       power: {
         ...kittiwake.power,
         wireDecisions: { ...kittiwake.power.wireDecisions, ...wireDecisions },

@@ -1,4 +1,5 @@
 import {
+  type Assembly,
   type BuildDocument,
   CURRENT_VERSION,
   type FuelCircuit,
@@ -7,25 +8,25 @@ import {
 } from '../../model/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
-import { byMap, ends, placedAt, points, q, ref } from './shorthand.ts';
+import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
 
 const typedPart = { pressure: q(0, 'pressure', 'kPa'), fuelLevel: q(60, 'length', 'mm') };
 
 const lines = {
-  suction: { item: ref('HBP-16'), length: byMap, fittings: ends({ 'E16-0': 2 }) },
-  pumpInlet: { item: ref('HBP-12'), length: byMap, fittings: ends({ 'E12-0': 2 }) },
-  pumpOutlet: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 2 }) },
+  suction: { item: ref('HBP-16'), length: byMap, fittings: [] },
+  pumpInlet: { item: ref('HBP-12'), length: byMap, fittings: [] },
+  pumpOutlet: { item: ref('HBP-10'), length: byMap, fittings: [] },
   pumpHose: { item: ref('HBP-8'), length: byMap, fittings: [] },
-  feed: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
-  branch: { item: ref('HBP-8'), length: byMap, fittings: ends({ 'E8-0': 1, 'E8-45': 1 }) },
+  feed: { item: ref('HBP-10'), length: byMap, fittings: [] },
+  branch: { item: ref('HBP-8'), length: byMap, fittings: [] },
   rail: { item: ref('TSS-8'), length: byMap, fittings: [] },
-  back: { item: ref('HBP-10'), length: byMap, fittings: ends({ 'E10-0': 1, 'E10-90': 1 }) },
+  back: { item: ref('HBP-10'), length: byMap, fittings: [] },
 };
 
 /** What both circuits are made of. */
 const parts = {
   ...lines,
-  outlet: ref('B12'),
+  outlet: ref('B16'),
   coarseFilter: ref('F100L'),
   strainer: ref('FS100'),
   hanger: ref('HG8'),
@@ -44,6 +45,7 @@ const parts = {
   surgeVolume: q(2, 'volume', 'L'),
   leastShare: q(35, 'ratio', '%'),
   yBlock: ref('Y10'),
+  inletYBlock: ref('Y12'),
 } as const;
 
 /** The second pump comes in on demand: one is enough below it. */
@@ -74,6 +76,8 @@ const twins = placedAt(
     rails: 2,
   }),
   {
+    'suction-leg-1': 'inlet-y',
+    'suction-leg-2': 'inlet-y',
     'y-in-1': 'pump-y',
     'y-in-2': 'pump-y',
     pumped: 'pump-y',
@@ -136,6 +140,34 @@ const feed = (
   trigger: 'low-side',
   loadedTogether: 6,
 });
+
+/** Rails have O-ring ports, cells male nuts on what is welded into their tops. */
+const intoRail = (angle: number, dash = 8) =>
+  end(`EP${dash}-${angle}`, [dash === 8 ? 'AB8' : `AB8-${dash}`], 'boss-8-female');
+const intoCell = end('EP10-0', [], 'flare-10-male');
+const ontoVent = end('EP6-0', [], 'flare-6-male');
+const fromRegulator = end('EP10-90', ['AB8-10']);
+
+/** Every hose of both circuits with its ends; the branches alike on both sides. */
+const assemblies: readonly Assembly[] = [
+  assembly('main', 'suction', end('EP16-0'), end('EP16-90', ['AB16'])),
+  ...[1, 2].flatMap((which) => [
+    assembly('main', `pump-inlet-${which}`, end('EP12-0'), end('EP12-0', ['AB12'])),
+    assembly('main', `pump-hose-${which}`, end('EP8-0', ['AB8']), end('EP8-0', ['AD10-8'])),
+    assembly('main', `branch-${which}`, end('EP8-0', ['AD10-8']), intoRail(60)),
+    assembly('main', `rail-link-${which}`, intoRail(90), end('EP8-90', ['AB8'])),
+  ]),
+  assembly('main', 'pump-outlet', end('EP10-0'), end('EP10-0', ['AB10'])),
+  assembly('main', 'feed', end('EP10-90', ['AB10']), end('EP10-0')),
+  assembly('main', 'return', fromRegulator, intoCell),
+  assembly('methanol', 'methanol-suction', end('EP16-0'), end('EP16-90', ['AB16'])),
+  assembly('methanol', 'methanol-pump-inlet', end('EP12-0', ['AB12']), end('EP12-0', ['AB12'])),
+  assembly('methanol', 'methanol-pump-outlet', end('EP10-0', ['AB8-10']), end('EP10-0', ['AB10'])),
+  assembly('methanol', 'methanol-feed', end('EP10-90', ['AB10']), intoRail(90, 10)),
+  assembly('methanol', 'methanol-return', fromRegulator, intoCell),
+  otherAssembly('vent', ontoVent, ontoVent),
+  otherAssembly('methanol-vent', ontoVent, ontoVent),
+];
 
 /**
  * Kittiwake: a hill-climb single-seater with a 3.1-litre twin-turbo V6: E85 on the primaries over
@@ -274,7 +306,9 @@ export const kittiwake: BuildDocument = writeBuild({
   },
   options: [],
   acceptances: [],
+  assemblies,
   shelf: [],
+  offcuts: [],
   displayUnits: null,
   currency: 'EUR',
 });

@@ -37,63 +37,68 @@ export const kittiwakeVehicle: VehicleSlices = {
     clearance: 40,
   }),
   placements: [
-    place('tank-outlet', 'Cell outlet', [1200, -360, 150], 'outside'),
-    place('tank-return', 'Cell return', [1200, -180, 440], 'outside'),
-    place('coarse-filter', 'Coarse filter', [1240, -520, 150], 'outside', {
+    place('tank-outlet', 'Cell outlet', [1310, -360, 150], 'outside', { heading: -90 }),
+    place('tank-return', 'Cell return', [1200, -180, 440], 'outside', { pitch: 90 }),
+    place('coarse-filter', 'Coarse filter', [1240, -600, 150], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    place('pump', 'First pump', [890, -480, 160], 'outside', {
+    place('pump', 'First pump', [850, -525, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], {
         metal: 'stainless',
         rubber: true,
       }),
     }),
-    place('pump-2', 'Second pump', [890, -580, 160], 'outside', {
+    place('pump-2', 'Second pump', [850, -625, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], {
         metal: 'stainless',
         rubber: true,
       }),
     }),
-    place('fine-filter', 'Fine filter', [405, -540, 160], 'outside', {
+    place('fine-filter', 'Fine filter', [370, -560, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-right'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
+    place('inlet-y', 'Y-block of the pump inlets', [1115, -580, 150], 'outside'),
     onEngine('y-block', 'Y-block to the rails', [340, 0, 740]),
-    place('pump-y', 'Y-block of the pumps', [660, -530, 160], 'outside'),
-    onEngine('rail', 'Left rail', [470, 180, 640]),
-    onEngine('rail-end', 'End of the left rail', [890, 180, 640]),
-    onEngine('rail-2', 'Right rail', [470, -180, 640]),
-    onEngine('rail-2-end', 'End of the right rail', [890, -180, 640]),
+    place('pump-y', 'Y-block of the pumps', [610, -575, 160], 'outside'),
+    onEngine('rail', 'Left rail', [470, 180, 640], { heading: 180 }),
+    onEngine('rail-end', 'End of the left rail', [890, 180, 640], { heading: 0 }),
+    onEngine('rail-2', 'Right rail', [470, -180, 640], { heading: 180 }),
+    onEngine('rail-2-end', 'End of the right rail', [890, -180, 640], { heading: 0 }),
     onEngine('regulator', 'Regulator', [960, 0, 790], {
       fixing: held(ontoSolid('engine'), 'bracket', [2, 0], [2, 'M6'], { metal: 'stainless' }),
     }),
-    place('methanol-tank-outlet', 'Methanol cell outlet', [1200, 360, 150], 'outside'),
-    place('methanol-tank-return', 'Methanol cell return', [1200, 180, 440], 'outside'),
-    place('methanol-coarse-filter', 'Methanol coarse filter', [1240, 520, 150], 'outside', {
+    place('methanol-tank-outlet', 'Methanol cell outlet', [1310, 360, 150], 'outside', {
+      heading: 90,
+    }),
+    place('methanol-tank-return', 'Methanol cell return', [1200, 180, 440], 'outside', {
+      pitch: 90,
+    }),
+    place('methanol-coarse-filter', 'Methanol coarse filter', [1240, 600, 150], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    place('methanol-pump', 'Methanol pump', [890, 520, 160], 'outside', {
+    place('methanol-pump', 'Methanol pump', [850, 590, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-left'), 'bracket', [2, 5], [2, 'M6'], {
         metal: 'stainless',
         rubber: true,
       }),
     }),
-    place('methanol-fine-filter', 'Methanol fine filter', [405, 540, 160], 'outside', {
+    place('methanol-fine-filter', 'Methanol fine filter', [370, 570, 160], 'outside', {
       heading: 180,
       fixing: held(ontoLine('rail-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    onEngine('methanol-rail', 'Methanol rail', [330, 80, 740]),
+    onEngine('methanol-rail', 'Methanol rail', [330, 80, 740], { heading: 180 }),
     onEngine('methanol-rail-end', 'End of the methanol rail', [750, 80, 740]),
     onEngine('methanol-regulator', 'Methanol regulator', [775, 80, 780], {
       fixing: held(ontoSolid('engine'), 'bracket', [2, 0], [2, 'M6'], { metal: 'stainless' }),
     }),
-    place('cell-vent', 'Cell vent', [1250, -260, 440], 'outside'),
-    place('methanol-vent', 'Methanol cell vent', [1250, 260, 440], 'outside'),
+    place('cell-vent', 'Cell vent', [1250, -260, 440], 'outside', { pitch: 90 }),
+    place('methanol-vent', 'Methanol cell vent', [1250, 260, 440], 'outside', { pitch: 90 }),
     place('vent-valve', 'Roll-over valve', [1180, -420, 560], 'outside'),
     place('methanol-vent-valve', 'Methanol roll-over valve', [1180, 420, 560], 'outside'),
     place('battery', 'Battery', [2060, 300, 160], 'cabin', {
@@ -278,7 +283,7 @@ export const kittiwakeVehicle: VehicleSlices = {
     way('main', 'pump-hose-1'),
     way('main', 'pump-hose-2'),
     way('main', 'pump-outlet'),
-    way('main', 'feed', bent(135, [[305, -540, 790]])),
+    way('main', 'feed', bent(135, [[270, -560, 790]])),
     way('main', 'branch-1'),
     way('main', 'branch-2'),
     way('main', 'rail-1'),
@@ -290,7 +295,7 @@ export const kittiwakeVehicle: VehicleSlices = {
     way('methanol', 'methanol-pump-inlet'),
     way('methanol', 'methanol-pump-outlet'),
     way('methanol', 'methanol-rail'),
-    way('methanol', 'methanol-feed', bent(135, [[305, 540, 790]])),
+    way('methanol', 'methanol-feed', bent(135, [[270, 570, 790]])),
     way('methanol', 'methanol-return', bent(135, [[1200, 160, 730]])),
     otherWay('vent', bent(80, [[1250, -260, 560]])),
     otherWay('methanol-vent', bent(80, [[1250, 260, 560]])),

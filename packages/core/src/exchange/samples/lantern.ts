@@ -1,6 +1,6 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { lanternVehicle } from './lanternVehicle.ts';
-import { byMap, points, q, ref, typed } from './shorthand.ts';
+import { assembly, byMap, end, otherAssembly, points, q, ref, typed } from './shorthand.ts';
 
 const outletPart = ['fuelCircuits', 'main', 'elements', 'tank-bung', 'item'];
 
@@ -94,7 +94,7 @@ export const lantern: BuildDocument = writeBuild({
           fuelLevel: q(80, 'length', 'mm'),
           usableVolume: q(78, 'volume', 'L'),
           // 1.6 m² of bare steel in the air stream
-          heatLoss: q(35.7, 'thermalConductance', 'W/K'),
+          heatLoss: q(36, 'thermalConductance', 'W/K'),
         },
         {
           kind: 'fitting',
@@ -113,10 +113,7 @@ export const lantern: BuildDocument = writeBuild({
           to: 'coarse-in',
           item: ref('HBR-10'),
           length: byMap,
-          fittings: [
-            { item: ref('E10-0'), count: 1 },
-            { item: ref('E10-45'), count: 1 },
-          ],
+          fittings: [],
         },
         {
           kind: 'filter',
@@ -136,7 +133,7 @@ export const lantern: BuildDocument = writeBuild({
           to: 'pump-in',
           item: ref('HBR-10'),
           length: byMap,
-          fittings: [{ item: ref('E10-0'), count: 2 }],
+          fittings: [],
         },
         {
           kind: 'pump',
@@ -158,10 +155,7 @@ export const lantern: BuildDocument = writeBuild({
           to: 'fine-in',
           item: ref('HBR-6'),
           length: byMap,
-          fittings: [
-            { item: ref('E6-0'), count: 1 },
-            { item: ref('E6-90'), count: 1 },
-          ],
+          fittings: [],
         },
         {
           kind: 'filter',
@@ -181,10 +175,7 @@ export const lantern: BuildDocument = writeBuild({
           to: 'rail-in',
           item: ref('HBR-6'),
           length: byMap,
-          fittings: [
-            { item: ref('E6-0'), count: 1 },
-            { item: ref('E6-90'), count: 2 },
-          ],
+          fittings: [],
         },
         {
           kind: 'line',
@@ -223,10 +214,7 @@ export const lantern: BuildDocument = writeBuild({
           to: 'tank-return',
           item: ref('HBR-6'),
           length: byMap,
-          fittings: [
-            { item: ref('E6-0'), count: 1 },
-            { item: ref('E6-90'), count: 1 },
-          ],
+          fittings: [],
         },
       ],
     },
@@ -293,7 +281,22 @@ export const lantern: BuildDocument = writeBuild({
     pumpFeedDrop: q(0.25, 'voltage', 'V'),
   },
   acceptances: [],
+  assemblies: [
+    assembly('main', 'suction', end('E10-0', ['AD12-10']), end('E10-0', ['AB10'])),
+    assembly('main', 'pump-inlet', end('E10-30', ['AB10']), end('E10-30', ['AB10'])),
+    assembly('main', 'pump-outlet', end('E6-0', ['AB6']), end('E6-0', ['AB6'])),
+    assembly('main', 'feed', end('E6-0', ['AB6']), end('E6-90', ['AB8-6'], 'boss-8-female')),
+    assembly('main', 'return', end('E6-90', ['AB6']), end('E6-60', [], 'flare-6-male')),
+    otherAssembly(
+      'gearbox-oil-out',
+      end('E6-45', [], 'flare-6-male'),
+      end('E6-0', [], 'flare-6-male'),
+    ),
+    otherAssembly('reference', end(null, [], 'barb-5-male'), end(null, [], 'barb-5-male')),
+    otherAssembly('vent', end(null, [], 'barb-10-male'), end(null, [], 'barb-10-male')),
+  ],
   shelf: [],
+  offcuts: [],
   displayUnits: null,
   currency: 'EUR',
   options: [

@@ -41,11 +41,11 @@ export const lanternVehicle: VehicleSlices = {
     clearance: 300,
   }),
   placements: [
-    place('tank-outlet', 'Tank outlet', [-450, -420, 430], 'outside'),
-    place('tank-return', 'Tank return', [-500, -400, 700], 'outside'),
-    place('tank-vent', 'Tank vent', [-800, -500, 700], 'outside'),
-    place('vent-valve', 'Roll-over valve', [-800, -860, 800], 'outside'),
-    place('coarse-filter', 'Coarse filter', [250, -370, 360], 'outside', {
+    place('tank-outlet', 'Tank outlet', [-450, -420, 430], 'outside', { heading: 0 }),
+    place('tank-return', 'Tank return', [-500, -400, 700], 'outside', { pitch: 90 }),
+    place('tank-vent', 'Tank vent', [-800, -500, 700], 'outside', { pitch: 90 }),
+    place('vent-valve', 'Roll-over valve', [-800, -860, 800], 'outside', { pitch: -90 }),
+    place('coarse-filter', 'Coarse filter', [160, -370, 360], 'outside', {
       fixing: held(ontoLine('leg-right'), 'bracket', [3, 5], [2, 'M6']),
     }),
     place('pump', 'Fuel pump', [520, -370, 500], 'outside', {
@@ -54,15 +54,15 @@ export const lanternVehicle: VehicleSlices = {
     place('fine-filter', 'Fine filter', [820, -370, 500], 'outside', {
       fixing: held(ontoSolid('leg-right'), 'bracket', [3, 5], [2, 'M6']),
     }),
-    onEngine('rail', 'Fuel rail', [2770, -120, 880]),
+    onEngine('rail', 'Fuel rail', [2770, -120, 880], { heading: 180 }),
     onEngine('rail-end', 'Front end of the rail', [3150, -120, 880]),
     onEngine('regulator', 'Regulator', [3200, -150, 900], {
       heading: 90,
       fixing: held(ontoSolid('engine'), 'bracket', [3, 0], [2, 'M6']),
     }),
     onEngine('manifold', 'Inlet manifold', [3000, -200, 950]),
-    place('gearbox-cooler', 'Gearbox cooler', [3820, -300, 560], 'engine-bay'),
-    onEngine('gearbox-oil', 'Gearbox oil outlet', [2300, -220, 480]),
+    place('gearbox-cooler', 'Gearbox cooler', [3820, -300, 560], 'engine-bay', { heading: 180 }),
+    onEngine('gearbox-oil', 'Gearbox oil outlet', [2300, -220, 480], { heading: -90 }),
     place('battery', 'Battery box', [2300, 560, 880], 'cabin', {
       heading: 90,
       fixing: held(ontoSheet('cab-floor-left'), 'tray', [2, 0], [4, 'M8']),

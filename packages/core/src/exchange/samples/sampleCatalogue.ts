@@ -7,7 +7,9 @@ import {
   sampleWires,
 } from './sampleElectrical.ts';
 import { sampleFasteners } from './sampleFasteners.ts';
-import { sampleFittings, sampleSmallParts } from './sampleFittings.ts';
+import { sampleEnds } from './sampleEnds.ts';
+import { sampleFittings } from './sampleFittings.ts';
+import { sampleSmallParts } from './sampleSmallParts.ts';
 import {
   sampleDeadHeadRegulators,
   sampleFilterRegulators,
@@ -25,6 +27,7 @@ export const sampleCatalogue: Catalogue = {
     ...samplePumps,
     ...sampleInjectors,
     ...sampleHoses,
+    ...sampleEnds,
     ...sampleFittings,
     ...sampleFilters,
     ...sampleRegulators,

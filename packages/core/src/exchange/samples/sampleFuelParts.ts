@@ -21,6 +21,7 @@ const filter = (
   points: [litresPerHour: number, kPa: number][],
   ethanolLimit: number,
   price: number,
+  port: FilterItem['inletPort'],
   form: FilterItem['form'] = 'in-line',
 ): FilterItem => ({
   category: 'filter',
@@ -43,6 +44,8 @@ const filter = (
   splashProof: true,
   inletSide: 'back',
   outletSide: 'front',
+  inletPort: port,
+  outletPort: port === 'boss-16-female' ? 'boss-12-female' : port,
 });
 
 export const sampleFilters: readonly FilterItem[] = [
@@ -56,6 +59,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     46,
+    'boss-10-female',
   ),
   filter(
     'F10',
@@ -67,6 +71,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     0.2,
     28,
+    'boss-6-female',
   ),
   filter(
     'FS100',
@@ -78,6 +83,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     12,
+    'none',
     'strainer',
   ),
   filter(
@@ -90,6 +96,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     58,
+    'boss-6-female',
   ),
   filter(
     'F40',
@@ -101,6 +108,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     64,
+    'boss-6-female',
   ),
   filter(
     'F40L',
@@ -112,6 +120,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     112,
+    'boss-10-female',
   ),
   filter(
     'F100L',
@@ -123,6 +132,7 @@ export const sampleFilters: readonly FilterItem[] = [
     ],
     1,
     84,
+    'boss-16-female',
   ),
 ];
 
@@ -136,6 +146,7 @@ const regulatorBody = {
 const regulator = (
   id: string,
   size: string,
+  [dash, inlets]: readonly [dash: 6 | 8, inlets: number],
   slope: number,
   area: number,
   least: number,
@@ -158,14 +169,17 @@ const regulator = (
   bypassMax: (most * 1e-3) / 3600,
   pressureRating: 1.4e6,
   ...regulatorBody,
+  inletPort: `boss-${dash}-female`,
+  outletPort: `boss-${dash}-female`,
+  inlets,
 });
 
 export const sampleRegulators: readonly RegulatorItem[] = [
-  regulator('RR-S', 'small', 6, 12, 5, 180, 74),
-  regulator('RR-M', 'medium', 3, 22, 10, 400, 98),
-  regulator('RR-L', 'large', 1.5, 40, 30, 900, 146),
+  regulator('RR-S', 'small', [6, 1], 6, 12, 5, 180, 74),
+  regulator('RR-M', 'medium', [6, 1], 3, 22, 10, 400, 98),
+  regulator('RR-L', 'large', [8, 2], 1.5, 40, 30, 900, 146),
   {
-    ...regulator('RR-T', 'throttle body', 4, 16, 5, 300, 58),
+    ...regulator('RR-T', 'throttle body', [6, 1], 4, 16, 5, 300, 58),
     family: 'return, low pressure',
     setMin: 70e3,
     setMax: 250e3,
@@ -201,6 +215,9 @@ const filterRegulator = (kPa: number): FilterRegulatorItem => ({
   inletSide: 'back',
   outletSide: 'front',
   returnSide: 'bottom',
+  inletPort: 'quick-6-male',
+  outletPort: 'quick-6-male',
+  returnPort: 'quick-5-male',
 });
 
 export const sampleFilterRegulators: readonly FilterRegulatorItem[] = [300, 350, 400].map(
@@ -223,6 +240,8 @@ export const sampleDeadHeadRegulators: readonly DeadHeadRegulatorItem[] = [
     openArea: 16e-6,
     pressureRating: 1.4e6,
     ...regulatorBody,
+    inletPort: 'boss-6-female',
+    outletPort: 'boss-6-female',
   },
 ];
 

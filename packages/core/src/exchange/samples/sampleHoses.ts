@@ -29,6 +29,13 @@ interface HoseFamily {
   readonly material: HoseMaterial;
   readonly made: HoseWall;
   readonly service?: HoseService;
+  /** °C of what flows in it */
+  readonly hottest: number;
+  readonly shortening: number;
+  /** m: steps in which it is sold, up to the longest piece */
+  readonly sold: readonly [step: number, upTo: number];
+  /** inside radius mm by dash size, where its maker gives one */
+  readonly bends?: Readonly<Record<number, number>>;
 }
 
 const hoses = (family: HoseFamily): HoseItem[] =>
@@ -49,12 +56,20 @@ const hoses = (family: HoseFamily): HoseItem[] =>
     dash,
     material: family.material,
     wall: family.made,
+    bendRadius: (family.bends?.[dash] ?? 0) / 1e3,
+    temperatureLimit: family.hottest + 273.15,
+    shortening: family.shortening,
+    soldStep: family.sold[0],
+    soldUpTo: family.sold[1],
     ...(family.service ? { service: family.service } : {}),
   }));
 
 export const sampleHoses: readonly HoseItem[] = [
   ...hoses({
     code: 'HPR',
+    hottest: 125,
+    shortening: 0.04,
+    sold: [0.5, 10],
     family: 'push-on rubber',
     material: 'rubber',
     made: 'plain',
@@ -67,6 +82,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'HBR',
+    hottest: 125,
+    shortening: 0.04,
+    sold: [0.5, 10],
     family: 'braided rubber',
     material: 'rubber',
     made: 'braided',
@@ -79,6 +97,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'HBP',
+    hottest: 200,
+    shortening: 0.02,
+    sold: [0.5, 6],
     family: 'braided PTFE',
     material: 'PTFE',
     made: 'braided',
@@ -91,6 +112,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'HLP',
+    hottest: 100,
+    shortening: 0.04,
+    sold: [0.5, 20],
     family: 'low-pressure rubber',
     material: 'rubber',
     made: 'plain',
@@ -103,6 +127,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'TAL',
+    hottest: 200,
+    shortening: 0,
+    sold: [3, 3],
     family: 'hardline aluminium',
     material: 'aluminium',
     made: 'rigid',
@@ -118,6 +145,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'TSS',
+    hottest: 400,
+    shortening: 0,
+    sold: [3, 3],
     family: 'hardline stainless',
     material: 'stainless',
     made: 'rigid',
@@ -133,6 +163,10 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'HCP',
+    hottest: 200,
+    shortening: 0.02,
+    sold: [0.5, 6],
+    bends: { 6: 38, 8: 50, 10: 60, 12: 75, 16: 100 },
     family: 'PTFE-lined convoluted',
     material: 'PTFE',
     made: 'convoluted',
@@ -152,6 +186,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'HSB',
+    hottest: 115,
+    shortening: 0.04,
+    sold: [0.25, 1],
     family: 'submersible',
     material: 'rubber',
     made: 'plain',
@@ -170,6 +207,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'HVT',
+    hottest: 110,
+    shortening: 0.04,
+    sold: [0.5, 20],
     family: 'low-pressure rubber, vents',
     material: 'rubber',
     made: 'plain',
@@ -188,6 +228,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'HHY',
+    hottest: 120,
+    shortening: 0.03,
+    sold: [0.5, 10],
     family: 'hydraulic',
     material: 'rubber',
     made: 'braided',
@@ -204,6 +247,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'TST',
+    hottest: 300,
+    shortening: 0,
+    sold: [2, 6],
     family: 'hardline steel',
     material: 'steel',
     made: 'rigid',
@@ -220,6 +266,9 @@ export const sampleHoses: readonly HoseItem[] = [
   }),
   ...hoses({
     code: 'TNY',
+    hottest: 90,
+    shortening: 0,
+    sold: [1, 10],
     family: 'hardline nylon',
     material: 'nylon',
     made: 'rigid',

@@ -35,6 +35,7 @@ function curves(input: {
 }
 
 type Box = Parameters<typeof curves>[0] &
+  Partial<Pick<PumpItem, 'inletPort' | 'outletPort'>> &
   Pick<PumpItem, 'id' | 'family' | 'mounting' | 'duty' | 'mass' | 'price' | 'positiveDisplacement'>;
 
 /** A cylinder with its inlet at the back; those for outside are longer and stand water. */
@@ -66,6 +67,8 @@ const pump = (box: Box): PumpItem => ({
   ...bodyOf(box.mounting),
   inletSide: 'back',
   outletSide: 'front',
+  inletPort: box.inletPort ?? 'none',
+  outletPort: box.outletPort ?? 'barb-8-male',
   plugSide: 'top',
   plugRoom: 0.04,
 });
@@ -78,6 +81,8 @@ const inTank = {
 } as const;
 const external = {
   family: 'external roller',
+  inletPort: 'boss-10-female',
+  outletPort: 'boss-6-female',
   mounting: 'external',
   duty: 'main',
   positiveDisplacement: true,
@@ -86,6 +91,8 @@ const external = {
 export const samplePumps: readonly PumpItem[] = [
   pump({
     id: 'P120',
+    inletPort: 'boss-8-female',
+    outletPort: 'boss-6-female',
     family: 'lift',
     mounting: 'external',
     duty: 'lift',
@@ -140,6 +147,8 @@ export const samplePumps: readonly PumpItem[] = [
   pump({
     id: 'P520X',
     ...external,
+    inletPort: 'boss-12-female',
+    outletPort: 'boss-8-female',
     freeFlow: 520,
     deadHead: 760,
     currentFree: 6,
@@ -149,6 +158,8 @@ export const samplePumps: readonly PumpItem[] = [
   }),
   pump({
     id: 'P900T',
+    inletPort: 'boss-16-female',
+    outletPort: 'boss-10-female',
     family: 'external twin',
     mounting: 'external',
     duty: 'main',

@@ -1,7 +1,7 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
 import { sandpiperVehicle } from './sandpiperVehicle.ts';
-import { byMap, ends, placedAt, points, q, ref } from './shorthand.ts';
+import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
 
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
 export const sandpiper: BuildDocument = writeBuild({
@@ -81,7 +81,7 @@ export const sandpiper: BuildDocument = writeBuild({
         feed: {
           item: ref('HPR-6'),
           length: byMap,
-          fittings: ends({ 'E6-0': 1, 'E6-90': 1 }),
+          fittings: [],
         },
         rail: { item: ref('TAL-6'), length: byMap, fittings: [] },
       }),
@@ -151,7 +151,13 @@ export const sandpiper: BuildDocument = writeBuild({
   },
   options: [],
   acceptances: [],
+  assemblies: [
+    assembly('main', 'pump-hose', end(null), end(null)),
+    assembly('main', 'feed', end('EN6-0', ['AQ6']), end('EN6-90', ['AB6'], 'boss-6-female')),
+    otherAssembly('vent', end(null, [], 'barb-10-male'), end(null, [], 'barb-10-male')),
+  ],
   shelf: [],
+  offcuts: [],
   displayUnits: null,
   currency: 'EUR',
 });

@@ -35,12 +35,12 @@ export const sandpiperVehicle: VehicleSlices = {
   placements: [
     place('tank-pump', 'Pump in the tank', [60, 0, 800], 'outside'),
     place('tank-top', 'Tank top', [60, 0, 1000], 'outside'),
-    place('tank-vent', 'Tank vent', [-60, -60, 1000], 'outside'),
+    place('tank-vent', 'Tank vent', [-60, -60, 1000], 'outside', { pitch: 90 }),
     place('vent-valve', 'Roll-over valve', [-150, -220, 900], 'outside'),
     place('filter-regulator', 'Filter-regulator', [330, 120, 792], 'outside', {
       fixing: held(ontoLine('upper-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
-    onEngine('rail', 'Fuel rail', [720, 120, 700]),
+    onEngine('rail', 'Fuel rail', [720, 120, 700], { heading: 90 }),
     onEngine('rail-end', 'End of the fuel rail', [720, -120, 700]),
     place('battery', 'Battery', [470, 300, 540], 'outside', {
       fixing: held(ontoLine('upper-left'), 'tray', [2, 0], [4, 'M6'], { metal: 'aluminium' }),

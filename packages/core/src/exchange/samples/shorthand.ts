@@ -1,4 +1,6 @@
 import type {
+  Assembly,
+  AssemblyEnd,
   CurvePoint,
   Edge,
   FuelCircuit,
@@ -114,10 +116,6 @@ export const points = (rows: [rpm: number, percent: number][]): CurvePoint[] =>
     value: q(percent, 'ratio', '%'),
   }));
 
-/** Fittings of a line by item id. */
-export const ends = (counts: Readonly<Record<string, number>>) =>
-  Object.entries(counts).map(([id, count]) => ({ item: ref(id), count }));
-
 /** The same circuit with some of its joints at other places, by joint. */
 export const placedAt = (
   circuit: FuelCircuit,
@@ -160,6 +158,46 @@ export const otherWay = (otherLineId: string, points: LineRoute['points'] = []):
   clamps: [],
   flexible: false,
   points,
+});
+
+/** One end of a line as it is made: its part, adapters from the port on, the port where no part says it. */
+export const end = (
+  item: string | null,
+  adapters: readonly string[] = [],
+  onto: AssemblyEnd['onto'] = null,
+): AssemblyEnd => ({
+  item: item === null ? null : ref(item),
+  onto,
+  adapters: adapters.map((id, i) => ({ id: `a${i + 1}`, item: ref(id) })),
+});
+
+const undecided = { slack: null, asMade: null };
+
+/** A line of a circuit as it is made. */
+export const assembly = (
+  circuitId: string,
+  elementId: string,
+  from: AssemblyEnd,
+  to: AssemblyEnd,
+): Assembly => ({
+  id: elementId,
+  of: { kind: 'line', circuitId, elementId },
+  from,
+  to,
+  ...undecided,
+});
+
+/** Another line as it is made. */
+export const otherAssembly = (
+  otherLineId: string,
+  from: AssemblyEnd,
+  to: AssemblyEnd,
+): Assembly => ({
+  id: `other-${otherLineId}`,
+  of: { kind: 'other', otherLineId },
+  from,
+  to,
+  ...undecided,
 });
 
 /** A range along an axis, mm. */

@@ -3,9 +3,10 @@ import { fuelSpec } from '../../engine/model.ts';
 import { command, entryOf } from '../../model/command.ts';
 import { mergeInto } from '../../model/edit.ts';
 import { record, text } from '../../model/spec.ts';
+import { assemblySpec } from '../../plumbing/model.ts';
 import { placementSpec } from '../../vehicle/model.ts';
 import { circuitSpec, injectorRowSpec } from '../model.ts';
-import { dropDecisions, dropRoutes, writeCircuitInto } from './writeCircuitInto.ts';
+import { dropAssemblies, dropDecisions, dropRoutes, writeCircuitInto } from './writeCircuitInto.ts';
 import { readCircuit } from '../../model/build.ts';
 
 const id = text({ min: 1, max: 40 });
@@ -34,6 +35,8 @@ export const layOutCircuit = command({
     /** fuels and rows that a further circuit brings with it */
     fuels: record(fuelSpec, { max: 4 }),
     injectorRows: record(injectorRowSpec, { max: 8 }),
+    /** lines whose ends have to be others on it */
+    assemblies: record(assemblySpec, { max: 400 }),
   },
   words: (c) => c.label,
   recipe(draft, c) {
@@ -44,6 +47,9 @@ export const layOutCircuit = command({
       writeCircuitInto(draft, readCircuit(c.circuit, c.circuitId));
     } else draft.fuelCircuits[c.circuitId] = c.circuit as never;
     putAll(draft.power.pumpFeeds, c.pumpFeeds);
+    for (const [key, assembly] of Object.entries(c.assemblies)) {
+      draft.assemblies[key] = assembly as never;
+    }
   },
 });
 
@@ -67,6 +73,7 @@ export const removeCircuit = command({
       if (feed.circuitId === circuitId) delete draft.power.pumpFeeds[feedId];
     }
     dropRoutes(draft, circuitId, () => true);
+    dropAssemblies(draft, circuitId, () => true);
     dropDecisions(
       draft,
       ([slice, key]) =>

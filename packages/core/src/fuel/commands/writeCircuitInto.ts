@@ -34,7 +34,7 @@ export function keptOrders(
 }
 
 /**
- * Writes a changed circuit over the one of its id. Feeds of pumps and ways of lines that are gone go
+ * Writes a changed circuit over the one of its id. Feeds of pumps, ways and ends of lines that are gone go
  * with them, and decisions that speak of an element that is gone.
  */
 export function writeCircuitInto(draft: DocumentDraft, circuit: FuelCircuit): void {
@@ -71,6 +71,7 @@ function dropOrphans(
   const kindNow = new Map(circuit.elements.map((e) => [e.id, e.kind]));
   const led = new Set(circuit.elements.filter((e) => hasTwoPlaces(circuit, e)).map((e) => e.id));
   dropRoutes(draft, circuit.id, (elementId) => !led.has(elementId));
+  dropAssemblies(draft, circuit.id, (elementId) => kindNow.get(elementId) !== 'line');
   const lost = (path: readonly string[]): boolean => {
     const [slice, circuitId, collection, id] = path;
     return (
@@ -102,6 +103,19 @@ export function dropDecisions(
       Object.values(a.values).map((v) => v.path),
     );
     if (paths.some(gone)) delete draft.options[id];
+  }
+}
+
+/** Drops the ends of lines of a circuit that are gone. */
+export function dropAssemblies(
+  draft: DocumentDraft,
+  circuitId: string,
+  gone: (elementId: string) => boolean,
+): void {
+  for (const [id, { of }] of Object.entries(draft.assemblies)) {
+    if (of.kind === 'line' && of.circuitId === circuitId && gone(of.elementId)) {
+      delete draft.assemblies[id];
+    }
   }
 }
 

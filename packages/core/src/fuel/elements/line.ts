@@ -1,7 +1,15 @@
 import { type Catalogue, lookUp } from '../../catalogue/index.ts';
-import type { LineElement } from '../../model/index.ts';
+import type { ItemRef, LineElement, Path } from '../../model/index.ts';
 import { type LocalLoss, type PipeGeometry, pipeBranch } from '../hydraulics/pipeBranch.ts';
 import { type ElementKindEntry, FEED_GUESS, RETURN_GUESS, riseBetween } from './elementKind.ts';
+
+/** Everything on a line that costs pressure beside its length: fittings, ends and adapters. */
+export const lossesOn = (
+  line: LineElement,
+): readonly { readonly item: ItemRef; readonly count: number; readonly path?: Path }[] => [
+  ...line.fittings,
+  ...(line.ends ?? []).map((end) => ({ ...end, count: 1 })),
+];
 
 /** Geometry of a line of a length m with the losses of its fittings and of its bends. */
 export function lineGeometry(
@@ -10,7 +18,7 @@ export function lineGeometry(
   catalogue: Catalogue,
 ): PipeGeometry {
   const hose = lookUp(catalogue, 'hose', line.item, line.id);
-  const losses = line.fittings.map((use): LocalLoss => {
+  const losses = lossesOn(line).map((use): LocalLoss => {
     const fitting = lookUp(catalogue, 'fitting', use.item, line.id);
     return {
       lossCoefficient: fitting.lossCoefficient,

@@ -3,7 +3,7 @@ import { elementPath, isThrough, placePath } from '../circuits/circuitRun.ts';
 import { GRAVITY } from '../hydraulics/fluid.ts';
 import { type SolvedCircuit, stateOf } from '../hydraulics/solveCircuit.ts';
 import { elementDrop, lineLoss, reynolds, velocity } from '../hydraulics/formulas.ts';
-import { lineGeometry } from '../elements/index.ts';
+import { lineGeometry, lossesOn } from '../elements/index.ts';
 import {
   type Result,
   derive,
@@ -54,7 +54,8 @@ export function elementResults(context: FigureContext, solution: SolvedCircuit):
       design.catalogue,
     );
     const bore = fromItem(pipe.bore, element.item);
-    const fittings = element.fittings.map((use) => use.item);
+    const uses = lossesOn(element);
+    const fittings = uses.map((use) => use.item);
     const ofFitting = (values: readonly number[]) =>
       together(values.map((value, i) => fromItem(value, entryAt(fittings, i))));
     return [
@@ -70,11 +71,13 @@ export function elementResults(context: FigureContext, solution: SolvedCircuit):
           lossCoefficients: ofFitting(pipe.losses.map((l) => l.lossCoefficient)),
           fittingBores: ofFitting(pipe.losses.map((l) => l.bore)),
           fittingCounts: together(
-            pipe.losses.map((l, i) =>
-              entered(
-                l.count,
-                elementPath(circuit.circuit, element, 'fittings', entryAt(fittings, i).id, 'count'),
-              ),
+            uses.map(({ count, item, path }) =>
+              path
+                ? following(count, path)
+                : entered(
+                    count,
+                    elementPath(circuit.circuit, element, 'fittings', item.id, 'count'),
+                  ),
             ),
           ),
           bendLoss: bends,

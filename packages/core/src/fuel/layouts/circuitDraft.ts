@@ -39,6 +39,8 @@ export interface CircuitPartChoices {
   readonly surgeVolume: Quantity;
   readonly leastShare: Quantity;
   readonly yBlock: ItemRef;
+  /** shares the suction out to two pumps */
+  readonly inletYBlock: ItemRef;
   readonly suction: LineChoice;
   readonly pumpInlet: LineChoice;
   readonly pumpOutlet: LineChoice;

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, createEvaluator } from '../../evaluation/index.ts';
+import { applyCommand, withEndsAlong, createEvaluator } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild } from '../../model/index.ts';
 import { layOutAs } from './layOut.ts';
@@ -7,12 +7,16 @@ import { layOutAs } from './layOut.ts';
 const withSurgeTank = (document: BuildDocument): BuildDocument =>
   applyCommand(
     document,
-    layOutAs({
-      document: readBuild(document),
-      circuitId: 'main',
-      architecture: 'surge-tank',
-      catalogue: sampleCatalogue,
-    }),
+    withEndsAlong(
+      document,
+      layOutAs({
+        document: readBuild(document),
+        circuitId: 'main',
+        architecture: 'surge-tank',
+        catalogue: sampleCatalogue,
+      }),
+      sampleCatalogue,
+    ),
   ).document;
 
 describe('the feed of a pump that a layout adds', () => {

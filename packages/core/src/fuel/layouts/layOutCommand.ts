@@ -55,5 +55,6 @@ export function layOutCommand(document: Build, laid: LaidOut): LayOut {
     pumpFeeds: byId(laid.pumpFeeds, document.power.pumpFeeds, writeFeed),
     fuels: byId(laid.fuels, document.fuels, writeFuel),
     injectorRows: byId(laid.injectorRows, document.injectorRows, writeRow),
+    assemblies: {},
   };
 }

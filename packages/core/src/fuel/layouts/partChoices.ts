@@ -82,6 +82,15 @@ export function partChoices(input: {
     q(300, 'pressure', 'kPa');
   const high = setPressure.value >= 200e3 ? setPressure : q(300, 'pressure', 'kPa');
   const bore = (ref: ItemRef): number => hoses.find((h) => h.id === ref.id)?.bore ?? 8.7e-3;
+  const yFor = (hose: ItemRef): ItemRef =>
+    neededItem(
+      pickItem(
+        fittings,
+        (f) => f.form === 'Y-block',
+        (f) => Math.abs(f.bore - 0.9 * bore(hose)),
+      ),
+      'Y-block',
+    );
   const coarse = filters.find((f) => beforePump(circuit, f.to));
   const fine = filters.find((f) => !beforePump(circuit, f.to));
   const filterItems = newestOf(catalogue, 'filter');
@@ -218,14 +227,8 @@ export function partChoices(input: {
         : q(1, 'ratio', ''),
     surgeVolume: q(2, 'volume', 'L'),
     leastShare: q(35, 'ratio', '%'),
-    yBlock: neededItem(
-      pickItem(
-        fittings,
-        (f) => f.form === 'Y-block',
-        (f) => Math.abs(f.bore - 0.9 * bore(feed.item)),
-      ),
-      'Y-block',
-    ),
+    yBlock: yFor(feed.item),
+    inletYBlock: yFor(suction.item),
     suction,
     pumpInlet: named('pump-inlet') ? choiceOf(named('pump-inlet'), 14e-3) : short(suction),
     pumpOutlet: named('pump-outlet') ? choiceOf(named('pump-outlet'), 8.7e-3) : short(feed),

@@ -20,11 +20,18 @@ export function twinPumps(parts: CircuitPartChoices): FuelCircuit {
     const yIn = draft.node(`y-in-${which}`, 'pump');
     const suffix = which === 2 ? '-2' : '';
     const words = which === 2 ? 'Second' : 'First';
+    const leg = draft.node(`suction-leg-${which}`, 'coarse-filter');
+    draft.fitting(
+      `inlet-y-${which}`,
+      `Y-block, ${words.toLowerCase()} pump inlet`,
+      [coarse, leg],
+      parts.inletYBlock,
+    );
     draft.line(
       `pump-inlet-${which}`,
       `${words} pump inlet hose`,
       'suction',
-      [coarse, pumpIn],
+      [leg, pumpIn],
       parts.pumpInlet,
     );
     draft.pump(`pump${suffix}`, `${words} pump`, [pumpIn, pumpOut], {

@@ -1,5 +1,6 @@
 import { type CatalogueItem, type Catalogue, lookUp } from '../../catalogue/index.ts';
 import { engineFigure, hotFuel } from '../../engine/index.ts';
+import { lossesOn } from '../elements/index.ts';
 import { prepareCircuit } from '../hydraulics/circuitNetwork.ts';
 import { solveCircuit, stateOf } from '../hydraulics/solveCircuit.ts';
 import { entryAt, rankCorrelation, seededNormal } from '../../numerics/index.ts';
@@ -72,7 +73,7 @@ function itemsOf(circuit: CircuitDesign, catalogue: Catalogue): CatalogueItem[] 
     const category = element.kind === 'line' ? 'hose' : element.kind;
     items.add(lookUp(catalogue, category, element.item, element.id));
     if (element.kind !== 'line') continue;
-    for (const use of element.fittings) {
+    for (const use of lossesOn(element)) {
       items.add(lookUp(catalogue, 'fitting', use.item, element.id));
     }
   }

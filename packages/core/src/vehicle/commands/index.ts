@@ -48,6 +48,9 @@ const takeOffMap = command({
       for (const [key, { of }] of Object.entries(draft.routes)) {
         if (of.kind === 'other' && of.otherLineId === id) delete draft.routes[key];
       }
+      for (const [key, { of }] of Object.entries(draft.assemblies)) {
+        if (of.kind === 'other' && of.otherLineId === id) delete draft.assemblies[key];
+      }
     }
     if (slice === 'solids') {
       for (const [key, tank] of Object.entries(draft.tanks)) {

@@ -18,8 +18,10 @@ export type BodyItem = Extract<CatalogueItem, { readonly bodyLength: number }>;
 export interface Port {
   readonly at: Vector;
   readonly direction: Vector;
-  readonly side: Side;
-  readonly componentId: string;
+  /** of a part, which side of it */
+  readonly side?: Side;
+  /** undefined where a bare place says which way it looks */
+  readonly componentId: string | undefined;
 }
 
 /** A part that sits at a place of the vehicle. */
@@ -32,6 +34,14 @@ export interface PlacedComponent {
   readonly body: OrientedBox;
   readonly carriesFuel: boolean;
   readonly servicedFrom: ServicedFrom;
+}
+
+/** The port of a place without a body, out of its front; undefined where nobody said which way it looks. */
+function barePort(place: Placement): Port | undefined {
+  const { heading, pitch } = place;
+  if (!heading && !pitch) return undefined;
+  const [direction] = axesOf({ heading: heading?.value ?? 0, pitch: pitch?.value ?? 0 });
+  return { at: vectorOf(place), direction, componentId: undefined };
 }
 
 /** What of the power supply takes room. */
@@ -55,6 +65,9 @@ export interface PlacedComponents {
 
 /** The key of a node of a circuit among the ports. */
 export const portKey = (circuitId: string, nodeId: string): string => `${circuitId}/${nodeId}`;
+
+/** The key of a place without a body among the ports. */
+export const placeKey = (placementId: string): string => portKey('', placementId);
 
 /** Forward, left and up: which axis a side lies on, and to which end. */
 export const sideAxes: Readonly<Record<Side, readonly [axis: 0 | 1 | 2, sign: 1 | -1]>> = {
@@ -130,6 +143,7 @@ export function placedComponents({
   const components: PlacedComponent[] = [];
   const ports: Record<string, Port> = {};
   const placeAt = new Map(placements.map((place) => [place.id, place]));
+  const bodied = new Set<string>();
   const put = (
     id: string,
     name: string,
@@ -142,6 +156,7 @@ export function placedComponents({
     const body = bodyAt(placement, item);
     const component = { id, name, placement, item, body, carriesFuel, servicedFrom };
     components.push(component);
+    bodied.add(placement.id);
     return component;
   };
   for (const circuit of circuits) {
@@ -162,6 +177,16 @@ export function placedComponents({
           componentId: element.id,
         };
       }
+    }
+  }
+  for (const place of placements) {
+    const port = bodied.has(place.id) ? undefined : barePort(place);
+    if (port) ports[placeKey(place.id)] = port;
+  }
+  for (const { id, nodes } of circuits) {
+    for (const node of nodes) {
+      const port = ports[placeKey(node.placementId)];
+      if (port) ports[portKey(id, node.id)] ??= port;
     }
   }
   const battery = lookUp(catalogue, 'battery', power.battery, 'power.battery');

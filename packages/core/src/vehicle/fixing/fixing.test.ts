@@ -130,9 +130,7 @@ describe('what holds the parts of a build', () => {
       const parts = fixingParts(held.wanted, held.made.design, sampleCatalogue);
       expect(parts.filter((part) => !part.item)).toEqual([]);
     }
-    const bolts = partsList(lantern, sampleCatalogue, evaluation).filter(
-      (line) => line.family === 'bolt',
-    );
+    const bolts = partsList(lantern, evaluation).filter((line) => line.family === 'bolt');
     const asked = evaluation.map.held.reduce((sum, held) => sum + held.wanted.bolts, 0);
     expect(bolts.reduce((sum, line) => sum + line.quantity, 0)).toBe(asked);
   });

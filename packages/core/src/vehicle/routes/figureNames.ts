@@ -16,7 +16,6 @@ export const routeFigure = figureNames({
   'line.clampGap': 'line.{line}.clampGap',
   'line.startTurn': 'line.{line}.startTurn',
   'line.endTurn': 'line.{line}.endTurn',
-  'line.clocking': 'line.{line}.clocking',
   'line.uncertainty': 'line.{line}.uncertainty',
   'map.lowestPoint': 'map.lowestPoint',
   'map.groundMargin': 'map.groundMargin',

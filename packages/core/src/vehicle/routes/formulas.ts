@@ -6,7 +6,6 @@ import { stretchOf } from '../geometry/stretch.ts';
 import { type ObstacleShape, nearestTo } from '../obstacles/obstacle.ts';
 import { angleBetween, scale } from '../geometry/vector.ts';
 import { clampFormulas } from './clamps.ts';
-import { clockingOf } from './clocking.ts';
 import { pathThrough, unflat } from './wayNumbers.ts';
 
 type Way = { points: readonly number[]; radii: readonly number[] };
@@ -160,22 +159,6 @@ export const portTurn = defineFormula({
   },
 });
 
-export const clocking = defineFormula({
-  name: 'clocking of two angled ends',
-  notation: 'angle from the first nose, carried along the hose without twist, to the second',
-  kind: 'angle',
-  inputKinds: { ...way, ports: 'ratio' },
-  source:
-    'seen along the hose from its beginning, clockwise; a nose points from the end of the hose out to its seat; 0: both point the same way',
-  compute: (i: Way & { ports: readonly number[] }) => {
-    const [first, second] = unflat(i.ports);
-    if (!first || !second) return 0;
-    // Into the part, against the direction out of its port.
-    const noses = [scale(first, -1), scale(second, -1)] as const;
-    return clockingOf(pathThrough(i.points, i.radii), noses) ?? 0;
-  },
-});
-
 export const lengthUncertainty = defineFormula({
   name: 'uncertainty of a length',
   notation: '± = √((±₁² + ±₂²) / 2) of its two ends; 5 mm where it was typed or measured',
@@ -208,7 +191,6 @@ export const groundMargin = defineFormula({
 export const routeFormulas = [
   ...clampFormulas,
   portTurn,
-  clocking,
   developedLength,
   bendCount,
   bendAngle,

@@ -8,8 +8,17 @@ const bendByDash: readonly (readonly [dash: number, radius: number])[] = [
   [16, 0.19],
 ];
 
-/** Inside radius m that a line may at least be bent to: hose by its size, hardline thrice its outside. */
-export function leastBendOf(hose: { wall: string; dash: number; outsideDiameter: number }): number {
+/**
+ * Inside radius m that a line may at least be bent to: what its maker says, else hose by its size,
+ * hardline thrice its outside.
+ */
+export function leastBendOf(hose: {
+  readonly wall: string;
+  readonly dash: number;
+  readonly outsideDiameter: number;
+  readonly bendRadius: number;
+}): number {
+  if (hose.bendRadius > 0) return hose.bendRadius;
   if (hose.wall === 'rigid') return 2.5 * hose.outsideDiameter;
   const known = bendByDash.find(([dash]) => dash >= hose.dash) ?? bendByDash.at(-1);
   return hose.dash > 0 && known ? known[1] : 6 * hose.outsideDiameter;

@@ -9,7 +9,7 @@ import type {
 } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import { type Sourced, entered, fromItem } from '../../results/index.ts';
-import { type Port, portKey } from '../components/placedComponent.ts';
+import { type Port, placeKey, portKey } from '../components/placedComponent.ts';
 import type { Vector } from '../geometry/vector.ts';
 import { vectorOf } from '../places/vectorOf.ts';
 import type { OtherLineUse } from '../slices/otherLines.ts';
@@ -100,7 +100,7 @@ export function ledOther(line: OtherLine, lines: Lines): Led {
     suction: false,
     circuitId: undefined,
     ends,
-    ports: [undefined, undefined],
+    ports: [lines.ports[placeKey(ends[0].id)], lines.ports[placeKey(ends[1].id)]],
     endsAt: [vectorOf(ends[0]), vectorOf(ends[1])],
     hose,
     outsideDiameter,

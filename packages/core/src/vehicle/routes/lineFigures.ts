@@ -10,6 +10,7 @@ import {
   given,
   together,
 } from '../../results/index.ts';
+import type { RoutePoint } from '../geometry/path.ts';
 import { distanceBetween } from '../geometry/vector.ts';
 import { bodyNumbers } from '../components/bodyNumbers.ts';
 import type { NearObstacle, Obstacle, VehicleAround } from '../obstacles/index.ts';
@@ -53,6 +54,18 @@ type Inputs = {
   readonly points: Sourced<readonly number[]>;
   readonly radii: Sourced<readonly number[]>;
 };
+
+/** The way of a line as inputs of its figures: corners with both ends, and their radii. */
+export function wayInputs(routeId: string, points: readonly RoutePoint[]): Inputs {
+  const corners = ['routes', routeId, 'points'];
+  return {
+    points: following(flat(points.map((p) => p.at)), corners),
+    radii: following(
+      points.map((p) => p.radius),
+      corners,
+    ),
+  };
+}
 
 /** Clearance to what leaves a line least, and what that is beyond the room asked. */
 function nearFigures(
@@ -155,31 +168,6 @@ const turnFigures = (led: Led, inputs: Inputs): readonly Result[] =>
     ];
   });
 
-/** An end that turns by no more than this is a straight one: the hose gives so much, rad. */
-const STRAIGHT = (10 * Math.PI) / 180;
-
-/** How the two angled ends of a hose stand to one another; none where one is straight or has no port. */
-function clockingFigure(led: Led, inputs: Inputs, turns: readonly Result[]): readonly Result[] {
-  const [first, second] = led.ports;
-  const angled = turns.every(({ value }) => value > STRAIGHT && value < Math.PI - STRAIGHT);
-  if (!first || !second || !angled) return [];
-  const at = led.ends.map((place) => `by:placements.${place.id}`);
-  return [
-    derive({
-      figure: routeFigure('line.clocking', { line: led.id }),
-      label: `${led.name}, clocking of its ends`,
-      formula: f.clocking,
-      inputs: {
-        ...inputs,
-        ports: given(
-          flat([first.direction, second.direction]),
-          at.flatMap((origin) => [origin, origin, origin]),
-        ),
-      },
-    }),
-  ];
-}
-
 /** Every figure of a line on the map; the first is its developed length. None where it cannot run. */
 export function lineFigures(input: {
   route: LineRoute;
@@ -195,14 +183,7 @@ export function lineFigures(input: {
   const { route, led, line, around } = input;
   const { path, nearest, points } = line;
   if (!path) return { length: undefined, bendLoss: undefined, results: [] };
-  const corners = ['routes', route.id, 'points'];
-  const inputs: Inputs = {
-    points: following(flat(points.map((p) => p.at)), corners),
-    radii: following(
-      points.map((p) => p.radius),
-      corners,
-    ),
-  };
+  const inputs = wayInputs(route.id, points);
   const of = { line: led.id };
   const told = (
     figure: 'line.length' | 'line.bends' | 'line.bendAngle' | 'line.highPoint' | 'line.lowPoint',
@@ -219,7 +200,6 @@ export function lineFigures(input: {
       formula: f.bendLosses,
       inputs: { ...inputs, bore: fromItem(led.hose.bore, led.hose) },
     });
-  const turns = turnFigures(led, inputs);
   const hot = line.check?.near.hot;
   const thing = around.obstacles.find((o) => o.kind === nearest?.kind && o.id === nearest.id);
   return {
@@ -233,8 +213,7 @@ export function lineFigures(input: {
       told('line.highPoint', 'high point', f.highPoint),
       told('line.lowPoint', 'low point', f.lowPoint),
       ...clampFigures(route, led, length),
-      ...turns,
-      ...clockingFigure(led, inputs, turns),
+      ...turnFigures(led, inputs),
       derive({
         figure: routeFigure('line.uncertainty', of),
         label: `${led.name}, its length is known to ±`,

@@ -62,7 +62,7 @@ function pointsAt(
     if (end === undefined || line.ends[end] !== placementId) return point;
     const port = line.ports[end];
     const part = moved.find(({ id }) => id === port?.componentId);
-    return { ...point, at: port && part ? sideOf(part.body, port.side).at : site.at };
+    return { ...point, at: port?.side && part ? sideOf(part.body, port.side).at : site.at };
   });
 }
 

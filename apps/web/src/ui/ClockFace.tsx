@@ -1,7 +1,7 @@
-import { type Result, formatMeasure, routeFigure } from '@brookrain/core';
-import { useBuild } from '../../build/BuildContext.ts';
-import { Figure } from '../../ui/Figure.tsx';
-import { useUnits } from '../../ui/preferences.ts';
+import { type Result, formatMeasure, plumbingFigure } from '@brookrain/core';
+import { useBuild } from '../build/BuildContext.ts';
+import { Figure } from './Figure.tsx';
+import { useUnits } from './preferences.ts';
 
 const MIDDLE = 60;
 const RADIUS = 44;
@@ -16,7 +16,7 @@ const onFace = (angle: number, radius: number): readonly [number, number] => [
 export function ClockFace({ lineId }: { lineId: string }) {
   const { results } = useBuild();
   const [units] = useUnits();
-  const figure = routeFigure('line.clocking', { line: lineId });
+  const figure = plumbingFigure('line.clocking', { line: lineId });
   const value: Result['value'] | undefined = results.find(figure)?.value;
   if (value === undefined) return null;
   const [bx, by] = onFace(value, RADIUS);
@@ -30,7 +30,7 @@ export function ClockFace({ lineId }: { lineId: string }) {
           viewBox="0 0 120 120"
           className="w-[120px] shrink-0"
           role="img"
-          aria-label={`Clock face: the first end at twelve, the second at ${formatMeasure({ value, kind: 'angle' }, units, 3)} clockwise`}
+          aria-label={`Clock face: end A at twelve, end B at ${formatMeasure({ value, kind: 'angle' }, units, 3)} clockwise`}
         >
           <circle cx={MIDDLE} cy={MIDDLE} r={RADIUS} fill="none" stroke="var(--edge)" />
           {Array.from({ length: 12 }, (_, i) => {
@@ -50,7 +50,7 @@ export function ClockFace({ lineId }: { lineId: string }) {
           />
           <circle cx={MIDDLE} cy={MIDDLE} r="6" fill="var(--paper)" stroke="var(--ink)" />
           <text x={ax} y={ay - 4} textAnchor="middle" className="text-[12px]">
-            1
+            A
           </text>
           <text
             x={onFace(value, RADIUS + 9)[0]}
@@ -58,14 +58,14 @@ export function ClockFace({ lineId }: { lineId: string }) {
             textAnchor="middle"
             className="text-[12px]"
           >
-            2
+            B
           </text>
         </svg>
         <p className="text-[13px]">
           <Figure of={figure} />
           <br />
-          Look along the hose from its beginning, the nose of its first end up: that of the second
-          points to {hour} o’clock. Clocked wrong it twists.
+          Look along the hose from end A, its nose up: the nose of end B points to {hour} o’clock.
+          Clocked wrong it twists.
         </p>
       </div>
     </section>

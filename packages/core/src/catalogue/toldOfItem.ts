@@ -1,0 +1,32 @@
+import { hashOf } from '../model/index.ts';
+import type { CatalogueItem } from './catalogueItem.ts';
+import { notSaid } from './migrateItem.ts';
+
+/** What an item tells: its fields without those in which it, or another, says nothing. */
+function told(item: CatalogueItem, other: CatalogueItem): object {
+  const usual = notSaid(item.category);
+  const silent = (of: object, key: string): boolean =>
+    key in usual && (of as Readonly<Record<string, unknown>>)[key] === usual[key];
+  return Object.fromEntries(
+    Object.entries(item).filter(([key]) => !silent(item, key) && !silent(other, key)),
+  );
+}
+
+/** Whether two items say the same wherever both say something. */
+export const agree = (one: CatalogueItem, other: CatalogueItem): boolean =>
+  hashOf(told(one, other)) === hashOf(told(other, one));
+
+/**
+ * Whether an item says more than one kept before some fields were asked for. The same revision with
+ * them is the same item, told more of.
+ */
+export const tellsMore = (item: CatalogueItem, known: CatalogueItem): boolean => {
+  const usual = notSaid(item.category);
+  const said = (of: CatalogueItem, key: string) =>
+    (of as unknown as Readonly<Record<string, unknown>>)[key] !== usual[key];
+  return (
+    item.category === known.category &&
+    Object.keys(usual).some((key) => said(item, key) && !said(known, key)) &&
+    agree(item, known)
+  );
+};

@@ -1,0 +1,198 @@
+import {
+  type Catalogue,
+  type CatalogueItem,
+  type HoseItem,
+  itemAt,
+  lookUp,
+  refKey,
+} from '../../catalogue/index.ts';
+import { type SizedPumpFeed, wiresOf } from '../../electrics/index.ts';
+import { type FluidResult, circuitScope, fuelFigure } from '../../fuel/index.ts';
+import type {
+  CircuitElement,
+  FittingElement,
+  FuelCircuit,
+  InjectorRow,
+  ItemRef,
+  Path,
+  PowerDesign,
+} from '../../model/index.ts';
+import { firstOf, valueUnder } from '../../numerics/index.ts';
+import { type Origin, fromFigure } from '../../results/index.ts';
+import { NotFound } from '../../quantities/index.ts';
+import { type HeldComponent, fixingParts } from '../../vehicle/index.ts';
+import type { MadeLine } from '../assemblies/madeLine.ts';
+import { isRail } from '../assemblies/plumbingStage.ts';
+import { partsOfLine } from './partsOfLine.ts';
+
+/** Everything that parts are counted from. */
+export interface NeededInput {
+  readonly fluids: readonly Pick<FluidResult, 'design'>[];
+  readonly circuits: readonly FuelCircuit[];
+  readonly feeds: readonly SizedPumpFeed[];
+  readonly rows: readonly InjectorRow[];
+  readonly power: Pick<PowerDesign, 'mainFuse' | 'battery' | 'ecu'>;
+  readonly held: readonly HeldComponent[];
+  readonly made: readonly MadeLine[];
+  readonly catalogue: Catalogue;
+}
+
+/** A piece that is cut, m, and for what. */
+export interface NeededPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly length: number;
+  /** the figure that says how long */
+  readonly from: Origin;
+}
+
+/** What so many of a part are for, and where the build says so. */
+export interface PartUse {
+  readonly name: string;
+  readonly quantity: number;
+  readonly from: Origin;
+}
+
+/** So many of a part, or so many metres of it, and for what. */
+export interface PartNeed {
+  readonly item: CatalogueItem;
+  readonly unit: 'piece' | 'm';
+  /** pieces, or m before anything is rounded */
+  readonly quantity: number;
+  readonly uses: readonly PartUse[];
+  /** names of what it is for, each once */
+  readonly usedFor: readonly string[];
+  /** of hose and tube, the pieces that are cut */
+  readonly pieces: readonly NeededPiece[];
+}
+
+/** What a build needs that the catalogue does not have. */
+export interface MissingPart {
+  readonly words: string;
+  readonly count: number;
+  readonly usedFor: string;
+}
+
+/** Fittings of several ways: their ways are elements of their own, the part is one. */
+const hasWays = (item: CatalogueItem): boolean =>
+  item.category === 'fitting' && (item.form === 'Y-block' || item.form === 'T');
+
+/** Whether an element is a further way of a fitting that another one already stands for. */
+function isFurtherWay(element: FittingElement, before: readonly CircuitElement[]): boolean {
+  return before.some(
+    (other) =>
+      other.kind === 'fitting' &&
+      refKey(other.item) === refKey(element.item) &&
+      (other.from === element.from || other.to === element.to),
+  );
+}
+
+const by = (path: Path): Origin => `by:${path.join('.')}`;
+
+/** The figure that says how long a line of a circuit is. */
+const lengthOrigin = (index: number, circuitId: string, element: string): Origin =>
+  fromFigure(fuelFigure('element.length', { ...circuitScope(index, circuitId), element }));
+
+/** Everything that a build is made of, by part. */
+export function partsNeeded(input: NeededInput): {
+  readonly parts: readonly PartNeed[];
+  readonly missing: readonly MissingPart[];
+} {
+  const { catalogue, made } = input;
+  const needs = new Map<string, PartNeed>();
+  const missing: MissingPart[] = [];
+  const put = (item: CatalogueItem, use: PartUse, piece?: NeededPiece): void => {
+    const key = refKey(item);
+    const known = needs.get(key);
+    needs.set(key, {
+      item,
+      unit: item.category === 'hose' || item.category === 'wire' ? 'm' : 'piece',
+      quantity: (known?.quantity ?? 0) + use.quantity,
+      uses: [...(known?.uses ?? []), use],
+      usedFor: [...new Set([...(known?.usedFor ?? []), use.name])],
+      pieces: [...(known?.pieces ?? []), ...(piece ? [piece] : [])],
+    });
+  };
+  const add = (ref: ItemRef, quantity: number, name: string, path: Path): void => {
+    const item = itemAt(catalogue, ref);
+    if (!item) throw new NotFound(`no item "${refKey(ref)}" in the catalogue`, refKey(ref));
+    put(item, { name, quantity, from: by(path) });
+  };
+  const cut = (hose: HoseItem, piece: NeededPiece): void =>
+    put(hose, { name: piece.name, quantity: piece.length, from: piece.from }, piece);
+  input.circuits.forEach((circuit, i) => {
+    const lengths = input.fluids[i]?.design.lengths ?? {};
+    circuit.elements.forEach((element, at) => {
+      if (!('item' in element)) return;
+      const path = ['fuelCircuits', circuit.id, 'elements', element.id];
+      if (element.kind === 'line') {
+        const hose = lookUp(catalogue, 'hose', element.item, element.id);
+        for (const use of element.fittings) {
+          add(use.item, use.count, element.name, [...path, 'fittings', use.item.id]);
+        }
+        // Lines that get ends are counted as they are made, below.
+        if (isRail(element, hose)) {
+          cut(hose, {
+            id: element.id,
+            name: element.name,
+            length: valueUnder(lengths, element.id),
+            from: lengthOrigin(i, circuit.id, element.id),
+          });
+        }
+        return;
+      }
+      const item = itemAt(catalogue, element.item);
+      const further =
+        element.kind === 'fitting' &&
+        item !== undefined &&
+        hasWays(item) &&
+        isFurtherWay(element, circuit.elements.slice(0, at));
+      if (!further) add(element.item, 1, element.name, path);
+    });
+  });
+  for (const line of made) {
+    const length = line.cut?.value ?? line.length;
+    if (line.hose && length !== undefined && length > 0) {
+      cut(line.hose, {
+        id: line.lineId,
+        name: line.name,
+        length,
+        from: line.cut ? fromFigure(line.cut) : line.lengthFrom,
+      });
+    }
+    const from = line.assembly
+      ? by(['assemblies', line.assembly.id])
+      : by(['routes', line.routeId ?? '']);
+    for (const { item, words, count } of partsOfLine(line, catalogue)) {
+      if (item) put(item, { name: line.name, quantity: count, from });
+      else missing.push({ words, count, usedFor: line.name });
+    }
+  }
+  for (const feed of input.feeds) {
+    const path = ['power', 'pumpFeeds', feed.feed.id];
+    add(feed.fuse.fuse, 1, 'Pump fuse', path);
+    add(feed.feed.relay, 1, 'Pump relay', path);
+  }
+  const coilFuses = new Map(
+    input.feeds
+      .map((feed) => firstOf(feed.trigger.wires).task.protection)
+      .map((fuse) => [fuse.id, fuse]),
+  );
+  for (const fuse of coilFuses.values()) add(fuse, 1, 'Fuse of the relay coils', ['power']);
+  for (const sized of wiresOf(input.feeds)) {
+    add(sized.size, sized.task.length, sized.wire.name, ['power']);
+  }
+  for (const row of input.rows) add(row.item, row.count, row.name, ['injectorRows', row.id]);
+  add(input.power.mainFuse, 1, 'Main fuse', ['power', 'mainFuse']);
+  add(input.power.battery, 1, 'Battery', ['power', 'battery']);
+  add(input.power.ecu, 1, 'ECU', ['power', 'ecu']);
+  for (const { component, wanted, made: fixing } of input.held) {
+    if (!fixing.ok) continue;
+    const usedFor = `Holds the ${component.name.toLowerCase()}`;
+    for (const { item, words, count } of fixingParts(wanted, fixing.design, catalogue)) {
+      if (item) add(item, count, usedFor, ['placements', component.placement.id]);
+      else missing.push({ words, count, usedFor });
+    }
+  }
+  return { parts: [...needs.values()], missing };
+}

@@ -1,0 +1,209 @@
+import {
+  type Catalogue,
+  type CatalogueItem,
+  type FittingItem,
+  type HoseItem,
+  alikeHoses,
+  itemAt,
+} from '../../catalogue/index.ts';
+import type { Offcut, ShelfEntry } from '../../model/index.ts';
+import { type CuttingPlan, type CuttingProblem, cuttingPlan } from './cuttingPlan.ts';
+import type { MissingPart, PartNeed } from './partsNeeded.ts';
+
+/** What a cut takes of a hose, and of a tube, m. */
+const KERF = 0.002;
+const TUBE_KERF = 0.001;
+/** A hose of which nobody says how it is sold comes by the half metre, up to 10 m. */
+const SOLD = { step: 0.5, upTo: 10 };
+/** One spare of each fitting of which so many are used. */
+export const SPARE_FROM = 4;
+
+export const counters = [
+  'Hose and tube',
+  'Fittings',
+  'Clamps and fasteners',
+  'Fuel system',
+  'Electrical',
+] as const;
+/** Where in a shop one asks for a part. */
+export type Counter = (typeof counters)[number];
+
+/** The counter at which a part is sold. */
+export function counterOf({ category }: CatalogueItem): Counter {
+  switch (category) {
+    case 'hose':
+      return 'Hose and tube';
+    case 'fitting':
+      return 'Fittings';
+    case 'small-part':
+    case 'fastener':
+      return 'Clamps and fasteners';
+    case 'pump':
+    case 'injector':
+    case 'filter':
+    case 'regulator':
+    case 'filter-regulator':
+    case 'dead-head-regulator':
+    case 'tank':
+      return 'Fuel system';
+    case 'battery':
+    case 'fuse':
+    case 'relay':
+    case 'wire':
+    case 'ecu':
+      return 'Electrical';
+  }
+}
+
+/** A part of the list: what is needed, what is there, what has to be bought. */
+export interface ShoppingLine {
+  readonly item: CatalogueItem;
+  readonly counter: Counter;
+  readonly unit: PartNeed['unit'];
+  readonly needed: number;
+  readonly spare: number;
+  /** of it on the shelf */
+  readonly atHand: number;
+  /** something else on the shelf that does the same */
+  readonly substitutes: readonly CatalogueItem[];
+  /** pieces or m to buy */
+  readonly buy: number;
+  readonly price: number;
+  readonly mass: number;
+  readonly usedFor: readonly string[];
+  readonly plan: CuttingPlan | undefined;
+  readonly pieces: PartNeed['pieces'];
+}
+
+export interface ShoppingList {
+  readonly lines: readonly ShoppingLine[];
+  readonly missing: readonly MissingPart[];
+  readonly price: number;
+  readonly mass: number;
+}
+
+/** Lengths in which a hose is sold, m. */
+export function soldLengths({ soldStep, soldUpTo }: HoseItem): number[] {
+  const step = soldStep > 0 ? soldStep : SOLD.step;
+  const upTo = soldUpTo > 0 ? soldUpTo : SOLD.upTo;
+  const count = Math.max(1, Math.floor(upTo / step + 1e-9));
+  return Array.from({ length: count }, (_, i) => step * (i + 1));
+}
+
+const sameFitting = (a: FittingItem, b: FittingItem): boolean =>
+  a.form === b.form &&
+  a.firstPort === b.firstPort &&
+  a.secondPort === b.secondPort &&
+  a.joint === b.joint &&
+  a.holds === b.holds &&
+  a.dash === b.dash &&
+  Math.abs(a.hoseBore - b.hoseBore) < 1e-4 &&
+  Math.abs(a.angle - b.angle) < 1e-3 &&
+  b.pressureRating >= a.pressureRating &&
+  b.bore >= 0.95 * a.bore;
+
+/** Whether another item does what one does: same kind, same joints, rated for no less. */
+export function doesTheSame(
+  item: CatalogueItem,
+  other: CatalogueItem,
+  catalogue: Catalogue,
+): boolean {
+  if (item.id === other.id) return false;
+  if (item.category === 'fitting' && other.category === 'fitting') return sameFitting(item, other);
+  if (item.category === 'hose' && other.category === 'hose') {
+    return (
+      other.dash === item.dash &&
+      Math.abs(other.bore / item.bore - 1) < 0.02 &&
+      alikeHoses(catalogue, item).some(({ id }) => id === other.id)
+    );
+  }
+  if (item.category === 'small-part' && other.category === 'small-part') {
+    return (
+      item.form === other.form &&
+      item.form !== 'other' &&
+      other.diameterMin <= item.diameterMin &&
+      other.diameterMax >= item.diameterMax
+    );
+  }
+  return false;
+}
+
+/** What is cut of a hose, and from what; undefined where no length sold is long enough. */
+export function cuttingOf(
+  hose: HoseItem,
+  pieces: PartNeed['pieces'],
+  offcuts: readonly Offcut[],
+): CuttingProblem | undefined {
+  const stock = soldLengths(hose);
+  const own = offcuts.filter(({ item }) => item.id === hose.id);
+  const longest = Math.max(...stock, ...own.map(({ length }) => length.value));
+  if (pieces.some(({ length }) => length > longest)) return undefined;
+  return {
+    pieces,
+    stock,
+    offcuts: own.map(({ id, length }) => ({ id, length: length.value })),
+    kerf: hose.wall === 'rigid' ? TUBE_KERF : KERF,
+  };
+}
+
+/** The plan by which the pieces of a hose are cut; undefined where no length sold is long enough. */
+export function planFor(
+  hose: HoseItem,
+  pieces: PartNeed['pieces'],
+  offcuts: readonly Offcut[],
+): CuttingPlan | undefined {
+  const problem = cuttingOf(hose, pieces, offcuts);
+  return problem && cuttingPlan(problem);
+}
+
+const inCents = (price: number): number => Math.round(price * 100) / 100;
+
+/** Mass kg of so much of an item: of hose and wire it is told by the metre. */
+const massOf = ({ mass }: CatalogueItem, quantity: number): number => mass * quantity;
+
+/** What has to be bought for what is needed, less what lies on the shelf. */
+export function shoppingList(input: {
+  readonly parts: readonly PartNeed[];
+  readonly missing: readonly MissingPart[];
+  readonly shelf: readonly ShelfEntry[];
+  readonly offcuts: readonly Offcut[];
+  readonly catalogue: Catalogue;
+}): ShoppingList {
+  const { parts, missing, shelf, offcuts, catalogue } = input;
+  const onShelf = shelf.flatMap(({ item }) => itemAt(catalogue, item) ?? []);
+  const line = ({ item, unit, quantity, usedFor, pieces }: PartNeed): ShoppingLine => {
+    const atHand = shelf.find((entry) => entry.item.id === item.id)?.count ?? 0;
+    const spare = item.category === 'fitting' && quantity >= SPARE_FROM ? 1 : 0;
+    const plan = item.category === 'hose' ? planFor(item, pieces, offcuts) : undefined;
+    const buy =
+      item.category === 'hose'
+        ? (plan?.bought ?? quantity)
+        : unit === 'm'
+          ? Math.ceil(quantity - 1e-6)
+          : Math.max(0, quantity + spare - atHand);
+    return {
+      item,
+      counter: counterOf(item),
+      unit,
+      needed: quantity,
+      spare,
+      atHand,
+      substitutes: buy > 0 ? onShelf.filter((other) => doesTheSame(item, other, catalogue)) : [],
+      buy,
+      price: inCents(item.price * buy),
+      mass: massOf(item, quantity),
+      usedFor,
+      plan,
+      pieces,
+    };
+  };
+  const lines = parts
+    .map(line)
+    .sort((a, b) => counters.indexOf(a.counter) - counters.indexOf(b.counter));
+  return {
+    lines,
+    missing,
+    price: inCents(lines.reduce((sum, each) => sum + each.price, 0)),
+    mass: lines.reduce((sum, each) => sum + each.mass, 0),
+  };
+}

@@ -1,0 +1,178 @@
+import { quantity } from '../../quantities/index.ts';
+import type { PlumbingRule } from '../checked.ts';
+import type { MadeLine } from '../assemblies/madeLine.ts';
+import { onMade } from './onMade.ts';
+
+/** Ends take so much of a hose that nothing shorter than this many diameters can be made up. */
+const SHORTEST = 4;
+
+/** A hose that would have to be cut shorter than one can make it. */
+const tooShort: PlumbingRule = onMade(
+  'hose.too-short',
+  'between its two ends a hose needs four times its diameter to be made up and to give',
+  ({ cut, hose, name }) => {
+    if (!cut || !hose || hose.wall === 'rigid') return undefined;
+    const limit = SHORTEST * hose.outsideDiameter;
+    if (cut.value >= limit) return undefined;
+    return {
+      severity: 'warn',
+      title: 'Hose is too short to be made',
+      because: `${name}: its cut length comes to {cut}; under {limit} ${hose.designation} cannot be made up`,
+      numbers: {
+        cut: { value: cut.value, kind: 'length' },
+        limit: { value: limit, kind: 'length' },
+      },
+      measured: { value: cut.value, kind: 'length' },
+      limit: { value: limit, kind: 'length' },
+      worse: 'lower',
+      cures: () => [
+        { text: 'Move its two parts apart, or screw one into the other without a hose' },
+      ],
+    };
+  },
+);
+
+/** Slack that a hose uses up by shortening under pressure. */
+const shortens: PlumbingRule = onMade(
+  'hose.shortens',
+  'slack covers what a hose shortens under pressure, and the movement of the engine',
+  ({ shortening, slack, name, assembly }) => {
+    if (!shortening || !assembly || shortening.value <= slack) return undefined;
+    const percent = Math.min(20, Math.ceil(shortening.value * 100));
+    return {
+      severity: 'warn',
+      title: 'Hose pulls at its ends under pressure',
+      because: `${name}: it shortens by {shortening} at the highest pressure; its slack is {slack}`,
+      numbers: {
+        shortening: { value: shortening.value, kind: 'ratio' },
+        slack: { value: slack, kind: 'ratio' },
+      },
+      measured: { value: slack, kind: 'ratio' },
+      limit: { value: shortening.value, kind: 'ratio' },
+      worse: 'lower',
+      cures: () => [
+        {
+          text: `Give it ${percent} % slack`,
+          command: {
+            name: 'set',
+            path: ['assemblies', assembly.id, 'slack'],
+            value: quantity(percent, 'ratio', '%'),
+          },
+        },
+      ],
+    };
+  },
+);
+
+/** What a hose that is cut must have over the bare way: what it shortens. */
+const spare = ({ shortening, length }: MadeLine): number =>
+  (shortening?.value ?? 0) * (length ?? 0);
+
+/** A hose that was cut and no longer reaches. */
+const reaches: PlumbingRule = onMade(
+  'hose.reach',
+  'a hose that is cut keeps its length: what moves, it has to reach',
+  (line) => {
+    const { reach, assembly, name, cut } = line;
+    if (!reach || !assembly) return undefined;
+    const lacking = spare(line) - reach.value;
+    // Half a millimetre: lengths are kept in whole ones.
+    if (lacking <= 5e-4) return undefined;
+    return {
+      severity: 'stop',
+      title: 'Hose no longer reaches',
+      because: `${name}: cut to {cut}, it is {lacking} too short for where it runs now`,
+      numbers: {
+        cut: { value: assembly.asMade?.cut.value ?? 0, kind: 'length' },
+        lacking: { value: lacking, kind: 'length' },
+      },
+      measured: { value: lacking, kind: 'length' },
+      limit: { value: 0, kind: 'length' },
+      worse: 'higher',
+      cures: () => [
+        {
+          text: cut
+            ? `Make a new hose, cut to ${Math.round(cut.value * 1e3)} mm`
+            : 'Make a new hose',
+          command: { name: 'set', path: ['assemblies', assembly.id, 'asMade'], value: null },
+        },
+        { text: 'Slide one of its parts along its mounting line towards the other' },
+      ],
+    };
+  },
+);
+
+/** A hose may be so much longer than it would be cut today, m and of its length. */
+const LOOSE = 0.03;
+const LOOSE_SHARE = 0.05;
+
+/** A hose that was cut and now hangs. */
+const hangs: PlumbingRule = onMade(
+  'hose.hangs',
+  'a hose that is much longer than its way hangs, and chafes',
+  (line) => {
+    const { reach, assembly, name, length, slack } = line;
+    if (!reach || !assembly || length === undefined) return undefined;
+    const over = reach.value - slack * length;
+    const limit = Math.max(LOOSE, LOOSE_SHARE * length);
+    if (over <= limit) return undefined;
+    return {
+      severity: 'warn',
+      title: 'Hose is longer than its way',
+      because: `${name}: it is {over} longer than it would be cut now`,
+      numbers: { over: { value: over, kind: 'length' } },
+      measured: { value: over, kind: 'length' },
+      limit: { value: limit, kind: 'length' },
+      worse: 'higher',
+      cures: () => [
+        {
+          text: 'Cut it again, or make a new one',
+          command: { name: 'set', path: ['assemblies', assembly.id, 'asMade'], value: null },
+        },
+      ],
+    };
+  },
+);
+
+/** A hose that is clocked otherwise may be twisted by so much, rad. */
+const TWIST = (15 * Math.PI) / 180;
+
+/** A hose whose ends no longer stand to one another as they were tightened. */
+const twisted: PlumbingRule = onMade(
+  'hose.twisted',
+  'ends that are clocked otherwise than their seats look twist the hose',
+  ({ assembly, clocking, name }) => {
+    const made = assembly?.asMade?.clocking;
+    if (!assembly?.asMade || !made || !clocking) return undefined;
+    const turn = 2 * Math.PI;
+    const apart = (((clocking.value - made.value) % turn) + turn) % turn;
+    const twist = Math.min(apart, turn - apart);
+    if (twist <= TWIST) return undefined;
+    return {
+      severity: 'warn',
+      title: 'Ends are clocked otherwise than they lie now',
+      because: `${name}: made at {made}, its seats stand at {now} to one another: the hose is twisted by {twist}`,
+      numbers: {
+        made: { value: made.value, kind: 'angle' },
+        now: { value: clocking.value, kind: 'angle' },
+        twist: { value: twist, kind: 'angle' },
+      },
+      measured: { value: twist, kind: 'angle' },
+      limit: { value: TWIST, kind: 'angle' },
+      worse: 'higher',
+      cures: () => [
+        {
+          text: 'Loosen one end and turn it; written down as clocked so',
+          command: {
+            name: 'set',
+            path: ['assemblies', assembly.id, 'asMade', 'clocking'],
+            value: quantity(Math.round((clocking.value * 180) / Math.PI), 'angle', '°'),
+          },
+        },
+      ],
+    };
+  },
+);
+
+/** Checks of how long lines are made. */
+export const lengthRules: readonly PlumbingRule[] = [tooShort, shortens, reaches, hangs, twisted];
