@@ -30,12 +30,9 @@ const pictures = [
   { name: 'fuel-circuit', path: '/builds/kittiwake/circuit' },
   { name: 'pump', path: '/builds/lantern/pump' },
   { name: 'map', path: '/builds/lantern/map' },
-  {
-    name: 'plate',
-    path: '/builds/lantern/map?of=placements:pump',
-    act: (page) =>
-      page.getByRole('img', { name: /^Plate of the fuel pump/ }).scrollIntoViewIfNeeded(),
-  },
+  { name: 'lines', path: '/builds/lantern/lines?of=return' },
+  { name: 'work-card', path: '/builds/lantern/cards?of=return' },
+  { name: 'buying', path: '/builds/kittiwake/buying' },
   { name: 'tank', path: '/builds/lantern/tank' },
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
   {

@@ -1,4 +1,5 @@
 import {
+  type BuildCommand,
   applyCommand,
   evaluate,
   generalNotice,
@@ -8,44 +9,14 @@ import {
   readBuild,
   sampleCatalogue,
   sandpiper,
+  withEndsAlong,
   withValueAt,
 } from '@brookrain/core';
 import { describe, expect, test } from 'vitest';
 import { csvText } from './csvText.ts';
-import type { Column, SheetPage } from './sheetPage.ts';
+import { RecordedSheet } from '../tests/recordedSheet.ts';
+import type { SheetPage } from './sheetPage.ts';
 import { writeWorkSheet } from './workSheet.ts';
-
-/** A sheet that keeps what is written on it. */
-class RecordedSheet implements Pick<
-  SheetPage,
-  'title' | 'heading' | 'text' | 'caution' | 'table' | 'drawing' | 'finish'
-> {
-  drawings = 0;
-  readonly said: string[] = [];
-  readonly tables: { columns: readonly Column[]; rows: readonly (readonly string[])[] }[] = [];
-  finished = false;
-  title(text: string, below: string): void {
-    this.said.push(text, below);
-  }
-  heading(text: string): void {
-    this.said.push(text);
-  }
-  text(text: string): void {
-    this.said.push(text);
-  }
-  caution(when: string, text: string): void {
-    this.said.push(`${when}. ${text}`);
-  }
-  table(columns: readonly Column[], rows: readonly (readonly string[])[]): void {
-    this.tables.push({ columns, rows });
-  }
-  drawing(): void {
-    this.drawings += 1;
-  }
-  finish(): void {
-    this.finished = true;
-  }
-}
 
 const sheetOf = (document = lantern, units: 'metric' | 'us' = 'metric'): RecordedSheet => {
   const sheet = new RecordedSheet();
@@ -194,7 +165,7 @@ describe('work sheet', () => {
 
   test('says when there is no finding', () => {
     // Cool fuel, and so much of it that the pump cannot warm it.
-    const cool = applyCommand(lantern, {
+    const command: BuildCommand = {
       name: 'set-several',
       label: 'cool',
       changes: [
@@ -217,7 +188,8 @@ describe('work sheet', () => {
           value: { id: 'HBR-10', revision: 1 },
         },
       ],
-    }).document;
+    };
+    const cool = applyCommand(lantern, withEndsAlong(lantern, command, sampleCatalogue)).document;
     expect(sheetOf(cool).said).toContain('None.');
   });
 });

@@ -115,7 +115,7 @@ export function cautionsAt(place: CautionPlace, facts: CautionFacts): Caution[] 
     case 'map':
       return [all.tankHotWork, all.hotExhaust, all.movingParts, all.fumes, all.hydraulic, all.jack];
     case 'lines':
-      return [all.hose, all.pressure, all.vapour, all.tankHotWork, all.hydraulic, ...alcohol];
+      return [all.hose, all.pressure, all.vapour, all.tankHotWork, ...alcohol];
     case 'wiring':
       return [all.cutOff, all.battery, ...cabin, ...tipOver];
     case 'take-away':

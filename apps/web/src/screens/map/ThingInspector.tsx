@@ -33,8 +33,16 @@ const fields: Readonly<Record<MapThingSlice, readonly string[]>> = {
   otherLines: ['name', 'use', 'flow'],
 };
 
-/** Fields of a place that mean something only where a part sits. */
+/** Fields of a place that mean something only where a part sits, or where a line begins or ends. */
 const turning = new Set(['heading', 'pitch']);
+
+/** Whether a line begins or ends at a place: which way its seat looks sets the ends. */
+const hasSeat = (build: Build, placementId: string): boolean =>
+  build.fuelCircuits.some(({ nodes }) => nodes.some((n) => n.placementId === placementId)) ||
+  build.otherLines.some(
+    ({ fromPlacementId, toPlacementId }) =>
+      fromPlacementId === placementId || toPlacementId === placementId,
+  );
 
 function figuresOf(slice: MapThingSlice, id: string): readonly NamedFigure[] {
   switch (slice) {
@@ -148,7 +156,7 @@ export function ThingInspector({
 }) {
   const { document: build, edit, stored } = useBuild();
   const path = [slice, id];
-  const turns = components.length > 0;
+  const turns = components.length > 0 || (slice === 'placements' && hasSeat(build, id));
   const rod =
     slice === 'movingZones' && stored.movingZones[id]?.room.shape === 'rod'
       ? [...path, 'room', 'diameter']

@@ -29,8 +29,8 @@ describe('a part on the map', () => {
     }
   });
 
-  test('a place where nothing sits is not asked where it looks', async () => {
-    open(lantern, 'placements:tank-outlet');
+  test('a place where nothing sits and no line ends is not asked where it looks', async () => {
+    open(lantern, 'placements:inertia');
     expect(await screen.findByLabelText('Name')).toBeTruthy();
     expect(screen.queryByLabelText('Its front looks')).toBeNull();
   });

@@ -121,37 +121,50 @@ function endSteps(end: MadeEnd, line: MadeLine): CardStep[] {
   ];
 }
 
+/** How a joint is sealed, by its kinds of port. */
+function sealing(each: FittingItem): string {
+  const kinds = [each.firstPort, each.secondPort].map((port) =>
+    port === 'none' ? undefined : portTypes.get(port)?.kind,
+  );
+  if (kinds.includes('taper')) {
+    return 'fuel-proof sealant on all threads but the first, no tape; look where it ends before it sets';
+  }
+  if (kinds.includes('boss') || kinds.includes('metric')) {
+    return 'O-ring lightly oiled, no sealant';
+  }
+  return 'nut thread lightly oiled, no sealant and no tape on the flare';
+}
+
 /** What goes between a part and the end of a line, tightened first. */
 function fittingSteps(end: MadeEnd): CardStep[] {
-  const { item, adapters } = end;
-  const words = (each: FittingItem): string => {
-    const kinds = [each.firstPort, each.secondPort].map((port) =>
-      port === 'none' ? undefined : portTypes.get(port)?.kind,
-    );
-    if (kinds.includes('taper')) {
-      return 'fuel-proof sealant on all threads but the first, no tape; look where it ends before it sets';
-    }
-    if (kinds.includes('boss') || kinds.includes('metric')) {
-      return 'O-ring lightly oiled, no sealant';
-    }
-    return 'nut thread lightly oiled, no sealant and no tape on the flare';
-  };
+  const { adapters } = end;
   return [
     ...adapters.map((each, i): CardStep => ({
       title: `At ${end.side === 'from' ? 'A' : 'B'}: ${each.designation}`,
-      text: each.torque > 0 ? `${words(each)}; {torque${i}}.` : `${words(each)}.`,
+      text: each.torque > 0 ? `${sealing(each)}; {torque${i}}.` : `${sealing(each)}.`,
       numbers: each.torque > 0 ? { [`torque${i}`]: { value: each.torque, kind: 'torque' } } : {},
     })),
-    ...(item && item.torque > 0
-      ? [
-          {
-            title: `At ${end.side === 'from' ? 'A' : 'B'}: nut of the line`,
-            text: `Start it by hand, ${words(item)}. Hold the body against it: {torque}. A witness mark across nut and body; the hose must not turn.`,
-            numbers: { torque: { value: item.torque, kind: 'torque' as const } },
-          },
-        ]
-      : []),
   ];
+}
+
+/** The nuts of a line at the vehicle: one step where both ends are tightened alike. */
+function nutSteps(ends: readonly MadeEnd[]): CardStep[] {
+  const nuts = ends.flatMap(({ side, item }) =>
+    item && item.torque > 0
+      ? [{ at: side === 'from' ? 'A' : 'B', words: sealing(item), torque: item.torque }]
+      : [],
+  );
+  const alike = new Map<string, (typeof nuts)[number]>();
+  for (const nut of nuts) {
+    const key = `${nut.words} ${nut.torque}`;
+    const known = alike.get(key);
+    alike.set(key, known ? { ...known, at: `${known.at} and ${nut.at}` } : nut);
+  }
+  return [...alike.values()].map(({ at, words, torque }) => ({
+    title: `At ${at}: nut of the line`,
+    text: `Start it by hand, ${words}. Hold the body against it: {torque}. A witness mark across nut and body; the hose must not turn.`,
+    numbers: { torque: { value: torque, kind: 'torque' as const } },
+  }));
 }
 
 /** How a line is made: what to lay out, the steps in order, the test. */
@@ -225,6 +238,7 @@ export function workCard(line: MadeLine, catalogue: Catalogue): WorkCard {
         },
     ...fittingSteps(first),
     ...fittingSteps(second),
+    ...nutSteps(ends),
   ];
   return {
     lineId: line.lineId,

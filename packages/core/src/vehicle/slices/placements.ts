@@ -23,7 +23,7 @@ export const placementSpec = object({
   movesWithEngine: yesNo({ label: 'Moves with the engine', since: 6, initial: false }),
   heading: quantityOrNone('angle', '°', {
     label: 'Its front looks',
-    help: '0 forward, 90 to the left, 180 back; empty: forward',
+    help: '0 forward, 90 to the left, 180 back; empty: a part looks forward, of a bare seat nobody says',
     since: 7,
     min: -2 * Math.PI,
     max: 2 * Math.PI,
@@ -31,7 +31,7 @@ export const placementSpec = object({
   }),
   pitch: quantityOrNone('angle', '°', {
     label: 'Nose up by',
-    help: 'its front raised; empty: level',
+    help: 'its front raised; empty: level, of a bare seat nobody says',
     since: 7,
     min: -Math.PI / 2,
     max: Math.PI / 2,
