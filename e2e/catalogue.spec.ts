@@ -9,7 +9,7 @@ test('search, sort and compare', async ({ page, server }) => {
   await page.getByRole('button', { name: 'Price' }).click();
   await page.getByRole('button', { name: /Price/ }).click();
   await expect(rows.nth(1)).toContainText('P900T');
-  await page.getByLabel('Search the catalogue').fill('convoluted −8');
+  await page.getByLabel('Search the catalogue').fill('PTFE-lined convoluted −8');
   await expect(rows).toHaveCount(2);
   await expect(rows.nth(1)).toContainText('HCP −8');
   await page.getByLabel('Search the catalogue').fill('nothing like it');

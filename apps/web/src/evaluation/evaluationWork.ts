@@ -6,6 +6,7 @@ import {
   type Catalogue,
   type Change,
   type Checked,
+  type CuttingPlan,
   type Cure,
   type Delta,
   type Evaluation,
@@ -31,6 +32,7 @@ import {
   type WireGain,
   changesOfEnds,
   compareFuels,
+  cuttingOf,
   createEvaluator,
   deltaOf,
   differences,
@@ -50,6 +52,7 @@ import {
   shoppingList,
   smallestLines,
   startCheapestSet,
+  startCuttingPlan,
   startUncertainty,
   thickerWire,
   toldEvaluation,
@@ -152,6 +155,7 @@ const worker = {
 let newestRun = 0;
 const DRAWS_AT_ONCE = 100;
 const TRIES_AT_ONCE = 40;
+const CHOICES_AT_ONCE = 5000;
 /** Lets messages in: a cancel, or the next evaluation. */
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -213,6 +217,30 @@ const longWork = {
   /** The smallest hose that does it for each line of a circuit. */
   smallestLines(document: BuildDocument, circuitIndex: number): SmallestLine[] {
     return smallestLines(checkedOf(document), circuitIndex);
+  },
+  /** Looks further for the plan by which a hose is cut; undefined when it was cancelled or asked for anew. */
+  async cutting(
+    document: BuildDocument,
+    hoseId: string,
+    onProgress: (plan: CuttingPlan, looked: number) => void,
+  ): Promise<CuttingPlan | undefined> {
+    newestRun += 1;
+    const own = newestRun;
+    const { parts } = evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue).parts;
+    const need = parts.find(({ item }) => item.id === hoseId);
+    const problem =
+      need?.item.category === 'hose'
+        ? cuttingOf(need.item, need.pieces, readBuild(document).offcuts)
+        : undefined;
+    if (!problem) return undefined;
+    const search = startCuttingPlan(problem);
+    for (let looked = 0; !search.done; looked += CHOICES_AT_ONCE) {
+      search.step(CHOICES_AT_ONCE);
+      onProgress(search.plan, looked + CHOICES_AT_ONCE);
+      await breath();
+      if (own !== newestRun) return undefined;
+    }
+    return search.plan;
   },
   /** Looks for the cheapest set of parts; undefined when it was cancelled or asked for anew. */
   async cheapestSet(

@@ -1,4 +1,5 @@
 import { type ShoppingLine, benchLength } from '@brookrain/core';
+import { useFurther } from './useFurther.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const WIDTH = 720;
@@ -8,7 +9,9 @@ const BAR = 20;
 /** Which length is cut into what: each bought length and offcut as a bar, its pieces in order. */
 export function CuttingBars({ line }: { line: ShoppingLine }) {
   const [units] = useUnits();
-  const { plan, item } = line;
+  const { item } = line;
+  const further = useFurther(item.id);
+  const plan = further.plan ?? line.plan;
   if (!plan) return null;
   const mm = (value: number): string => benchLength(value, units);
   const longest = Math.max(...plan.lengths.map(({ length }) => length));
@@ -24,6 +27,24 @@ export function CuttingBars({ line }: { line: ShoppingLine }) {
           ? 'proven: nothing buys less'
           : `no plan buys less than ${mm(plan.bound)}, which is not proven to be reachable`}
       </p>
+      {!plan.proven && (
+        <p className="my-1">
+          {further.looking ? (
+            <>
+              <button type="button" className="act" onClick={further.stop}>
+                Stop looking
+              </button>{' '}
+              <span className="text-second" role="status">
+                {further.looked} ways to cut looked at
+              </span>
+            </>
+          ) : (
+            <button type="button" className="act" onClick={further.look}>
+              Look further
+            </button>
+          )}
+        </p>
+      )}
       <svg
         viewBox={`0 0 ${WIDTH} ${height}`}
         width={WIDTH}

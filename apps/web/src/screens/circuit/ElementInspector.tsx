@@ -11,6 +11,7 @@ import {
   rowScope,
   elementOf,
 } from '@brookrain/core';
+import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type OpenCircuit, useCircuit } from '../../build/useCircuit.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
@@ -162,6 +163,11 @@ export function ElementInspector({ element, path, shown, select }: Props) {
             </li>
           ))}
         </ul>
+      )}
+      {element.kind === 'line' && (
+        <p className="mt-2 text-[13px]">
+          <Link to={`../lines?of=${element.id}`}>Its ends and what it is cut to</Link>
+        </p>
       )}
       {shown && (
         <CaseRows element={element} shown={shown} density={open.fluid.design.fuel.hot.density} />

@@ -258,6 +258,8 @@ export function startCuttingPlan(problem: CuttingProblem): CuttingSearch {
 
 /** Choices that are looked at before a plan is taken that is not proven. */
 const ENOUGH = 200_000;
+/** So many where a plan is made anew on every edit; it can be looked at further when it is asked for. */
+export const AT_ONCE = 3000;
 
 /** The plan that buys least and then wastes least; the best found where that takes too long to prove. */
 export function cuttingPlan(problem: CuttingProblem, choices = ENOUGH): CuttingPlan {

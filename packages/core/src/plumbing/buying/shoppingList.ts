@@ -7,7 +7,7 @@ import {
   itemAt,
 } from '../../catalogue/index.ts';
 import type { Offcut, ShelfEntry } from '../../model/index.ts';
-import { type CuttingPlan, type CuttingProblem, cuttingPlan } from './cuttingPlan.ts';
+import { AT_ONCE, type CuttingPlan, type CuttingProblem, cuttingPlan } from './cuttingPlan.ts';
 import type { MissingPart, PartNeed } from './partsNeeded.ts';
 
 /** What a cut takes of a hose, and of a tube, m. */
@@ -153,7 +153,7 @@ export function planFor(
   offcuts: readonly Offcut[],
 ): CuttingPlan | undefined {
   const problem = cuttingOf(hose, pieces, offcuts);
-  return problem && cuttingPlan(problem);
+  return problem && cuttingPlan(problem, AT_ONCE);
 }
 
 const inCents = (price: number): number => Math.round(price * 100) / 100;

@@ -1,5 +1,5 @@
 import { defineFormula } from '../../results/index.ts';
-import { cuttingPlan } from '../buying/cuttingPlan.ts';
+import { AT_ONCE, cuttingPlan } from '../buying/cuttingPlan.ts';
 import { clockingOf, pathThrough, scale, unflat } from '../../vehicle/index.ts';
 
 /** Cut lengths are rounded up to so much, m. */
@@ -98,12 +98,15 @@ type Cutting = {
   readonly kerf: number;
 };
 const planOf = ({ pieces, stock, offcuts, kerf }: Cutting) =>
-  cuttingPlan({
-    pieces: pieces.map((length, i) => ({ id: `${i}`, length })),
-    stock,
-    offcuts: offcuts.map((length, i) => ({ id: `${i}`, length })),
-    kerf,
-  });
+  cuttingPlan(
+    {
+      pieces: pieces.map((length, i) => ({ id: `${i}`, length })),
+      stock,
+      offcuts: offcuts.map((length, i) => ({ id: `${i}`, length })),
+      kerf,
+    },
+    AT_ONCE,
+  );
 const cuttingKinds = {
   pieces: 'length',
   stock: 'length',

@@ -15,7 +15,7 @@ import { adaptersFor, endWith } from '../proposals/proposedEnds.ts';
 import { endInWords, onEnds, withEnd } from './onMade.ts';
 
 /** Ends of the same school, else any, that hold the hose of a line and stand its pressure. */
-function endsLike({ hose, pressure }: MadeLine, end: MadeEnd, checked: PlumbingChecked) {
+export function endsLike({ hose, pressure }: MadeLine, end: MadeEnd, checked: PlumbingChecked) {
   const all = hose
     ? endsFor(checked.catalogue, hose).filter((each) => each.pressureRating >= pressure)
     : [];
@@ -24,7 +24,7 @@ function endsLike({ hose, pressure }: MadeLine, end: MadeEnd, checked: PlumbingC
 }
 
 /** The end exchanged for another one, with the adapters that it needs. */
-const exchanged = (
+export const exchanged = (
   line: MadeLine,
   end: MadeEnd,
   item: FittingItem | undefined,
@@ -107,7 +107,7 @@ const wrongHose: PlumbingRule = onEnds(
 );
 
 /** A hose gives so much at an end before it kinks there, rad. */
-const GIVES = (20 * Math.PI) / 180;
+export const GIVES = (20 * Math.PI) / 180;
 
 /** An end that points elsewhere than its line runs. */
 const wrongAngle: PlumbingRule = onEnds(

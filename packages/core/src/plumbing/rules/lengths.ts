@@ -1,6 +1,10 @@
 import { quantity } from '../../quantities/index.ts';
-import type { PlumbingRule } from '../checked.ts';
+import type { BuildCommand } from '../../model/index.ts';
+import type { Cure } from '../../results/index.ts';
+import { shapeOf, slideAlongRail } from '../../vehicle/index.ts';
+import type { PlumbingChecked, PlumbingRule } from '../checked.ts';
 import type { MadeLine } from '../assemblies/madeLine.ts';
+import { GIVES, endsLike, exchanged } from './joints.ts';
 import { onMade } from './onMade.ts';
 
 /** Ends take so much of a hose that nothing shorter than this many diameters can be made up. */
@@ -68,12 +72,49 @@ const shortens: PlumbingRule = onMade(
 const spare = ({ shortening, length }: MadeLine): number =>
   (shortening?.value ?? 0) * (length ?? 0);
 
+/** A way to make a hose reach again, and what it costs. */
+interface Repair {
+  readonly cure: Cure<BuildCommand>;
+  readonly price: number;
+}
+
+/** One of its parts slid along its mounting line towards the other. */
+const slides = (line: MadeLine, lacking: number, checked: PlumbingChecked): Repair[] => {
+  const routed = checked.map.lines.find(({ routeId }) => routeId === line.routeId);
+  if (!routed?.path) return [];
+  const reachable = routed.path.length - lacking;
+  return line.ends.flatMap(({ placementId }): Repair[] => {
+    const cure = slideAlongRail(checked, placementId, routed, (points) => {
+      const shape = shapeOf(points);
+      return shape.ok && shape.path.length <= reachable;
+    });
+    return cure ? [{ cure, price: 0 }] : [];
+  });
+};
+
+/** Another end that takes more of the way. */
+const longerEnds = (line: MadeLine, lacking: number, checked: PlumbingChecked): Repair[] =>
+  line.ends.flatMap((end): Repair[] => {
+    const { item, turn } = end;
+    if (!item) return [];
+    const longer = endsLike(line, end, checked)
+      .filter(
+        (other) =>
+          other.cutOff - item.cutOff >= lacking &&
+          (turn === undefined || Math.abs(other.angle - turn) <= GIVES),
+      )
+      .sort((a, b) => a.price - b.price)[0];
+    return longer
+      ? exchanged(line, end, longer, checked).map((cure) => ({ cure, price: longer.price }))
+      : [];
+  });
+
 /** A hose that was cut and no longer reaches. */
 const reaches: PlumbingRule = onMade(
   'hose.reach',
   'a hose that is cut keeps its length: what moves, it has to reach',
-  (line) => {
-    const { reach, assembly, name, cut } = line;
+  (line, checked) => {
+    const { reach, assembly, name, cut, hose } = line;
     if (!reach || !assembly) return undefined;
     const lacking = spare(line) - reach.value;
     // Half a millimetre: lengths are kept in whole ones.
@@ -89,15 +130,27 @@ const reaches: PlumbingRule = onMade(
       measured: { value: lacking, kind: 'length' },
       limit: { value: 0, kind: 'length' },
       worse: 'higher',
-      cures: () => [
-        {
-          text: cut
-            ? `Make a new hose, cut to ${Math.round(cut.value * 1e3)} mm`
-            : 'Make a new hose',
-          command: { name: 'set', path: ['assemblies', assembly.id, 'asMade'], value: null },
-        },
-        { text: 'Slide one of its parts along its mounting line towards the other' },
-      ],
+      // The cheapest repair first.
+      cures: () =>
+        [
+          ...slides(line, lacking, checked),
+          ...longerEnds(line, lacking, checked),
+          {
+            price: (hose?.price ?? 0) * (cut?.value ?? 0),
+            cure: {
+              text: cut
+                ? `Make a new hose, cut to ${Math.round(cut.value * 1e3)} mm`
+                : 'Make a new hose',
+              command: {
+                name: 'set' as const,
+                path: ['assemblies', assembly.id, 'asMade'],
+                value: null,
+              },
+            },
+          },
+        ]
+          .sort((a, b) => a.price - b.price)
+          .map(({ cure }) => cure),
     };
   },
 );

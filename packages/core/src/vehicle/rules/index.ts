@@ -17,6 +17,8 @@ import { routeHole, routeSheet } from './routeSheet.ts';
 import { routeCabin, routeCrush } from './routeSpace.ts';
 import { ventSag } from './ventSag.ts';
 
+export { slideAlongRail } from './otherSite.ts';
+
 /** Checks of what runs over the vehicle. */
 export const vehicleRules: readonly VehicleRule[] = [
   routeShape,

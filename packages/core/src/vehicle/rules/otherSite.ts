@@ -142,6 +142,34 @@ function moveCure(check: ComponentCheck, at: Vector, text: string): Cure<BuildCo
   };
 }
 
+/**
+ * The least slide of a part along its mounting line, without a new fault, that makes a line that
+ * ends at it as wanted; undefined where nothing carries the part, or no slide does.
+ */
+export function slideAlongRail(
+  checked: VehicleChecked,
+  placementId: string,
+  line: RoutedLine,
+  wanted: (points: readonly RoutePoint[]) => boolean,
+): Cure<BuildCommand> | undefined {
+  const here = checked.map.components.filter((c) => c.component.placement.id === placementId);
+  const [check] = here;
+  if (!check || check.component.placement.fixing?.onto.kind !== 'mounting-line') return undefined;
+  const site = siteOf(check.component);
+  const ways = alongRails(checked, site.at);
+  for (let by = STEP; by <= FURTHEST + 1e-9; by += STEP) {
+    for (const [words, direction] of ways) {
+      const there = { ...site, at: rounded(along(site.at, direction, by)) };
+      const moved = here.map(({ component }) => sittingAt(component, there));
+      if (!wanted(pointsAt(line, placementId, there, moved))) continue;
+      if (!isBetterSite(checked, check, there, () => false)) continue;
+      const name = check.component.name.toLowerCase();
+      return moveCure(check, there.at, `Slide the ${name} ${Math.round(by * 1e3)} mm ${words}`);
+    }
+  }
+  return undefined;
+}
+
 /** The least turn, and the least move, that rids a part of a fault without another. */
 export function otherSite(
   checked: VehicleChecked,
