@@ -50,6 +50,24 @@ describe('the cheapest set', () => {
     expect(price(0.5)).toBeLessThanOrEqual(price(0.9));
   });
 
+  test('counts hose as it is sold, with its ends', () => {
+    const now = (build: BuildDocument): number => {
+      const answer = found(build);
+      if (answer.state === 'none') throw new Error(answer.reason);
+      return answer.priceNow;
+    };
+    const item = (id: string) => sampleCatalogue.items.find((each) => each.id === id)!;
+    const bent = withValueAt(lantern, 'assemblies.return.to.item', { id: 'E6-180', revision: 1 });
+    expect(now(bent) - now(lantern)).toBeCloseTo(item('E6-180').price - item('E6-60').price, 6);
+    const bare = withValueAt(lantern, 'assemblies', {});
+    // A feed of 3.4 m and a return of 4.2 m are bought as 3.5 m and 4.5 m.
+    const ends = ['E6-0', 'AB6', 'E6-90', 'AB8-6', 'E6-90', 'AB6', 'E6-60'];
+    expect(now(lantern) - now(bare)).toBeCloseTo(
+      ends.reduce((sum, id) => sum + item(id).price, 0),
+      6,
+    );
+  });
+
   test('says so when nothing holds', () => {
     expect(found(lantern, { pumpMargin: 2.9 }).state).toBe('none');
   });

@@ -1,6 +1,15 @@
 import { entryAt, valueUnder, firstOf } from '../numerics/index.ts';
 import { rules } from './rules.ts';
-import { type CatalogueItem, alikeHoses, lookUp, newestOf, refOf } from '../catalogue/index.ts';
+import {
+  type CatalogueItem,
+  type HoseItem,
+  alikeHoses,
+  itemAt,
+  lookUp,
+  newestOf,
+  refOf,
+} from '../catalogue/index.ts';
+import { boughtOf, endsOfAssembly } from '../plumbing/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { withEndsAlong } from './commands/withEndsAlong.ts';
 import { NotFound } from '../quantities/index.ts';
@@ -11,6 +20,7 @@ import {
   type Change,
   type ItemRef,
   type LineElement,
+  readBuild,
   valueAt,
 } from '../model/index.ts';
 import type { Checked } from './checked.ts';
@@ -153,7 +163,10 @@ function placesOf(checked: Checked, wish: SetWish): Place[] {
         .filter((h) => h.ethanolLimit >= alcohol && offered(h.id, present.id))
         .map((h) => ({
           item: h,
-          price: valueUnder(fluid.design.lengths, line.id) * cost(h),
+          price: lineCost(checked, cost, path(line.id), h, {
+            id: line.id,
+            length: valueUnder(fluid.design.lengths, line.id),
+          }),
           changes: [{ path: path(line.id), value: refOf(h) }],
         })),
     });
@@ -192,6 +205,24 @@ function placesOf(checked: Checked, wish: SetWish): Place[] {
     ...place,
     choices: [...place.choices].sort((a, b) => a.price - b.price),
   }));
+}
+
+/** What a line costs with a hose: the hose as it is sold, with the ends and adapters it takes along. */
+function lineCost(
+  { stored, catalogue }: Checked,
+  cost: (item: CatalogueItem) => number,
+  path: readonly string[],
+  hose: HoseItem,
+  line: { readonly id: string; readonly length: number },
+): number {
+  const command = withEndsAlong(stored, { name: 'set', path, value: refOf(hose) }, catalogue);
+  const { assemblies } = readBuild(applyCommand(stored, command).document);
+  const ends = assemblies
+    .filter(({ of }) => of.kind === 'line' && of.elementId === line.id)
+    .flatMap((assembly) => endsOfAssembly(assembly))
+    .flatMap(({ item }) => itemAt(catalogue, item) ?? []);
+  const pieces = [{ ...line, name: line.id, from: 'default' }];
+  return boughtOf(hose, pieces) * cost(hose) + ends.reduce((sum, end) => sum + cost(end), 0);
 }
 
 /** The longest feed and the longest return: short pieces follow by hand. */

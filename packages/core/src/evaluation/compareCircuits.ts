@@ -1,6 +1,7 @@
 import { entryAt } from '../numerics/index.ts';
 import { circuitOf, resultIndex } from '../results/index.ts';
-import { type Catalogue, lookUp } from '../catalogue/index.ts';
+import { type NeededPiece, boughtOf } from '../plumbing/index.ts';
+import { type Catalogue, type HoseItem, lookUp } from '../catalogue/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { withEndsAlong } from './commands/withEndsAlong.ts';
 import {
@@ -52,15 +53,21 @@ function partsOf(
   let price = 0;
   let mass = 0;
   let joints = 0;
+  const cut = new Map<HoseItem, NeededPiece[]>();
   for (const element of circuit.elements) {
     if (!('item' in element)) continue;
-    const category = element.kind === 'line' ? 'hose' : element.kind;
-    const item = lookUp(catalogue, category, element.item, element.id);
-    const count = element.kind === 'line' ? (lengths[element.id] ?? 0) : 1;
-    price += count * item.price;
-    mass += count * item.mass;
     joints += 2;
-    if (element.kind !== 'line') continue;
+    if (element.kind !== 'line') {
+      const item = lookUp(catalogue, element.kind, element.item, element.id);
+      price += item.price;
+      mass += item.mass;
+      continue;
+    }
+    const hose = lookUp(catalogue, 'hose', element.item, element.id);
+    const length = lengths[element.id] ?? 0;
+    mass += length * hose.mass;
+    const piece = { id: element.id, name: element.name, length, from: 'default' };
+    cut.set(hose, [...(cut.get(hose) ?? []), piece]);
     for (const use of lossesOn(element)) {
       const fitting = lookUp(catalogue, 'fitting', use.item, element.id);
       price += use.count * fitting.price;
@@ -68,6 +75,8 @@ function partsOf(
       joints += use.count;
     }
   }
+  // Hose costs what is bought of it: in the lengths it is sold in.
+  for (const [hose, pieces] of cut) price += hose.price * boughtOf(hose, pieces);
   return { price, mass, joints };
 }
 

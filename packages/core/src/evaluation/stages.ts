@@ -299,11 +299,13 @@ const parts = stage({
     power: slices.power,
     map,
     made,
+    vehicle: slices.vehicle,
     catalogue: slices.catalogue,
   },
-  run: ({ names, map: onMap, ...read }) =>
+  run: ({ names, map: onMap, vehicle, ...read }) =>
     partsNeeded({
       ...read,
+      sheets: vehicle.sheets,
       circuits: names.fuelCircuits,
       rows: names.injectorRows,
       held: onMap.held,

@@ -391,6 +391,31 @@ describe('what is bought', () => {
     expect(figure(lantern, 'hose.HBR-6.waste')).toBeCloseTo(plan!.bought - needed, 9);
   });
 
+  test('has what making uses up once, sealant only where a thread is taper', () => {
+    expect(lineOf(lantern, 'OL100').needed).toBe(1);
+    expect(lineOf(lantern, 'CP6').needed).toBe(1);
+    expect(lineOf(lantern, 'SE50')).toBeUndefined();
+    const taper = set(lantern, 'assemblies.other-vent.from', {
+      item: ref('BB10'),
+      onto: 'taper-6-female',
+      adapters: {},
+    });
+    expect(lineOf(taper, 'SE50').needed).toBe(1);
+  });
+
+  test('has a grommet for every hole that wears one, by its bore', () => {
+    const holes = readBuild(lantern).sheets.flatMap(({ passThroughs }) =>
+      passThroughs.filter(({ fitted }) => fitted === 'grommet'),
+    );
+    expect(holes.length).toBeGreaterThan(0);
+    const { parts, missing } = input(lantern);
+    const listed = parts
+      .filter(({ item }) => item.category === 'small-part' && item.form === 'grommet')
+      .reduce((sum, { quantity }) => sum + quantity, 0);
+    const lacking = missing.filter(({ words }) => words.startsWith('grommet')).length;
+    expect(listed + lacking).toBe(holes.length);
+  });
+
   test('adds up', () => {
     const list = shoppingList(input(kittiwake));
     expect(list.price).toBeCloseTo(

@@ -2,8 +2,10 @@ import {
   type Catalogue,
   type CatalogueItem,
   type HoseItem,
+  type SmallPartForm,
   itemAt,
   lookUp,
+  newestOf,
   refKey,
 } from '../../catalogue/index.ts';
 import { type SizedPumpFeed, wiresOf } from '../../electrics/index.ts';
@@ -16,6 +18,7 @@ import type {
   ItemRef,
   Path,
   PowerDesign,
+  Sheet,
 } from '../../model/index.ts';
 import { firstOf, valueUnder } from '../../numerics/index.ts';
 import { type Origin, fromFigure } from '../../results/index.ts';
@@ -23,7 +26,7 @@ import { NotFound } from '../../quantities/index.ts';
 import { type HeldComponent, fixingParts } from '../../vehicle/index.ts';
 import type { MadeLine } from '../assemblies/madeLine.ts';
 import { isRail } from '../assemblies/plumbingStage.ts';
-import { partsOfLine } from './partsOfLine.ts';
+import { hasTaper, partsOfLine, smallPartFor } from './partsOfLine.ts';
 
 /** Everything that parts are counted from. */
 export interface NeededInput {
@@ -34,6 +37,8 @@ export interface NeededInput {
   readonly power: Pick<PowerDesign, 'mainFuse' | 'battery' | 'ecu'>;
   readonly held: readonly HeldComponent[];
   readonly made: readonly MadeLine[];
+  /** sheets of metal with the holes that lines go through */
+  readonly sheets: readonly Sheet[];
   readonly catalogue: Catalogue;
 }
 
@@ -92,6 +97,25 @@ const by = (path: Path): Origin => `by:${path.join('.')}`;
 /** The figure that says how long a line of a circuit is. */
 const lengthOrigin = (index: number, circuitId: string, element: string): Origin =>
   fromFigure(fuelFigure('element.length', { ...circuitScope(index, circuitId), element }));
+
+/** What making lines uses up: one of each does for a whole build. */
+function consumables(made: readonly MadeLine[]): {
+  readonly form: SmallPartForm;
+  readonly name: string;
+  readonly from: Origin;
+}[] {
+  const first = (wanted: (line: MadeLine) => boolean): string | undefined =>
+    made.find((line) => line.assembly && wanted(line))?.assembly?.id;
+  const held = (line: MadeLine): boolean => line.ends.some(({ item }) => item !== undefined);
+  const uses: readonly (readonly [SmallPartForm, string, string | undefined])[] = [
+    ['oil', 'Nipples, nuts and O-rings of all lines', first(held)],
+    ['cap', 'Caps for lines that lie ready', first(held)],
+    ['sealant', 'Taper threads', first(hasTaper)],
+  ];
+  return uses.flatMap(([form, name, id]) =>
+    id === undefined ? [] : [{ form, name, from: by(['assemblies', id]) }],
+  );
+}
 
 /** Everything that a build is made of, by part. */
 export function partsNeeded(input: NeededInput): {
@@ -167,6 +191,26 @@ export function partsNeeded(input: NeededInput): {
       if (item) put(item, { name: line.name, quantity: count, from });
       else missing.push({ words, count, usedFor: line.name });
     }
+  }
+  for (const { id, name, passThroughs } of input.sheets) {
+    for (const hole of passThroughs) {
+      if (hole.fitted !== 'grommet') continue;
+      const item = smallPartFor(catalogue, 'grommet', hole.bore.value);
+      const usedFor = `${hole.name}, ${name.toLowerCase()}`;
+      const from = by(['sheets', id, 'passThroughs', hole.id]);
+      if (item) put(item, { name: usedFor, quantity: 1, from });
+      else {
+        const mm = Math.round(hole.bore.value * 1e3);
+        missing.push({ words: `grommet for a hole of ${mm} mm`, count: 1, usedFor });
+      }
+    }
+  }
+  for (const { form, name, from } of consumables(made)) {
+    const [item] = newestOf(catalogue, 'small-part')
+      .filter((each) => each.form === form)
+      .sort((a, b) => a.price - b.price);
+    if (item) put(item, { name, quantity: 1, from });
+    else missing.push({ words: form, count: 1, usedFor: name });
   }
   for (const feed of input.feeds) {
     const path = ['power', 'pumpFeeds', feed.feed.id];

@@ -156,6 +156,10 @@ export function planFor(
   return problem && cuttingPlan(problem, AT_ONCE);
 }
 
+/** What has to be bought of a hose for some pieces, m; their sum where no length sold is long enough. */
+export const boughtOf = (hose: HoseItem, pieces: PartNeed['pieces']): number =>
+  planFor(hose, pieces, [])?.bought ?? pieces.reduce((sum, { length }) => sum + length, 0);
+
 const inCents = (price: number): number => Math.round(price * 100) / 100;
 
 /** Mass kg of so much of an item: of hose and wire it is told by the metre. */
