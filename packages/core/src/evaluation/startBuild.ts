@@ -104,6 +104,11 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
     feed,
     rail,
   };
+  const besideTank = {
+    item: item(`${hose}-6`),
+    length: typedLength(q(0.3, 'length', 'm')),
+    fittings: ends(6),
+  };
   if (answers.aspiration === 'natural' && answers.pumpMounting === 'in-tank') {
     return returnAtTank({
       ...common,
@@ -116,6 +121,8 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
         length: typedLength(q(0.25, 'length', 'm')),
         fittings: [],
       },
+      regulatorHose: besideTank,
+      back: besideTank,
     });
   }
   const short = (dash: number) => ({

@@ -91,12 +91,13 @@ describe('a filter-regulator at the tank', () => {
       'pump',
       'pump-hose',
       'hanger',
+      'regulator-hose',
       'regulator',
       'feed',
       'rail',
     ]);
     expect(back).toEqual([]);
-    expect(runOf(circuit!)).toHaveLength(7);
+    expect(runOf(circuit!)).toHaveLength(8);
   });
 
   test('is refused when its way back is its way forward', async () => {

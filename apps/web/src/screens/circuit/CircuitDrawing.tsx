@@ -129,6 +129,10 @@ export function CircuitDrawing({ circuit, fluid, solution, selected, select }: P
   const rows = new Map<number, number>();
   for (const { lane } of layout.steps) rows.set(lane, (rows.get(lane) ?? 0) + 1);
   const atTank = layout.steps.find((p) => p.step.element.kind === 'filter-regulator');
+  // Where it has a return line of its own, that is drawn as any other.
+  const isDirect =
+    atTank?.step.element.kind === 'filter-regulator' &&
+    atTank.step.element.returnNode === tank?.returnNode;
   const bypass = atTank && solution?.elements[`${atTank.step.id}~bypass`];
   const injectorsOn = (railId: string): number => {
     const rail = rails.find((r) => r.id === railId);
@@ -170,8 +174,13 @@ export function CircuitDrawing({ circuit, fluid, solution, selected, select }: P
           x2={drop.x}
           y1={drop.y0}
           y2={drop.y1}
-          stroke="var(--ink)"
-          strokeWidth="1.5"
+          {...(drop.y1 === layout.returnY
+            ? {
+                stroke: lineStyle.return.colour,
+                strokeWidth: 3,
+                strokeDasharray: lineStyle.return.dash,
+              }
+            : { stroke: 'var(--ink)', strokeWidth: 1.5 })}
         />
       ))}
       {layout.rails.map((rail) => (
@@ -206,7 +215,7 @@ export function CircuitDrawing({ circuit, fluid, solution, selected, select }: P
           </g>
         );
       })}
-      {atTank && (
+      {atTank && isDirect && (
         <TankSideBypass
           x={(atTank.x0 + atTank.x1) / 2}
           flow={bypass ? flow(bypass.massFlow) : ''}

@@ -20,7 +20,7 @@ function stateOf(line: ToldMadeLine, assembly: Assembly | undefined): string {
   const worst = (['unlike', 'open', 'unsaid'] as const).find((state) =>
     line.ends.some((end) => end.state === state),
   );
-  return worst ? stateWords[worst] : 'can be cut';
+  return worst ? stateWords[worst] : 'to be cut';
 }
 
 /** Every line with its ends and what it is cut to; one of them opened. */
@@ -76,7 +76,13 @@ export function LinesScreen() {
         return results.find(figure) ? <Figure of={figure} /> : '–';
       },
     },
-    { key: 'state', label: 'State', text: true, sortBy: stateIn, cell: stateIn },
+    {
+      key: 'state',
+      label: 'State',
+      text: true,
+      sortBy: stateIn,
+      cell: (made) => <span className="whitespace-nowrap">{stateIn(made)}</span>,
+    },
   ];
   return (
     <Screen

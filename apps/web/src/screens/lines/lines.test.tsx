@@ -25,7 +25,7 @@ describe('lines', () => {
     expect(row.textContent).toContain('Hose end −6 90°');
     expect(row.textContent).toContain('4195 mm');
     expect(row.textContent).toContain('264');
-    expect(row.textContent).toContain('can be cut');
+    expect(row.textContent).toContain('to be cut');
     const end = await screen.findByRole('region', { name: 'End A' });
     expect(end.textContent).toContain('−6 O-ring port, female, pressure regulator');
     expect(end.textContent).toContain('Adapter −6 to −6 O-ring port');
@@ -50,7 +50,7 @@ describe('lines', () => {
     );
     expect(edited.commands).toHaveLength(1);
     const row = (await screen.findByRole('button', { name: 'Pump inlet hose' })).closest('tr')!;
-    expect(row.textContent).toContain('can be cut');
+    expect(row.textContent).toContain('to be cut');
     expect(edited.document.assemblies['pump-inlet']!.from.item).toEqual(ref('E10-30'));
   });
 

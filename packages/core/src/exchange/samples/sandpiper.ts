@@ -78,6 +78,8 @@ export const sandpiper: BuildDocument = writeBuild({
         hanger: ref('HG6'),
         filterRegulator: ref('FR-300'),
         pumpHose: { item: ref('HSB-5'), length: byMap, fittings: [] },
+        regulatorHose: { item: ref('HPR-6'), length: byMap, fittings: [] },
+        back: { item: ref('HPR-6'), length: byMap, fittings: [] },
         feed: {
           item: ref('HPR-6'),
           length: byMap,
@@ -153,7 +155,9 @@ export const sandpiper: BuildDocument = writeBuild({
   acceptances: [],
   assemblies: [
     assembly('main', 'pump-hose', end(null), end(null)),
-    assembly('main', 'feed', end('EN6-0', ['AQ6']), end('EN6-90', ['AB6'], 'boss-6-female')),
+    assembly('main', 'regulator-hose', end('EN6-0'), end('EN6-90', ['AQ6'])),
+    assembly('main', 'return', end('EN6-90', ['AQ5']), end('EN6-45', [], 'flare-6-male')),
+    assembly('main', 'feed', end('EN6-90', ['AQ6']), end('EN6-90', ['AB6'], 'boss-6-female')),
     otherAssembly('vent', end(null, [], 'barb-10-male'), end(null, [], 'barb-10-male')),
   ],
   shelf: [],

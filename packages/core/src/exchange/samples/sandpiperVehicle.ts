@@ -34,10 +34,12 @@ export const sandpiperVehicle: VehicleSlices = {
   }),
   placements: [
     place('tank-pump', 'Pump in the tank', [60, 0, 800], 'outside'),
-    place('tank-top', 'Tank top', [60, 0, 1000], 'outside'),
+    place('tank-top', 'Tank top', [60, 0, 1020], 'outside', { heading: 0 }),
+    place('tank-return', 'Tank return', [220, -60, 812], 'outside', { heading: 0 }),
     place('tank-vent', 'Tank vent', [-60, -60, 1000], 'outside', { pitch: 90 }),
     place('vent-valve', 'Roll-over valve', [-150, -220, 900], 'outside'),
-    place('filter-regulator', 'Filter-regulator', [330, 120, 792], 'outside', {
+    place('filter-regulator', 'Filter-regulator', [330, 120, 804], 'outside', {
+      heading: 90,
       fixing: held(ontoLine('upper-left'), 'bracket', [2, 5], [2, 'M6'], { metal: 'stainless' }),
     }),
     onEngine('rail', 'Fuel rail', [720, 120, 700], { heading: 90 }),
@@ -192,13 +194,15 @@ export const sandpiperVehicle: VehicleSlices = {
   routes: [
     way('main', 'pump-hose'),
     {
-      ...way('main', 'feed', bent(80, [[720, 120, 792]])),
+      ...way('main', 'feed'),
       clamps: [
         { id: 'c1', at: q(110, 'length', 'mm') },
         { id: 'c2', at: q(300, 'length', 'mm') },
       ],
     },
     way('main', 'rail'),
+    way('main', 'regulator-hose', bent(80, [[330, 45, 1020]])),
+    way('main', 'return'),
     otherWay(
       'vent',
       bent(75, [

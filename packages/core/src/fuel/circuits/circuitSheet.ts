@@ -93,6 +93,10 @@ export function layOutCircuit(circuit: FuelCircuit): CircuitLayout {
       placed.add(keyOf(step));
       if (!at.has(step.from)) at.set(step.from, { x: x0, y: row.y });
       if (!at.has(step.to)) at.set(step.to, { x: x1, y: row.y });
+      const { element } = step;
+      if (element.kind === 'filter-regulator' && !at.has(element.returnNode)) {
+        at.set(element.returnNode, { x: (x0 + x1) / 2, y: row.y });
+      }
       x0 = x1;
     });
   };

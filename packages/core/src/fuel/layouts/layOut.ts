@@ -18,7 +18,8 @@ import { twinPumps } from './twinPumps.ts';
 const layouts: Readonly<Record<Architecture, (parts: CircuitPartChoices) => FuelCircuit>> = {
   'return-after-rail': returnAfterRail,
   'return-before-rail': returnBeforeRail,
-  'return-at-tank': (parts) => returnAtTank({ ...parts, pump: parts.inTankPump }),
+  'return-at-tank': (parts) =>
+    returnAtTank({ ...parts, pump: parts.inTankPump, regulatorHose: parts.pumpOutlet }),
   returnless,
   'surge-tank': surgeTankCircuit,
   'twin-pumps': twinPumps,

@@ -16,13 +16,16 @@ export interface ReturnAtTankParts {
   readonly hanger: ItemRef;
   readonly filterRegulator: ItemRef;
   readonly pumpHose: LineChoice;
+  /** from the hanger to the filter-regulator, and from its return back into the tank */
+  readonly regulatorHose: LineChoice;
+  readonly back: LineChoice;
   readonly feed: LineChoice;
   readonly rail: LineChoice;
 }
 
 /**
  * In-tank pump, filter-regulator at the tank, one line forward: fixed pressure, no boost
- * reference. Placements it stands on: tank-pump, tank-top, filter-regulator, rail.
+ * reference. Placements it stands on: tank-pump, tank-top, filter-regulator, tank-return, rail.
  */
 export function returnAtTank(parts: ReturnAtTankParts): FuelCircuit {
   const node = (id: string, placementId: string) => ({ id, placementId });
@@ -36,11 +39,13 @@ export function returnAtTank(parts: ReturnAtTankParts): FuelCircuit {
       node('pump-in', 'tank-pump'),
       node('pump-out', 'tank-pump'),
       node('hose-out', 'tank-top'),
-      node('hanger-out', 'filter-regulator'),
+      node('hanger-out', 'tank-top'),
+      node('regulator-in', 'filter-regulator'),
       node('regulated', 'filter-regulator'),
       node('rail-in', 'rail'),
       node('rail-end', 'rail'),
-      node('tank-return', 'tank-pump'),
+      node('regulator-return', 'filter-regulator'),
+      node('tank-return', 'tank-return'),
     ],
     elements: [
       { kind: 'tank', id: 'tank', ...parts.tank, outlet: 'tank-out', returnNode: 'tank-return' },
@@ -82,16 +87,36 @@ export function returnAtTank(parts: ReturnAtTankParts): FuelCircuit {
         to: 'hanger-out',
         item: parts.hanger,
       },
+      lineOf(
+        {
+          id: 'regulator-hose',
+          name: 'Hose to the filter-regulator',
+          role: 'feed',
+          from: 'hanger-out',
+          to: 'regulator-in',
+        },
+        parts.regulatorHose,
+      ),
       {
         kind: 'filter-regulator',
         id: 'regulator',
         name: 'Filter-regulator',
-        from: 'hanger-out',
+        from: 'regulator-in',
         to: 'regulated',
-        returnNode: 'tank-return',
+        returnNode: 'regulator-return',
         item: parts.filterRegulator,
         state: 'clean',
       },
+      lineOf(
+        {
+          id: 'return',
+          name: 'Return into the tank',
+          role: 'return',
+          from: 'regulator-return',
+          to: 'tank-return',
+        },
+        parts.back,
+      ),
       lineOf(
         { id: 'feed', name: 'Forward line', role: 'feed', from: 'regulated', to: 'rail-in' },
         parts.feed,

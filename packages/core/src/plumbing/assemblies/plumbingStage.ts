@@ -137,7 +137,8 @@ function circuitLines(input: PlumbingInput, index: number): BareLine[] {
       {
         lineId: line.id,
         of: { kind: 'line', circuitId: circuit.id, elementId: line.id },
-        name: line.name,
+        // Two circuits have lines of the same name.
+        name: index === 0 ? line.name : `${line.name}, ${circuit.name.toLowerCase()}`,
         circuitId: circuit.id,
         suction: line.role === 'suction',
         hose,
