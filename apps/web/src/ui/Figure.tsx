@@ -19,14 +19,17 @@ export function Figure({
 }: {
   of: FigureRef;
   digits?: number;
-  /** a length in whole millimetres, as it is marked on a hose */
+  /** lengths in whole millimetres, as they are marked on a hose */
   atBench?: boolean;
 }) {
   const { results, settling } = useBuild();
   const [units] = useUnits();
   const result = results.find(of);
   if (!result) return <span className="text-second">not solved</span>;
-  const text = atBench ? benchLength(result.value, units) : show(result, units, digits);
+  const text =
+    atBench && result.kind === 'length'
+      ? benchLength(result.value, units)
+      : show(result, units, digits);
   return (
     <Popover.Root>
       <Popover.Trigger

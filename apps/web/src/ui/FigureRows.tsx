@@ -5,7 +5,16 @@ import { Figure } from './Figure.tsx';
 export type NamedFigure = readonly [name: string, figure: FigureRef];
 
 /** Names with their computed figures, one a line; figures that do not exist here are left out. */
-export function FigureRows({ title, rows }: { title?: string; rows: readonly NamedFigure[] }) {
+export function FigureRows({
+  title,
+  rows,
+  atBench = false,
+}: {
+  title?: string;
+  rows: readonly NamedFigure[];
+  /** lengths in whole millimetres */
+  atBench?: boolean;
+}) {
   const { results } = useBuild();
   return (
     <section className="rule mt-3 pt-2">
@@ -17,7 +26,7 @@ export function FigureRows({ title, rows }: { title?: string; rows: readonly Nam
             <div key={figure.key} className="flex justify-between gap-2">
               <dt>{name}</dt>
               <dd>
-                <Figure of={figure} />
+                <Figure of={figure} atBench={atBench} />
               </dd>
             </div>
           ))}

@@ -174,7 +174,7 @@ export function CircuitDrawing({ circuit, fluid, solution, selected, select }: P
           x2={drop.x}
           y1={drop.y0}
           y2={drop.y1}
-          {...(drop.y1 === layout.returnY
+          {...(atTank && !isDirect && drop.y1 === layout.returnY
             ? {
                 stroke: lineStyle.return.colour,
                 strokeWidth: 3,

@@ -35,7 +35,10 @@ function AsMade({ line, sheet }: { line: ToldMadeLine; sheet: LineSheet }) {
         <>
           <FieldOf path={[...path, 'cut']} />
           <FieldOf path={[...path, 'clocking']} />
-          <FigureRows rows={[['Left over', plumbingFigure('line.reach', { line: line.lineId })]]} />
+          <FigureRows
+            atBench
+            rows={[['Left over', plumbingFigure('line.reach', { line: line.lineId })]]}
+          />
           <button
             type="button"
             className="act"
@@ -82,6 +85,7 @@ export function LineDetails({ line, sheet }: { line: ToldMadeLine; sheet: LineSh
       <h2>{line.name}</h2>
       <p className="text-second">{sheet.card.hose}</p>
       <FigureRows
+        atBench
         rows={[
           ['Cut length', plumbingFigure('line.cutLength', { line: lineId })],
           ['Between the seats', routeFigure('line.length', { line: lineId })],
