@@ -132,7 +132,7 @@ test('units of the build, of the reader, and the number format', async ({ page, 
   await page.getByLabel('Displacement', { exact: true }).press('Enter');
   await expect(page.getByLabel('Displacement', { exact: true })).toHaveValue('2,5 L');
   await page.goto(`${server}/builds/sandpiper/circuit`);
-  await page.getByRole('option', { name: 'Filter-regulator' }).click();
+  await page.getByRole('option', { name: 'Filter-regulator', exact: true }).click();
   await expect(page.getByRole('complementary')).toContainText('Bypass at idle');
 });
 
