@@ -96,7 +96,7 @@ describe('clearance', () => {
             .filter((t) => t.kind === kind)
             .map((t) => nearOf(path, t, bare)!.margin);
           if (margins.length === 0) expect(found[kind]).toBeUndefined();
-          else expect(found[kind]!.margin).toBeCloseTo(Math.min(...margins), 7);
+          else expect(found[kind]!.margin).toBeCloseTo(Math.min(...margins), 6);
         }
       }),
       { numRuns: 60 },
