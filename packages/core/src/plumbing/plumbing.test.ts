@@ -218,7 +218,6 @@ describe('ends', () => {
     const line = made(loose, 'feed');
     const changes = lineSheet(line, sampleCatalogue).schools[0]!.changes;
     const after = applyCommand(loose, { name: 'set-several', label: 'ends', changes }).document;
-    expect(Object.keys(after.fuelCircuits['main']!.elements['feed']!)).toContain('fittings');
     expect(after.fuelCircuits['main']!.elements['feed']).toMatchObject({
       fittings: { CK6: { count: 1 } },
     });
@@ -286,7 +285,6 @@ describe('a hose that is cut', () => {
 
   test('reaches by what it is longer than the bare way', () => {
     const line = made(cutTo(3370), 'feed');
-    const bare = (line.length! - 0.0192 - 0.0216) * 1;
     const item = (id: string) => lookUp(sampleCatalogue, 'fitting', ref(id), 'test');
     const exact =
       line.length! -
@@ -295,7 +293,6 @@ describe('a hose that is cut', () => {
       item('E6-0').cutOff -
       item('E6-90').cutOff;
     expect(line.reach!.value).toBeCloseTo(3.37 - exact, 9);
-    expect(bare).toBeGreaterThan(exact);
   });
 
   test('says what no longer reaches once its end moves away, and nothing while it does', () => {
