@@ -82,3 +82,63 @@ test('what is bought is less by shelf and offcuts, and stays so', async ({ page,
     'proven: nothing buys less',
   );
 });
+
+type BuildFile = Record<'placements' | 'otherLines' | 'routes' | 'assemblies', object>;
+
+/** Kittiwake with forty-five further lines of one hose, all of other lengths. */
+function withManyLines(file: string): BuildFile {
+  const document = JSON.parse(file) as BuildFile;
+  const mm = (value: number) => ({ value, unit: 'mm' });
+  const end = { item: { id: 'EP10-0', revision: 1 }, onto: null, adapters: {} };
+  for (let i = 0; i < 45; i++) {
+    const id = `spare-${i}`;
+    const of = { kind: 'other', otherLineId: id };
+    const place = (x: number) => ({
+      name: `Spare ${i} at ${x}`,
+      x: mm(x),
+      y: mm(0.1),
+      z: mm(0.5),
+      zone: 'outside',
+      movesWithEngine: false,
+      heading: null,
+      pitch: null,
+      fixing: null,
+    });
+    const far = Number((0.3 + ((i * 37) % 45) * 0.047).toFixed(3));
+    Object.assign(document.placements, { [`${id}-a`]: place(0), [`${id}-b`]: place(far) });
+    Object.assign(document.otherLines, {
+      [id]: {
+        name: `Spare line ${i}`,
+        use: 'vent',
+        fromPlacementId: `${id}-a`,
+        toPlacementId: `${id}-b`,
+        item: { id: 'HBP-10', revision: 1 },
+        diameter: null,
+        flow: null,
+      },
+    });
+    Object.assign(document.routes, {
+      [id]: { of, covers: {}, clamps: {}, flexible: false, points: {} },
+    });
+    Object.assign(document.assemblies, {
+      [id]: { of, from: end, to: end, slack: null, asMade: null },
+    });
+  }
+  return document;
+}
+
+test('a cutting plan that is not proven at once is proven when asked', async ({ page, server }) => {
+  const file = await (await page.request.get(`${server}/api/builds/kittiwake/build.json`)).text();
+  const reply = await page.request.post(`${server}/api/builds/import`, {
+    headers: { 'content-type': 'text/plain' },
+    data: JSON.stringify(withManyLines(file)),
+  });
+  expect(reply.ok()).toBe(true);
+  const { id } = (await reply.json()) as { id: string };
+  await page.goto(`${server}/builds/${id}/buying`);
+  await page.getByRole('radio', { name: 'Cutting plan' }).click();
+  const plan = page.getByRole('region', { name: 'Cutting plan of HBP −10' });
+  await expect(plan).toContainText('not proven to be reachable');
+  await plan.getByRole('button', { name: 'Prove it, or find a better one' }).click();
+  await expect(plan).toContainText('proven: nothing buys less', { timeout: 50_000 });
+});

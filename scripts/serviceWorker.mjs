@@ -8,7 +8,7 @@ const MEGABYTE = 1e6;
 
 const { warnings } = await generateSW({
   globDirectory: built,
-  globPatterns: ['**/*.{js,css,html,woff2,svg}'],
+  globPatterns: ['**/*.{js,css,html,woff2,svg,wasm}'],
   swDest: join(built, 'offline.js'),
   inlineWorkboxRuntime: true,
   sourcemap: false,

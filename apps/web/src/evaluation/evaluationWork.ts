@@ -6,7 +6,7 @@ import {
   type Catalogue,
   type Change,
   type Checked,
-  type CuttingPlan,
+  type CuttingProblem,
   type Cure,
   type Delta,
   type Evaluation,
@@ -52,7 +52,6 @@ import {
   shoppingList,
   smallestLines,
   startCheapestSet,
-  startCuttingPlan,
   startUncertainty,
   thickerWire,
   toldEvaluation,
@@ -155,7 +154,6 @@ const worker = {
 let newestRun = 0;
 const DRAWS_AT_ONCE = 100;
 const TRIES_AT_ONCE = 40;
-const CHOICES_AT_ONCE = 5000;
 /** Lets messages in: a cancel, or the next evaluation. */
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
@@ -218,29 +216,13 @@ const longWork = {
   smallestLines(document: BuildDocument, circuitIndex: number): SmallestLine[] {
     return smallestLines(checkedOf(document), circuitIndex);
   },
-  /** Looks further for the plan by which a hose is cut; undefined when it was cancelled or asked for anew. */
-  async cutting(
-    document: BuildDocument,
-    hoseId: string,
-    onProgress: (plan: CuttingPlan, looked: number) => void,
-  ): Promise<CuttingPlan | undefined> {
-    newestRun += 1;
-    const own = newestRun;
+  /** What is to be cut of a hose, and from what; undefined where nothing is. */
+  cutting(document: BuildDocument, hoseId: string): CuttingProblem | undefined {
     const { parts } = evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue).parts;
     const need = parts.find(({ item }) => item.id === hoseId);
-    const problem =
-      need?.item.category === 'hose'
-        ? cuttingOf(need.item, need.pieces, readBuild(document).offcuts)
-        : undefined;
-    if (!problem) return undefined;
-    const search = startCuttingPlan(problem);
-    for (let looked = 0; !search.done; looked += CHOICES_AT_ONCE) {
-      search.step(CHOICES_AT_ONCE);
-      onProgress(search.plan, looked + CHOICES_AT_ONCE);
-      await breath();
-      if (own !== newestRun) return undefined;
-    }
-    return search.plan;
+    return need?.item.category === 'hose'
+      ? cuttingOf(need.item, need.pieces, readBuild(document).offcuts)
+      : undefined;
   },
   /** Looks for the cheapest set of parts; undefined when it was cancelled or asked for anew. */
   async cheapestSet(

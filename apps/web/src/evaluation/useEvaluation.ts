@@ -2,7 +2,6 @@ import {
   type AutoRouteProgress,
   type BuildDocument,
   type Catalogue,
-  type CuttingPlan,
   type Ladder,
   type MapPoint,
   type OperatingMap,
@@ -178,14 +177,4 @@ export function useEvaluation(
       });
   }, [build, document, catalogue]);
   return { evaluated, failed };
-}
-
-/** Looks further for the plan by which a hose is cut; undefined when it was cancelled. */
-export async function lookFurther(
-  document: BuildDocument,
-  catalogue: Catalogue,
-  hoseId: string,
-  onProgress: (plan: CuttingPlan, looked: number) => void,
-): Promise<CuttingPlan | undefined> {
-  return (await withCatalogue(catalogue)).cutting(document, hoseId, proxy(onProgress));
 }

@@ -5,3 +5,4 @@ export * from './pchip.ts';
 export * from './solveDense.ts';
 export * from './rankCorrelation.ts';
 export * from './seededNormal.ts';
+export * from './linearProgram.ts';

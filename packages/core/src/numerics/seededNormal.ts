@@ -2,7 +2,7 @@
 export type NormalSource = () => number;
 
 /** Uniform numbers in (0, 1): a 32-bit counter mixed by multiplication and shifts. */
-function seededUniform(seed: number): () => number {
+export function seededUniform(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) >>> 0;

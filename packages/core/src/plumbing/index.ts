@@ -11,7 +11,7 @@ export * from './proposals/refitted.ts';
 export * from './rules/index.ts';
 export type * from './checked.ts';
 export * from './buying/buyingFigures.ts';
-export * from './buying/cuttingPlan.ts';
+export * from './buying/cutting/index.ts';
 export * from './buying/partsNeeded.ts';
 export * from './buying/partsOfLine.ts';
 export * from './buying/shoppingList.ts';

@@ -1,17 +1,24 @@
-import { type ShoppingLine, benchLength } from '@brookrain/core';
-import { useFurther } from './useFurther.ts';
+import { type CuttingProof, type ShoppingLine, benchLength } from '@brookrain/core';
+import { useProof } from './useProof.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const WIDTH = 720;
 const ROW = 34;
 const BAR = 20;
 
+const DOING: Record<CuttingProof['doing'], string> = {
+  pricing: 'Looking for the bound',
+  filling: 'Trying plans',
+  choosing: 'Choosing among the ways',
+  proving: 'Ruling out anything better',
+};
+
 /** Which length is cut into what: each bought length and offcut as a bar, its pieces in order. */
 export function CuttingBars({ line }: { line: ShoppingLine }) {
   const [units] = useUnits();
   const { item } = line;
-  const further = useFurther(item.id);
-  const plan = further.plan ?? line.plan;
+  const proof = useProof(item.id);
+  const plan = proof.plan ?? line.plan;
   if (!plan) return null;
   const mm = (value: number): string => benchLength(value, units);
   const longest = Math.max(...plan.lengths.map(({ length }) => length));
@@ -29,18 +36,20 @@ export function CuttingBars({ line }: { line: ShoppingLine }) {
       </p>
       {!plan.proven && (
         <p className="my-1">
-          {further.looking ? (
+          {proof.looking ? (
             <>
-              <button type="button" className="act" onClick={further.stop}>
+              <button type="button" className="act" onClick={proof.stop}>
                 Stop looking
               </button>{' '}
               <span className="text-second" role="status">
-                {further.looked} ways to cut looked at
+                {proof.progress
+                  ? `${DOING[proof.progress.doing]}, ${proof.progress.ways} ways to cut a length so far`
+                  : 'Starting'}
               </span>
             </>
           ) : (
-            <button type="button" className="act" onClick={further.look}>
-              Look further
+            <button type="button" className="act" onClick={() => proof.look(plan)}>
+              Prove it, or find a better one
             </button>
           )}
         </p>

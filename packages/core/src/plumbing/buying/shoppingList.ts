@@ -7,7 +7,7 @@ import {
   itemAt,
 } from '../../catalogue/index.ts';
 import type { Offcut, ShelfEntry } from '../../model/index.ts';
-import { AT_ONCE, type CuttingPlan, type CuttingProblem, cuttingPlan } from './cuttingPlan.ts';
+import { AT_ONCE, type CuttingPlan, type CuttingProblem, cuttingPlan } from './cutting/index.ts';
 import type { MissingPart, PartNeed } from './partsNeeded.ts';
 
 /** What a cut takes of a hose, and of a tube, m. */

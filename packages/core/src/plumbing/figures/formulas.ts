@@ -1,5 +1,5 @@
 import { defineFormula } from '../../results/index.ts';
-import { AT_ONCE, cuttingPlan } from '../buying/cuttingPlan.ts';
+import { AT_ONCE, cuttingPlan } from '../buying/cutting/index.ts';
 import { clockingOf, pathThrough, scale, unflat } from '../../vehicle/index.ts';
 
 /** Cut lengths are rounded up to so much, m. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { BadInput } from '../../quantities/index.ts';
-import { type CuttingProblem, cuttingPlan, startCuttingPlan } from './cuttingPlan.ts';
+import { BadInput } from '../../../quantities/index.ts';
+import type { CuttingProblem } from './problem.ts';
+import { cuttingPlan, startCuttingPlan } from './searchedPlan.ts';
 
 const problem = (
   lengths: readonly number[],

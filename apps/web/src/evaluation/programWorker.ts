@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { programWork } from './programWork.ts';
+
+expose(programWork);

@@ -1,0 +1,103 @@
+/** One unknown of a program: what one of it costs, how many there may be, and where it counts. */
+export interface ProgramColumn {
+  readonly cost: number;
+  readonly upper: number;
+  /** row and coefficient */
+  readonly entries: readonly (readonly [row: number, coefficient: number])[];
+}
+
+/** Least cost over columns from 0 to their upper limit, every row between its limits. */
+export interface LinearProgram {
+  readonly columns: readonly ProgramColumn[];
+  readonly rows: readonly { readonly lower: number; readonly upper: number }[];
+  /** whether only whole numbers are answers */
+  readonly whole: boolean;
+}
+
+/** What a solver answers: `stopped` has the best it found so far, `infeasible` nothing. */
+export type ProgramSolution =
+  | { readonly status: 'infeasible' }
+  | {
+      readonly status: 'optimal' | 'stopped';
+      readonly cost: number;
+      /** of each column */
+      readonly amounts: readonly number[];
+      /** of each row what one more of it would cost; empty for whole numbers */
+      readonly prices: readonly number[];
+    };
+
+/** Solves a program; where `seconds` are given it stops after them. */
+export type ProgramSolver = (program: LinearProgram, seconds?: number) => ProgramSolution;
+
+const term = (coefficient: number, column: number): string =>
+  `${coefficient < 0 ? '-' : '+'} ${Math.abs(coefficient)} x${column}`;
+
+/** Lines short enough for every reader of the format. */
+const inLines = (terms: readonly string[]): string => {
+  const lines: string[] = [];
+  for (let i = 0; i < terms.length; i += 10) lines.push(terms.slice(i, i + 10).join(' '));
+  return lines.join('\n  ');
+};
+
+/** A program as the plain text that solvers read: columns x0, x1 …, rows r0, r1 … */
+export function programText({ columns, rows, whole }: LinearProgram): string {
+  const inRow: string[][] = rows.map(() => []);
+  columns.forEach(({ entries }, j) => {
+    for (const [row, coefficient] of entries) inRow[row]?.push(term(coefficient, j));
+  });
+  const limits = rows.flatMap(({ lower, upper }, i) => {
+    const terms = inRow[i] ?? [];
+    // A row that no column is in still has to hold.
+    const left = terms.length > 0 ? inLines(terms) : '0 x0';
+    if (lower === upper) return [` r${i}: ${left} = ${lower}`];
+    return [
+      ...(Number.isFinite(lower) ? [` r${i}: ${left} >= ${lower}`] : []),
+      ...(Number.isFinite(upper) ? [` u${i}: ${left} <= ${upper}`] : []),
+    ];
+  });
+  return [
+    'Minimize',
+    ` cost: ${inLines(columns.map(({ cost }, j) => term(cost, j)))}`,
+    'Subject To',
+    ...limits,
+    'Bounds',
+    ...columns.map(({ upper }, j) => ` 0 <= x${j}${Number.isFinite(upper) ? ` <= ${upper}` : ''}`),
+    ...(whole ? ['General', ` ${inLines(columns.map((_, j) => `x${j}`))}`] : []),
+    'End',
+    '',
+  ].join('\n');
+}
+
+/** What a solver that reads text answers: columns by name; rows in order, their price where not whole. */
+export interface TextSolution {
+  readonly Status: string;
+  readonly ObjectiveValue: number;
+  readonly Columns: Readonly<Record<string, { readonly Primal?: number }>>;
+  readonly Rows: readonly { readonly Index: number; readonly Name?: string; readonly Dual?: number }[];
+}
+
+/** A solver of programs made of one that reads text. Throws what it throws. */
+export const solverByText =
+  (solve: (text: string, options: { time_limit?: number }) => TextSolution): ProgramSolver =>
+  (program, seconds) => {
+    const { Status, ObjectiveValue, Columns, Rows } = solve(
+      programText(program),
+      seconds === undefined ? {} : { time_limit: seconds },
+    );
+    const amounts = program.columns.map((_, j) => Columns[`x${j}`]?.Primal);
+    const known = amounts.every((amount) => amount !== undefined);
+    if (!known || (Status !== 'Optimal' && Status !== 'Time limit reached')) {
+      return { status: 'infeasible' };
+    }
+    const prices = new Map<string, number>();
+    for (const { Name, Dual } of Rows) {
+      const row = (Name ?? '').slice(1);
+      prices.set(row, (prices.get(row) ?? 0) + (Dual ?? 0));
+    }
+    return {
+      status: Status === 'Optimal' ? 'optimal' : 'stopped',
+      cost: ObjectiveValue,
+      amounts: amounts.map((amount) => amount ?? 0),
+      prices: program.whole ? [] : program.rows.map((_, i) => prices.get(String(i)) ?? 0),
+    };
+  };

@@ -1,0 +1,3 @@
+export type { CutLength, CuttingPlan, CuttingProblem } from './problem.ts';
+export * from './searchedPlan.ts';
+export * from './provenPlan.ts';

@@ -1,0 +1,91 @@
+import loadSolver from 'highs';
+import fc from 'fast-check';
+import { beforeAll, describe, expect, test } from 'vitest';
+import { type ProgramSolver, seededUniform, solverByText } from '../../../numerics/index.ts';
+import type { CuttingPlan, CuttingProblem } from './problem.ts';
+import { type CuttingProof, provenCuttingPlan } from './provenPlan.ts';
+import { cuttingPlan } from './searchedPlan.ts';
+
+let solve: ProgramSolver;
+beforeAll(async () => {
+  const solver = await loadSolver();
+  solve = solverByText((text, options) => solver.solve(text, options));
+});
+
+const problem = (
+  lengths: readonly number[],
+  stock: readonly number[],
+  offcuts: readonly number[] = [],
+  kerf = 0,
+): CuttingProblem => ({
+  pieces: lengths.map((length, i) => ({ id: `p${i}`, length })),
+  stock,
+  offcuts: offcuts.map((length, i) => ({ id: `o${i}`, length })),
+  kerf,
+});
+
+/** Lengths in steps of 5 mm, all over a range. */
+function scattered(count: number, from: number, to: number): number[] {
+  const uniform = seededUniform(4);
+  return Array.from(
+    { length: count },
+    () => Math.round((from + (to - from) * uniform()) * 200) / 200,
+  );
+}
+
+/** The plan as it is before anything is looked for: each piece from a length of its own. */
+const unproven = (asked: CuttingProblem): CuttingPlan => ({
+  ...cuttingPlan(asked, 0),
+  proven: false,
+});
+
+function proofOf(asked: CuttingProblem, from?: CuttingPlan) {
+  const steps: CuttingProof[] = [];
+  const proof = provenCuttingPlan(asked, solve, from);
+  for (let step = proof.next(); ; step = proof.next()) {
+    if (step.done) return { plan: step.value, steps };
+    steps.push(step.value);
+  }
+}
+
+describe('a proof by integer programs', () => {
+  test('finds what the search finds that looks at everything', () => {
+    const tenth = (most: number) => fc.integer({ min: 10, max: most }).map((n) => n / 100);
+    fc.assert(
+      fc.property(
+        fc.array(tenth(95), { minLength: 1, maxLength: 7 }),
+        fc.uniqueArray(fc.constantFrom(1, 1.5, 2), { minLength: 1, maxLength: 2 }),
+        fc.array(tenth(120), { maxLength: 3 }),
+        fc.constantFrom(0, 0.002, 0.01),
+        (lengths, stock, offcuts, kerf) => {
+          const asked = problem(lengths, stock, offcuts, kerf);
+          const { plan } = proofOf(asked, unproven(asked));
+          const searched = cuttingPlan(asked);
+          expect(plan.proven).toBe(true);
+          expect(plan.bought).toBeCloseTo(searched.bought, 6);
+          expect(plan.waste).toBeCloseTo(searched.waste, 6);
+          expect(plan.lengths.flatMap(({ pieces }) => pieces).sort()).toEqual(
+            asked.pieces.map(({ id }) => id).sort(),
+          );
+        },
+      ),
+      { numRuns: 60, seed: 11 },
+    );
+  });
+
+  test('of sixty pieces from bars of three metres that no capacity proves', () => {
+    const asked = problem(scattered(60, 0.3, 2.4), [3], [], 0.002);
+    const before = cuttingPlan(asked, 3000);
+    const { plan, steps } = proofOf(asked, before);
+    expect(before.proven).toBe(false);
+    expect(plan.proven).toBe(true);
+    expect(plan.bound).toBeCloseTo(plan.bought, 9);
+    expect(plan.bought).toBeLessThanOrEqual(before.bought + 1e-9);
+    // The bound never falls and the plan never gets worse on the way.
+    for (const [i, step] of steps.entries()) {
+      const earlier = steps[i - 1] ?? { plan: before };
+      expect(step.plan.bound).toBeGreaterThanOrEqual(earlier.plan.bound - 1e-9);
+      expect(step.plan.bought).toBeLessThanOrEqual(earlier.plan.bought + 1e-9);
+    }
+  });
+});
