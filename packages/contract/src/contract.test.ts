@@ -180,7 +180,7 @@ describe('commands', () => {
     [{ name: 'set', path: ['brief', 'boost'], value: q(1, 'bar') }],
     [{ name: 'set', path: ['brief', 'chargeTemperature'], value: null }],
     [{ name: 'choose-fuse', feedId: 'pump-feed', item: null }],
-    [{ name: 'decide', optionId: 'a', alternativeId: 'b' }],
+    [{ name: 'decide', optionId: 'a', alternativeId: 'b', assemblies: {} }],
     [{ name: 'replace-document', document: lantern }],
   ])('%j is well formed', (command) => {
     expect(commandIssues(command)).toEqual([]);

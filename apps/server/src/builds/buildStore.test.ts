@@ -38,6 +38,7 @@ const edits = [
     name: 'decide',
     optionId: 'tank-outlet',
     alternativeId: n % 2 === 0 ? 'new' : 'existing',
+    assemblies: {},
   }),
 ] as const;
 

@@ -30,24 +30,21 @@ import {
   type Uncertainty,
   type UncertaintyOptions,
   type WireGain,
-  changesOfEnds,
   compareFuels,
   cuttingOf,
   createEvaluator,
   deltaOf,
   differences,
+  endsOfOpenLines,
   evaluate,
   judgeArchitecture,
   judgeCircuit,
-  jointState,
   limitLadder,
   lineSheet,
   operatingMap,
   operatingPoint,
-  proposedEnds,
   ripple,
   rules,
-  schoolOf,
   shareUnchanged,
   shoppingList,
   smallestLines,
@@ -124,12 +121,7 @@ const worker = {
   },
   /** The ends that every open line would be given, as one edit; undefined where none is open. */
   allEnds(document: BuildDocument): readonly Change[] {
-    return checkedOf(document).made.flatMap((line) => {
-      const open = line.ends.some((end) => jointState(end, line.hose) === 'open');
-      const school = schoolOf(line, catalogue);
-      const ends = open && school ? proposedEnds(line, school, catalogue) : undefined;
-      return ends ? changesOfEnds(line, ends, catalogue) : [];
-    });
+    return endsOfOpenLines(checkedOf(document).made, catalogue);
   },
   /** What has to be bought for the whole build. */
   shopping(document: BuildDocument): ShoppingList {

@@ -163,7 +163,7 @@ describe('commands', () => {
       wireId: 'pump-feed-relay-87~pump-+',
       length: { typed: { value: 5, unit: 'm' }, measured: null },
     },
-    { name: 'decide', optionId: 'tank-outlet', alternativeId: 'existing' },
+    { name: 'decide', optionId: 'tank-outlet', alternativeId: 'existing', assemblies: {} },
     {
       name: 'accept-finding',
       findingId: 'suction.head:pump',
@@ -186,12 +186,13 @@ describe('commands', () => {
       afterId: 'feed',
       kind: 'pump',
     })!,
-    { name: 'remove-element', circuitId: 'main', elementId: 'coarse' },
+    { name: 'remove-element', circuitId: 'main', elementId: 'coarse', assemblies: {} },
     {
       name: 'move-element',
       circuitId: 'main',
       elementId: 'coarse',
       direction: 'towards-engine',
+      assemblies: {},
     },
     layOutAs({
       document: build,

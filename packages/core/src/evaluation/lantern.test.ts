@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { asCut } from '../tests/asCut.ts';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
@@ -68,8 +69,12 @@ describe('Lantern on E10', () => {
 
   test('keeping the narrow outlet costs inlet pressure', () => {
     const kept = look(
-      applyCommand(lantern, { name: 'decide', optionId: 'tank-outlet', alternativeId: 'existing' })
-        .document,
+      applyCommand(lantern, {
+        name: 'decide',
+        optionId: 'tank-outlet',
+        alternativeId: 'existing',
+        assemblies: {},
+      }).document,
     );
     const key = 'suction.peak.pump.inletHead';
     expect(kept.figures.get(key)).toBeLessThan(figures.get(key)! - 500);
@@ -80,11 +85,13 @@ describe('Lantern on E10', () => {
       name: 'decide',
       optionId: 'tank-outlet',
       alternativeId: 'existing',
+      assemblies: {},
     }).document;
     const back = applyCommand(there, {
       name: 'decide',
       optionId: 'tank-outlet',
       alternativeId: 'new',
+      assemblies: {},
     }).document;
     expect(back.fuelCircuits).toEqual(lantern.fuelCircuits);
     expect(back.options['tank-outlet']!.chosen).toBe('new');
@@ -253,10 +260,7 @@ describe('figures', () => {
       'measured seats': with_(lantern),
       'lines with their ends': with_(lantern),
       'a hose that is cut': with_(
-        withValueAt(lantern, 'assemblies.feed.asMade', {
-          cut: { value: 3.37, unit: 'mm' },
-          clocking: null,
-        }),
+        withValueAt(lantern, 'assemblies.feed.asMade', asCut('feed', 3370)),
       ),
       'a tank on the map': with_(lantern),
     };

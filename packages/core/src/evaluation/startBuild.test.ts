@@ -4,6 +4,7 @@ import { referenceProblems } from './references.ts';
 import { sampleCatalogue } from '../exchange/index.ts';
 import { NotFound, quantity as q } from '../quantities/index.ts';
 import { evaluate } from './evaluate.ts';
+import { jointState } from '../plumbing/index.ts';
 import { startBuild } from './startBuild.ts';
 import type { StartAnswers } from './startSpec.ts';
 
@@ -38,6 +39,19 @@ describe('the guided start', () => {
     expect(proposed[0]).toContain('before the rail');
     expect(proposed.join(' ')).toContain(document.injectorRows['primary']!.item.id);
     expect(document.brief.power).toEqual(answers.power);
+  });
+
+  test('gives every hose its two ends: each holds its hose and fits its seat', () => {
+    const { document, proposed } = startBuild(answers, sampleCatalogue);
+    const { made, findings } = evaluate(document, sampleCatalogue);
+    expect(proposed.join(' ')).toContain('Ends and adapters');
+    expect(made.length).toBeGreaterThan(0);
+    for (const line of made) {
+      expect(line.assembly, line.lineId).toBeDefined();
+      for (const end of line.ends) expect(jointState(end, line.hose), line.lineId).not.toBe('open');
+    }
+    const unfit = findings.filter(({ rule }) => ['joint.unlike', 'joint.hose'].includes(rule));
+    expect(unfit.map(({ id }) => id)).toEqual([]);
   });
 
   test('returns after the rail where the fuel can stand the heat', () => {

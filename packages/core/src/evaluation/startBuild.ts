@@ -25,6 +25,7 @@ import {
   vapourInRun,
 } from '../fuel/index.ts';
 import { defaultCurves, reidOfBlend } from '../engine/index.ts';
+import { endsOfOpenLines } from '../plumbing/index.ts';
 import { bareVehicle } from '../vehicle/index.ts';
 import { NotFound, quantity as q } from '../quantities/index.ts';
 import { evaluate } from './evaluate.ts';
@@ -391,6 +392,15 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
     if (outside && answers.pumpMounting === 'in-tank') {
       proposed.push(`The pump stands outside of the tank there: ${outside.item.id}`);
     }
+  }
+  const changes = endsOfOpenLines(evaluate(document, catalogue).made, catalogue);
+  if (changes.length > 0) {
+    document = applyCommand(document, {
+      name: 'set-several',
+      label: 'Ends of the lines',
+      changes,
+    }).document;
+    proposed.push('Ends and adapters for every line, from the catalogue');
   }
   for (let n = 0; n < MOST_CURES; n++) {
     const stop = evaluate(document, catalogue).findings.find(

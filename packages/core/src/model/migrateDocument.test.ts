@@ -179,6 +179,43 @@ describe('documents of older versions', () => {
     },
   );
 
+  test.each(['lantern', 'kittiwake'] as const)(
+    'version 7 becomes the current version: %s without lines as they are made, nothing else moved',
+    (name) => {
+      const file = new URL(`../tests/versionSeven/${name}.json`, import.meta.url);
+      const seven = JSON.parse(readFileSync(file, 'utf8')) as Plain & Record<'shelf', object>;
+      expect(seven['version']).toBe(7);
+      const lifted = storedDocument(seven);
+      expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+      expect(lifted.assemblies).toEqual({});
+      expect(lifted.offcuts).toEqual({});
+      expect(Object.keys(lifted.shelf)).toEqual(Object.keys(seven.shelf));
+      expect(lifted.routes).toEqual(seven['routes']);
+      expect(lifted.fuelCircuits).toEqual(seven['fuelCircuits']);
+    },
+  );
+
+  test('a hose that version 8 knew as cut is cut of the hose and with the ends that it had', () => {
+    const file = new URL('../tests/versionEight/lantern.json', import.meta.url);
+    const eight = JSON.parse(readFileSync(file, 'utf8')) as Plain &
+      Record<'placements', Readonly<Record<string, Plain>>>;
+    expect(eight['version']).toBe(8);
+    const lifted = storedDocument(eight);
+    expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+    expect(lifted.assemblies['feed']?.asMade).toEqual({
+      cut: { value: 3.37, unit: 'mm' },
+      clocking: null,
+      hose: { id: 'HBR-6', revision: 1 },
+      from: lifted.assemblies['feed']?.from.item,
+      to: lifted.assemblies['feed']?.to.item,
+    });
+    expect(lifted.assemblies['return']?.asMade).toBeNull();
+    for (const [id, place] of Object.entries(eight.placements)) {
+      const fixing = place['fixing'] as Plain | null;
+      expect(lifted.placements[id]?.fixing).toEqual(fixing && { ...fixing, drilled: null });
+    }
+  });
+
   test('a sleeve over a line of version 6 becomes a cover over all of it', () => {
     const six = versionSix('lantern') as Plain & Record<Slice, Readonly<Record<string, Plain>>>;
     const routes = { ...six.routes, feed: { ...six.routes['feed'], sleeve: true } };

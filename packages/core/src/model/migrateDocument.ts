@@ -1,5 +1,6 @@
 import type { BuildDocument } from './document.ts';
 import { assemblies } from './migrations/assemblies.ts';
+import { factsAsMade } from './migrations/factsAsMade.ts';
 import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
@@ -17,10 +18,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   vehicleSlices,
   partsAndCovers,
   assemblies,
+  factsAsMade,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 8;
+export const CURRENT_VERSION: BuildDocument['version'] = 9;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

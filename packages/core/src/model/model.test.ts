@@ -114,8 +114,11 @@ describe('commands', () => {
       { name: 'choose-part', circuitId: 'main', elementId: 'x', item: { id: 'a', revision: 1 } },
     ],
     ['feed', { name: 'choose-fuse', feedId: 'x', item: null }],
-    ['decision', { name: 'decide', optionId: 'x', alternativeId: 'new' }],
-    ['alternative', { name: 'decide', optionId: 'tank-outlet', alternativeId: 'x' }],
+    ['decision', { name: 'decide', optionId: 'x', alternativeId: 'new', assemblies: {} }],
+    [
+      'alternative',
+      { name: 'decide', optionId: 'tank-outlet', alternativeId: 'x', assemblies: {} },
+    ],
   ])('an unknown %s is not found', (_what, command) => {
     expect(() => applyCommand(lantern, command)).toThrow(NotFound);
   });

@@ -72,8 +72,12 @@ export function programText({ columns, rows, whole }: LinearProgram): string {
 export interface TextSolution {
   readonly Status: string;
   readonly ObjectiveValue: number;
-  readonly Columns: Readonly<Record<string, { readonly Primal?: number }>>;
-  readonly Rows: readonly { readonly Index: number; readonly Name?: string; readonly Dual?: number }[];
+  readonly Columns: Readonly<Record<string, { readonly Index: number; readonly Primal?: number }>>;
+  readonly Rows: readonly {
+    readonly Index: number;
+    readonly Name?: string;
+    readonly Dual?: number;
+  }[];
 }
 
 /** A solver of programs made of one that reads text. Throws what it throws. */

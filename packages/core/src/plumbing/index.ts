@@ -6,6 +6,7 @@ export * from './figures/figureNames.ts';
 export * from './figures/formulas.ts';
 export * from './joints/adapterChain.ts';
 export * from './joints/partnerAt.ts';
+export * from './proposals/endsOfOpenLines.ts';
 export * from './proposals/proposedEnds.ts';
 export * from './proposals/refitted.ts';
 export * from './rules/index.ts';

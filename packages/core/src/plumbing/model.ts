@@ -35,7 +35,7 @@ export const assemblyEndSpec = object({
 });
 export type StoredAssemblyEnd = Of<typeof assemblyEndSpec>;
 
-/** What a hose was cut to: facts. */
+/** What a hose was cut to, of what, and which ends are on it: facts. */
 export const asMadeSpec = object({
   cut: quantityField('length', 'mm', {
     label: 'Cut to',
@@ -50,6 +50,9 @@ export const asMadeSpec = object({
     max: 2 * Math.PI,
     message: 'a clocking must be from 0 to 360°',
   }),
+  hose: nullable(itemRef('hose'), { label: 'Cut of', help: 'null: not known' }),
+  from: nullable(itemRef('fitting'), { label: 'Made with, where it begins', help: 'null: none' }),
+  to: nullable(itemRef('fitting'), { label: 'Made with, where it ends', help: 'null: none' }),
 });
 export type AsMade = Of<typeof asMadeSpec>;
 
@@ -67,6 +70,8 @@ export const assemblySpec = object({
   }),
   asMade: nullable(asMadeSpec, { help: 'null: not cut yet' }),
 });
+/** Lines whose ends have to be others with an edit, in the same step. */
+export const assembliesAlong = record(assemblySpec, { max: 400 });
 export const assembliesSpec = record(assemblySpec, { max: 400, since: 8, initial: {} });
 export type StoredAssembly = Of<typeof assemblySpec>;
 

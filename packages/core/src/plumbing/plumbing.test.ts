@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { asCut } from '../tests/asCut.ts';
 import {
   type Catalogue,
   endsFor,
@@ -10,6 +11,7 @@ import {
 } from '../catalogue/index.ts';
 import { applyCommand, evaluate, withEndsAlong } from '../evaluation/index.ts';
 import { demoBuilds, kittiwake, lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
+import { insertCommand } from '../fuel/index.ts';
 import { type BuildCommand, type BuildDocument, readBuild, withValueAt } from '../model/index.ts';
 import { changed, cool } from '../tests/trippedBuilds.ts';
 import { jointState, offeredTo } from './assemblies/madeLine.ts';
@@ -253,6 +255,35 @@ describe('a hose that is exchanged', () => {
     expect(made(document, 'feed').ends.map(({ item }) => item?.id)).toEqual(['EP6-0', 'EP6-90']);
   });
 
+  test.each([
+    ['tank-bung', 'filter', 'suction'],
+    ['pump-outlet', 'pump', 'pump-outlet'],
+    ['fine', 'fitting', 'feed'],
+  ] as const)('so do the lines beside what is put in behind %s: a %s', (afterId, kind, lineId) => {
+    const build = readBuild(lantern);
+    const command = insertCommand({
+      document: build,
+      circuit: build.fuelCircuits[0]!,
+      catalogue: sampleCatalogue,
+      afterId,
+      kind,
+    })!;
+    expect(states(applyCommand(lantern, command).document, lineId)).toContain('unlike');
+    expect(states(along(lantern, command), lineId)).not.toContain('unlike');
+  });
+
+  test('so do the lines of an element that is moved along', () => {
+    const command = {
+      name: 'move-element',
+      circuitId: 'main',
+      elementId: 'pump',
+      direction: 'towards-engine',
+      assemblies: {},
+    } as const;
+    expect(states(applyCommand(lantern, command).document, 'pump-outlet')).toContain('unlike');
+    expect(states(along(lantern, command), 'pump-outlet')).not.toContain('unlike');
+  });
+
   test('a part with other ports gets other adapters', () => {
     const document = along(lantern, {
       name: 'choose-part',
@@ -278,10 +309,7 @@ describe('a hose that is exchanged', () => {
 
 describe('a hose that is cut', () => {
   const cutTo = (mm: number): BuildDocument =>
-    set(changed(...cool), 'assemblies.feed.asMade', {
-      cut: { value: mm / 1e3, unit: 'mm' },
-      clocking: null,
-    });
+    set(changed(...cool), 'assemblies.feed.asMade', asCut('feed', mm));
 
   test('reaches by what it is longer than the bare way', () => {
     const line = made(cutTo(3370), 'feed');

@@ -1,3 +1,4 @@
+import { lantern } from '../exchange/index.ts';
 import { type Change, type TrippedBuild, changed, cool, trip, withPart } from './trippedBuilds.ts';
 
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
@@ -6,6 +7,12 @@ const corner = (route: string, point: string, axis: string, value: number): Chan
   mm(value),
 ];
 const at = (x: number, y: number, z: number) => ({ x: mm(x), y: mm(y), z: mm(z) });
+
+/** The fine filter of Lantern, drilled for so far behind where it sits, m. */
+const drilledBehind = (off: number) => {
+  const { x, y, z } = lantern.placements['fine-filter']!;
+  return { x: { ...x, value: x.value - off }, y, z };
+};
 
 /** The feed in a heat sleeve: what Lantern’s map is sound with. */
 const sleeve = {
@@ -113,6 +120,9 @@ export const trippedMaps: readonly TrippedBuild[] = [
   ]),
   trip('fixing.carrier', 'fixing.carrier:fine', [
     ['placements.fine-filter.fixing.onto', { kind: 'mounting-line', mountingLineId: 'leg-left' }],
+  ]),
+  trip('fixing.moved', 'fixing.moved:fine', [
+    ['placements.fine-filter.fixing.drilled', drilledBehind(0.02)],
   ]),
   trip('fixing.bolts', 'fixing.bolts:fine', [['placements.fine-filter.fixing.bolts', 8]]),
   trip('fixing.bolts', 'fixing.bolts:ecu', [['placements.ecu.fixing.standoff', mm(190)]]),

@@ -1,14 +1,9 @@
 import { lantern } from '../exchange/index.ts';
+import { asCut } from './asCut.ts';
 import { type TrippedBuild, trip, withPart } from './trippedBuilds.ts';
 
 const ref = (id: string) => ({ id, revision: 1 });
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
-const degrees = (value: number) => ({ value: (value * Math.PI) / 180, unit: '°' });
-const made = (cut: number, clocking: number | null = null) => ({
-  cut: mm(cut),
-  clocking: clocking === null ? null : degrees(clocking),
-});
-
 /** One build for every finding that lines and their joints can trip. */
 export const trippedPlumbing: readonly TrippedBuild[] = [
   trip('joint.unlike', 'joint.unlike:feed/to', [['assemblies.feed.to.adapters', {}]]),
@@ -64,7 +59,15 @@ export const trippedPlumbing: readonly TrippedBuild[] = [
     false,
   ),
   trip('hose.shortens', 'hose.shortens:feed', [['assemblies.feed.slack', { value: 0, unit: '%' }]]),
-  trip('hose.reach', 'hose.reach:feed', [['assemblies.feed.asMade', made(3200)]]),
-  trip('hose.hangs', 'hose.hangs:feed', [['assemblies.feed.asMade', made(3700)]]),
-  trip('hose.twisted', 'hose.twisted:return', [['assemblies.return.asMade', made(4195, 90)]]),
+  trip('hose.reach', 'hose.reach:feed', [['assemblies.feed.asMade', asCut('feed', 3200)]]),
+  trip('hose.hangs', 'hose.hangs:feed', [['assemblies.feed.asMade', asCut('feed', 3700)]]),
+  trip('hose.twisted', 'hose.twisted:return', [
+    ['assemblies.return.asMade', asCut('return', 4195, 90)],
+  ]),
+  trip('hose.remade', 'hose.remade:feed', [
+    ['assemblies.feed.asMade', { ...asCut('feed', 3370), hose: ref('HBP-6') }],
+  ]),
+  trip('hose.remade', 'hose.remade:feed', [
+    ['assemblies.feed.asMade', { ...asCut('feed', 3370), to: null }],
+  ]),
 ];

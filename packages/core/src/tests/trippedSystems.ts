@@ -51,7 +51,8 @@ const atTank = laidOutAs('return-at-tank');
 const without = (...elementIds: readonly string[]): BuildDocument =>
   elementIds.reduce(
     (build, elementId) =>
-      applyCommand(build, { name: 'remove-element', circuitId: 'main', elementId }).document,
+      applyCommand(build, { name: 'remove-element', circuitId: 'main', elementId, assemblies: {} })
+        .document,
     plain,
   );
 

@@ -58,7 +58,13 @@ export function BuilderActions({
           className="act flex items-center justify-center gap-1 px-1!"
           aria-label={`Move ${element.name} towards the tank`}
           onClick={() =>
-            run({ name: 'move-element', circuitId, elementId, direction: 'towards-tank' })
+            run({
+              name: 'move-element',
+              circuitId,
+              elementId,
+              direction: 'towards-tank',
+              assemblies: {},
+            })
           }
         >
           <ArrowLeft size={14} aria-hidden="true" /> back
@@ -68,7 +74,13 @@ export function BuilderActions({
           className="act flex items-center justify-center gap-1 px-1!"
           aria-label={`Move ${element.name} towards the engine`}
           onClick={() =>
-            run({ name: 'move-element', circuitId, elementId, direction: 'towards-engine' })
+            run({
+              name: 'move-element',
+              circuitId,
+              elementId,
+              direction: 'towards-engine',
+              assemblies: {},
+            })
           }
         >
           on <ArrowRight size={14} aria-hidden="true" />
@@ -77,7 +89,7 @@ export function BuilderActions({
           type="button"
           className="act flex items-center justify-center gap-1 px-1!"
           aria-label={`Take ${element.name} out`}
-          onClick={() => run({ name: 'remove-element', circuitId, elementId })}
+          onClick={() => run({ name: 'remove-element', circuitId, elementId, assemblies: {} })}
         >
           take out
         </button>

@@ -185,7 +185,7 @@ export function ElementInspector({ element, path, shown, select }: Props) {
             value={option.chosen}
             choices={option.alternatives.map((a) => ({ value: a.id, label: a.name }))}
             onChoose={(alternativeId) =>
-              edit({ name: 'decide', optionId: option.id, alternativeId })
+              edit({ name: 'decide', optionId: option.id, alternativeId, assemblies: {} })
             }
           />
           <p className="mt-1 text-[13px] text-second">{chosen.reason}</p>

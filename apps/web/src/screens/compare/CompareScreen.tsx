@@ -37,7 +37,12 @@ function useSide(choice: string): Side {
     if (!option || !alternative) return undefined;
     const { name } = alternative;
     if (option.chosen === second) return { name, document: stored };
-    const decide = { name: 'decide', optionId: first, alternativeId: second } as const;
+    const decide = {
+      name: 'decide',
+      optionId: first,
+      alternativeId: second,
+      assemblies: {},
+    } as const;
     return { name, document: applyCommand(stored, decide).document };
   }, [build, stored, kind, first, second]);
   if (kind === 'revision') {

@@ -1,10 +1,4 @@
-import {
-  type LineSheet,
-  type ToldMadeLine,
-  plumbingFigure,
-  quantity,
-  routeFigure,
-} from '@brookrain/core';
+import { type LineSheet, type ToldMadeLine, plumbingFigure, routeFigure } from '@brookrain/core';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
@@ -16,16 +10,11 @@ import { EndPanel } from './EndPanel.tsx';
 import { schoolWords } from './jointWords.ts';
 import { useAssemblies } from './useAssembly.ts';
 
-/** Whole millimetres, as a cut is marked. */
-const inMillimetres = (metres: number) => quantity(Math.round(metres * 1e3), 'length', 'mm');
-const inDegrees = (radians: number) =>
-  quantity(Math.round((radians * 180) / Math.PI), 'angle', '°');
-
 /** Whether a line is cut: its length and clocking are facts then. */
 function AsMade({ line, sheet }: { line: ToldMadeLine; sheet: LineSheet }) {
   const { edit } = useBuild();
   const assembly = useAssemblies()(line);
-  const { cut, clocking } = sheet.card;
+  const { cut } = sheet.card;
   if (!assembly) return null;
   const path = ['assemblies', assembly.id, 'asMade'];
   return (
@@ -50,20 +39,11 @@ function AsMade({ line, sheet }: { line: ToldMadeLine; sheet: LineSheet }) {
       ) : (
         <>
           <p className="text-second">Not cut yet. Once it is, its length is a fact.</p>
-          {cut !== undefined && (
+          {sheet.asCut && cut !== undefined && (
             <button
               type="button"
               className="act act-main"
-              onClick={() =>
-                edit({
-                  name: 'set',
-                  path,
-                  value: {
-                    cut: inMillimetres(cut),
-                    clocking: clocking === undefined ? null : inDegrees(clocking),
-                  },
-                })
-              }
+              onClick={() => edit({ name: 'set', path, value: sheet.asCut })}
             >
               It is cut, to {Math.round(cut * 1e3)} mm
             </button>

@@ -1,6 +1,8 @@
 import {
   type Carrier,
   type PlacedComponent,
+  type Placement,
+  benchLength,
   carriersNear,
   componentFigure,
   fixingParts,
@@ -10,6 +12,7 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
+import { useUnits } from '../../ui/preferences.ts';
 import { designOf } from './designOf.ts';
 
 const ontoText = (onto: Carrier): string => {
@@ -22,6 +25,33 @@ const ontoText = (onto: Carrier): string => {
       return `sheets:${onto.sheetId}`;
   }
 };
+
+/** Whether the holes are drilled: where the part sat then is a fact. */
+function Drilled({ placement, path }: { placement: Placement; path: readonly string[] }) {
+  const { edit } = useBuild();
+  const [units] = useUnits();
+  const { x, y, z } = placement;
+  const drilled = placement.fixing?.drilled;
+  return (
+    <>
+      <h3>As made</h3>
+      <p className="text-second">
+        {drilled
+          ? `Drilled with the part at ${[drilled.x, drilled.y, drilled.z]
+              .map(({ value }) => benchLength(value, units))
+              .join(', ')}.`
+          : 'Not drilled yet. Once it is, where the part sits is a fact.'}
+      </p>
+      <button
+        type="button"
+        className="act"
+        onClick={() => edit({ name: 'set', path, value: drilled ? null : { x, y, z } })}
+      >
+        {drilled ? 'A new one is made: not drilled yet' : 'It is drilled, here'}
+      </button>
+    </>
+  );
+}
 
 /** How a part is fastened to the vehicle: to what, by what, with which bolts; its plate drawn. */
 export function FixingPanel({ component }: { component: PlacedComponent }) {
@@ -97,6 +127,7 @@ export function FixingPanel({ component }: { component: PlacedComponent }) {
           </li>
         ))}
       </ul>
+      <Drilled placement={placement} path={[...path, 'drilled']} />
       <button
         type="button"
         className="act"

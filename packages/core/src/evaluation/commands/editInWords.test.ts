@@ -38,9 +38,18 @@ describe('an edit in words', () => {
       { name: 'choose-injector', rowId: 'primary', item: { id: 'I850', revision: 2 } },
       'Primary injectors, part I650 → I850, revision 2',
     ],
-    [{ name: 'remove-element', circuitId: 'main', elementId: 'fine' }, 'Fine filter taken out'],
     [
-      { name: 'move-element', circuitId: 'main', elementId: 'fine', direction: 'towards-tank' },
+      { name: 'remove-element', circuitId: 'main', elementId: 'fine', assemblies: {} },
+      'Fine filter taken out',
+    ],
+    [
+      {
+        name: 'move-element',
+        circuitId: 'main',
+        elementId: 'fine',
+        direction: 'towards-tank',
+        assemblies: {},
+      },
       'Fine filter moved towards the tank',
     ],
     [{ name: 'choose-induction', aspiration: 'natural' }, 'Change induction to natural'],

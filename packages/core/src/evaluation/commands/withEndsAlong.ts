@@ -51,12 +51,12 @@ export function withEndsAlong(
   catalogue: Catalogue,
 ): BuildCommand {
   const changes = changesOf(command);
-  if (!changes && command.name !== 'lay-out-circuit') return command;
+  if (!changes && !('assemblies' in command)) return command;
   const next = after(document, command);
   if (!next) return command;
   const ends = refitted(readBuild(document), readBuild(next), catalogue);
   if (ends.length === 0) return command;
-  if (command.name === 'lay-out-circuit') {
+  if ('assemblies' in command) {
     const assemblies = { ...command.assemblies };
     for (const { assemblyId, side, end } of ends) {
       const present = assemblies[assemblyId] ?? next.assemblies[assemblyId];

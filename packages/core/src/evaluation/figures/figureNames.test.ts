@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import { asCut } from '../../tests/asCut.ts';
 import { electricsFigure } from '../../electrics/index.ts';
 import { engineFigure } from '../../engine/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../../exchange/index.ts';
@@ -69,10 +70,7 @@ describe('the names of figures', () => {
   });
 
   test('every declared figure is made by some build', () => {
-    const cut = withValueAt(lantern, 'assemblies.feed.asMade', {
-      cut: { value: 3.37, unit: 'mm' },
-      clocking: null,
-    });
+    const cut = withValueAt(lantern, 'assemblies.feed.asMade', asCut('feed', 3370));
     const builds = [...demoBuilds.map((d) => d.document), laidOutAs('surge-tank'), cut];
     const made = new Set(
       builds.flatMap((build) => evaluate(build, sampleCatalogue).results.map((r) => r.figure)),

@@ -100,6 +100,7 @@ export const held = (
   rubber: false,
   bolt,
   bolts,
+  drilled: null,
   ...more,
 });
 export const ontoLine = (mountingLineId: string): Fixing['onto'] => ({

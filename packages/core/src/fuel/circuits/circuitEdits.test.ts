@@ -26,6 +26,7 @@ const remove = (build: BuildDocument, elementId: string): BuildDocument =>
     name: 'remove-element',
     circuitId: 'main',
     elementId,
+    assemblies: {},
   }).document;
 
 describe('putting in', () => {
@@ -149,8 +150,8 @@ describe('any row of edits', () => {
                     kind,
                   })!
                 : what === 'remove'
-                  ? ({ name: 'remove-element', ...common } as const)
-                  : ({ name: 'move-element', ...common, direction } as const);
+                  ? ({ name: 'remove-element', ...common, assemblies: {} } as const)
+                  : ({ name: 'move-element', ...common, direction, assemblies: {} } as const);
             let applied;
             try {
               applied = applyCommand(document, command);

@@ -3,7 +3,7 @@ import { fuelSpec } from '../../engine/model.ts';
 import { command, entryOf } from '../../model/command.ts';
 import { mergeInto } from '../../model/edit.ts';
 import { record, text } from '../../model/spec.ts';
-import { assemblySpec } from '../../plumbing/model.ts';
+import { assembliesAlong } from '../../plumbing/model.ts';
 import { placementSpec } from '../../vehicle/model.ts';
 import { circuitSpec, injectorRowSpec } from '../model.ts';
 import { dropAssemblies, dropDecisions, dropRoutes, writeCircuitInto } from './writeCircuitInto.ts';
@@ -36,7 +36,7 @@ export const layOutCircuit = command({
     fuels: record(fuelSpec, { max: 4 }),
     injectorRows: record(injectorRowSpec, { max: 8 }),
     /** lines whose ends have to be others on it */
-    assemblies: record(assemblySpec, { max: 400 }),
+    assemblies: assembliesAlong,
   },
   words: (c) => c.label,
   recipe(draft, c) {

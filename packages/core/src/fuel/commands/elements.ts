@@ -11,6 +11,7 @@ import {
   text,
 } from '../../model/spec.ts';
 import { insertElement, moveElement, removeElement } from '../circuits/circuitEdits.ts';
+import { assembliesAlong } from '../../plumbing/model.ts';
 import { type StoredElement, elementSpec } from '../model.ts';
 import { buildOf, writeCircuitInto } from './writeCircuitInto.ts';
 
@@ -72,6 +73,7 @@ export const insertElementCommand = command({
     nodeId: id,
     /** feed of a pump that is put in; null for everything else */
     feed: nullable(pumpFeedSpec),
+    assemblies: assembliesAlong,
   },
   words: (c) => `Put ${c.element.name} in behind ${c.afterId}`,
   recipe(draft, c) {
@@ -79,6 +81,7 @@ export const insertElementCommand = command({
     const element = readInserted(c.element, c.elementId);
     const { afterId, nodeId } = c;
     writeCircuitInto(draft, insertElement({ circuit, afterId, element, nodeId }));
+    Object.assign(draft.assemblies, c.assemblies);
     if (c.feed) draft.power.pumpFeeds[`${c.elementId}-feed`] = { ...c.feed };
   },
 });
@@ -86,10 +89,12 @@ export const insertElementCommand = command({
 /** Takes an element out of its circuit. */
 export const removeElementCommand = command({
   name: 'remove-element',
-  fields: { circuitId: id, elementId: id },
+  fields: { circuitId: id, elementId: id, assemblies: assembliesAlong },
   words: (c) => `Take ${c.elementId} out`,
-  recipe: (draft, c) =>
-    writeCircuitInto(draft, removeElement(circuitIn(draft, c.circuitId), c.elementId)),
+  recipe(draft, c) {
+    writeCircuitInto(draft, removeElement(circuitIn(draft, c.circuitId), c.elementId));
+    Object.assign(draft.assemblies, c.assemblies);
+  },
 });
 
 /** Exchanges an element with its neighbour. */
@@ -99,9 +104,12 @@ export const moveElementCommand = command({
     circuitId: id,
     elementId: id,
     direction: choice(['towards-tank', 'towards-engine']),
+    assemblies: assembliesAlong,
   },
   words: (c) =>
     `Move ${c.elementId} ${c.direction === 'towards-tank' ? 'towards the tank' : 'towards the engine'}`,
-  recipe: (draft, c) =>
-    writeCircuitInto(draft, moveElement(circuitIn(draft, c.circuitId), c.elementId, c.direction)),
+  recipe(draft, c) {
+    writeCircuitInto(draft, moveElement(circuitIn(draft, c.circuitId), c.elementId, c.direction));
+    Object.assign(draft.assemblies, c.assemblies);
+  },
 });

@@ -130,5 +130,6 @@ export function insertCommand(input: {
     element: writeInserted(element),
     nodeId,
     feed,
+    assemblies: {},
   };
 }

@@ -3,9 +3,12 @@ import {
   type FittingItem,
   type JointSchool,
   endsFor,
+  refOf,
   schoolsFor,
 } from '../../catalogue/index.ts';
+import { quantity } from '../../quantities/index.ts';
 import {
+  type AsMade,
   type Change,
   type StoredAssembly,
   type StoredAssemblyEnd,
@@ -39,9 +42,24 @@ export interface LineSheet {
   /** ends that hold its hose */
   readonly ends: Readonly<Record<MadeEnd['side'], readonly EndChoice[]>>;
   readonly adapters: Readonly<Record<MadeEnd['side'], readonly string[]>>;
+  /** what is written down when the hose is cut as the card says; undefined where nothing can be cut yet */
+  readonly asCut: AsMade | undefined;
 }
 
 const OPEN: StoredAssemblyEnd = { item: null, onto: null, adapters: {} };
+
+/** A hose that is cut as its card says, in whole millimetres and degrees, as facts. */
+function asCut({ hose, assembly }: MadeLine, { cut, clocking }: WorkCard): AsMade | undefined {
+  if (!assembly || cut === undefined) return undefined;
+  const degrees = clocking === undefined ? undefined : Math.round((clocking * 180) / Math.PI);
+  return {
+    cut: quantity(Math.round(cut * 1e3), 'length', 'mm'),
+    clocking: degrees === undefined ? null : quantity(degrees, 'angle', '°'),
+    hose: hose ? refOf(hose) : null,
+    from: assembly.from.item,
+    to: assembly.to.item,
+  };
+}
 
 /** What a screen shows of one line: its card, and the ends that it may be given. */
 export function lineSheet(line: MadeLine, catalogue: Catalogue): LineSheet {
@@ -62,8 +80,10 @@ export function lineSheet(line: MadeLine, catalogue: Catalogue): LineSheet {
     }));
   const [from, to] = line.ends;
   const words = (end: MadeEnd): string[] => end.adapters.map(({ designation }) => designation);
+  const card = workCard(line, catalogue);
   return {
-    card: workCard(line, catalogue),
+    card,
+    asCut: asCut(line, card),
     school: schoolOf(line, catalogue),
     schools: (hose ? schoolsFor(catalogue, hose) : []).flatMap((school) => {
       const ends = proposedEnds(line, school, catalogue);

@@ -1,5 +1,6 @@
+import { type JointSchool, itemAt, refOf } from '../../catalogue/index.ts';
 import { quantity } from '../../quantities/index.ts';
-import type { BuildCommand } from '../../model/index.ts';
+import type { BuildCommand, ItemRef } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import { shapeOf, slideAlongRail } from '../../vehicle/index.ts';
 import type { PlumbingChecked, PlumbingRule } from '../checked.ts';
@@ -227,5 +228,76 @@ const twisted: PlumbingRule = onMade(
   },
 );
 
+/** Whether an end comes off its hose again without cutting it. */
+const comesOff = (joint: JointSchool): boolean => joint === 'reusable' || joint === 'barb';
+
+/** A hose that is cut, whose hose or ends were decided otherwise afterwards. */
+const remade: PlumbingRule = onMade(
+  'hose.remade',
+  'a hose that is cut is of what it was cut of, and has the ends that were put on it',
+  ({ assembly, ends, hose, name }, { catalogue }) => {
+    const designationOf = (ref: ItemRef | null): string =>
+      (ref && itemAt(catalogue, ref)?.designation) ?? 'none';
+    const made = assembly?.asMade;
+    if (!assembly || !made) return undefined;
+    const path = ['assemblies', assembly.id, 'asMade'];
+    const newOne: Cure<BuildCommand> = {
+      text: 'Make a new one: not cut yet',
+      command: { name: 'set', path, value: null },
+    };
+    if (made.hose && made.hose.id !== hose?.id) {
+      return {
+        severity: 'stop',
+        title: 'Hose that is cut is another',
+        because: `${name}: cut of ${designationOf(made.hose)}; decided since: ${hose?.designation ?? 'no hose'}`,
+        numbers: {},
+        cures: () => [newOne],
+      };
+    }
+    const others = ends.filter(({ side, item }) => (made[side]?.id ?? null) !== (item?.id ?? null));
+    if (others.length === 0) return undefined;
+    const fixed = others.some(({ side }) => {
+      const old = made[side] && itemAt(catalogue, made[side]);
+      return old?.category === 'fitting' && !comesOff(old.joint);
+    });
+    return {
+      severity: 'warn',
+      title: 'Hose has other ends on it than are decided',
+      because: `${name}: ${others
+        .map(
+          ({ side, item }) =>
+            `made with ${designationOf(made[side])}, decided since: ${item?.designation ?? 'none'}`,
+        )
+        .join('; ')}${fixed ? '. Such an end does not come off again: the hose is made anew' : ''}`,
+      numbers: {},
+      cures: () => [
+        ...(fixed
+          ? []
+          : [
+              {
+                text: 'It is exchanged: written down as made',
+                command: {
+                  name: 'set-several' as const,
+                  label: `${name}: ends exchanged`,
+                  changes: others.map(({ side, item }) => ({
+                    path: [...path, side],
+                    value: item ? refOf(item) : null,
+                  })),
+                },
+              },
+            ]),
+        newOne,
+      ],
+    };
+  },
+);
+
 /** Checks of how long lines are made. */
-export const lengthRules: readonly PlumbingRule[] = [tooShort, shortens, reaches, hangs, twisted];
+export const lengthRules: readonly PlumbingRule[] = [
+  tooShort,
+  shortens,
+  reaches,
+  hangs,
+  twisted,
+  remade,
+];

@@ -5,7 +5,7 @@ import type { CarrierOf } from './carrier.ts';
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
 
 /** How parts of a kind are usually held. */
-function usually(item: BodyItem): Omit<StoredFixing, 'onto'> {
+function usually(item: BodyItem): Omit<StoredFixing, 'onto' | 'drilled'> {
   const plain = { metal: 'steel', thickness: mm(3), standoff: mm(0), rubber: false } as const;
   switch (item.category) {
     case 'battery':
@@ -34,4 +34,5 @@ function usually(item: BodyItem): Omit<StoredFixing, 'onto'> {
 export const usualFixing = (item: BodyItem, { onto }: CarrierOf): StoredFixing => ({
   onto,
   ...usually(item),
+  drilled: null,
 });

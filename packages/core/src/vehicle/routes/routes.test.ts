@@ -266,7 +266,12 @@ describe('clamps and certainty', () => {
 
 describe('a line that is taken out', () => {
   test('takes its way with it, and the edit is undone with both', () => {
-    const command = { name: 'remove-element', circuitId: 'main', elementId: 'feed' } as const;
+    const command = {
+      name: 'remove-element',
+      circuitId: 'main',
+      elementId: 'feed',
+      assemblies: {},
+    } as const;
     const { document, inverse } = applyCommand(lantern, command);
     const { feed: _, ...others } = lantern.routes;
     expect(document.routes).toEqual(others);
@@ -289,7 +294,12 @@ describe('a line that is taken out', () => {
   });
 
   test('other edits of the circuit leave the way alone', () => {
-    const command = { name: 'remove-element', circuitId: 'main', elementId: 'fine' } as const;
+    const command = {
+      name: 'remove-element',
+      circuitId: 'main',
+      elementId: 'fine',
+      assemblies: {},
+    } as const;
     expect(applyCommand(lantern, command).document.routes).toEqual(lantern.routes);
   });
 

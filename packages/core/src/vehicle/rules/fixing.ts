@@ -120,6 +120,60 @@ export const fixingCarrier: VehicleRule = {
     }),
 };
 
+/** Holes have so much play, m. */
+const PLAY = 2e-3;
+
+/** A part that was moved after the holes of its fixing were drilled. */
+export const fixingMoved: VehicleRule = {
+  id: 'fixing.moved',
+  source: 'a bracket that is drilled holds its part where it was drilled for',
+  check: (checked) =>
+    checked.map.components.flatMap((site): BuildFinding[] => {
+      const { component } = site;
+      const { id, fixing, ...place } = component.placement;
+      const drilled = fixing?.drilled;
+      if (!drilled) return [];
+      const axes = ['x', 'y', 'z'] as const;
+      const off = Math.hypot(...axes.map((axis) => place[axis].value - drilled[axis].value));
+      if (off <= PLAY) return [];
+      return [
+        {
+          id: `fixing.moved:${component.id}`,
+          rule: 'fixing.moved',
+          severity: 'warn',
+          where: atComponent(site),
+          title: 'Part is not where its holes are drilled',
+          because: `${component.name}: it sits {off} from where its fixing was drilled`,
+          numbers: { off: { value: off, kind: 'length' } },
+          measured: { value: off, kind: 'length' },
+          limit: { value: PLAY, kind: 'length' },
+          worse: 'higher',
+          cures: () => [
+            {
+              text: 'Put it back where it is drilled',
+              command: {
+                name: 'set-several',
+                label: `${component.name} put back where it is drilled`,
+                changes: axes.map((axis) => ({
+                  path: ['placements', id, axis],
+                  value: drilled[axis],
+                })),
+              },
+            },
+            {
+              text: 'Drill it anew, or make a new bracket',
+              command: {
+                name: 'set',
+                path: ['placements', id, 'fixing', 'drilled'],
+                value: null,
+              },
+            },
+          ],
+        },
+      ];
+    }),
+};
+
 /** Bolts need so many threads of room between their middles. */
 const ROOM = 3;
 
@@ -168,4 +222,9 @@ export const fixingBolts: VehicleRule = {
     }),
 };
 
-export const fixingRules: readonly VehicleRule[] = [fixingNone, fixingCarrier, fixingBolts];
+export const fixingRules: readonly VehicleRule[] = [
+  fixingNone,
+  fixingCarrier,
+  fixingMoved,
+  fixingBolts,
+];

@@ -4,6 +4,7 @@ import {
   constant,
   idOf,
   kinds,
+  nullable,
   object,
   quantityField,
   whole,
@@ -35,6 +36,21 @@ export const carrierSpec = kinds('kind', {
 });
 export type Carrier = Of<typeof carrierSpec>;
 
+const coordinate = (label: string) =>
+  quantityField('length', 'mm', {
+    label,
+    min: -30,
+    max: 30,
+    message: 'a coordinate must be from -30 to 30 m',
+  });
+
+/** Where the part sat when the holes of its fixing were drilled: a fact. */
+export const drilledSpec = object({
+  x: coordinate('Drilled at x'),
+  y: coordinate('Drilled at y'),
+  z: coordinate('Drilled at z'),
+});
+
 /** How a part is fastened to the vehicle. */
 export const fixingSpec = object({
   onto: carrierSpec,
@@ -62,5 +78,6 @@ export const fixingSpec = object({
     message: 'the number of bolts must be a whole number from 2 to 12',
     initial: 2,
   }),
+  drilled: nullable(drilledSpec, { help: 'null: not drilled yet' }),
 });
 export type StoredFixing = Of<typeof fixingSpec>;
