@@ -1,6 +1,6 @@
 import { entryAt } from '../numerics/index.ts';
 import { circuitOf, resultIndex } from '../results/index.ts';
-import { type NeededPiece, boughtOf } from '../plumbing/index.ts';
+import { type NeededPiece, boughtOf, isFurtherWay } from '../plumbing/index.ts';
 import { type Catalogue, type HoseItem, lookUp } from '../catalogue/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { withEndsAlong } from './commands/withEndsAlong.ts';
@@ -59,6 +59,7 @@ function partsOf(
     joints += 2;
     if (element.kind !== 'line') {
       const item = lookUp(catalogue, element.kind, element.item, element.id);
+      if (isFurtherWay(circuit, element, item)) continue;
       price += item.price;
       mass += item.mass;
       continue;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import type { Catalogue } from '../catalogue/index.ts';
 import { type BuildDocument, architectures, readBuild, withValueAt } from '../model/index.ts';
 import {
   type FluidResult,
@@ -117,6 +118,28 @@ describe('every layout', () => {
     const build = laidOutAs('surge-tank');
     expect(value(build, 'surge.seconds')).toBeCloseTo(2e-3 / value(build, 'surge.flow'), 9);
     expect(value(build, 'surge.flow')).toBeCloseTo(value(build, 'pump.peak.flowNeeded'), 12);
+  });
+
+  test('costs each block of several ways once, as it is bought', () => {
+    const dearer = {
+      items: sampleCatalogue.items.map((item) =>
+        item.category === 'fitting' && item.form === 'Y-block'
+          ? { ...item, price: item.price + 100 }
+          : item,
+      ),
+    };
+    const costs = (catalogue: Catalogue): number =>
+      Object.keys(kittiwake.fuelCircuits).reduce(
+        (sum, id) => sum + judgeCircuit(kittiwake, catalogue, id).price,
+        0,
+      );
+    const { parts } = evaluate(kittiwake, sampleCatalogue).parts;
+    const blocks = parts.filter(
+      ({ item }) => item.category === 'fitting' && item.form === 'Y-block',
+    );
+    const bought = blocks.reduce((sum, { quantity }) => sum + quantity, 0);
+    expect(bought).toBeGreaterThan(1);
+    expect(costs(dearer) - costs(sampleCatalogue)).toBeCloseTo(100 * bought, 6);
   });
 
   test('is judged beside the present one on the same demand', () => {

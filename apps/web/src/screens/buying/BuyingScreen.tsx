@@ -130,7 +130,7 @@ export function BuyingScreen() {
             <strong className="font-medium">
               {list.price.toFixed(2)} {build.currency}
             </strong>{' '}
-            to buy; all of it weighs {kilograms(list.mass)}.{' '}
+            to buy; as built it weighs {kilograms(list.mass)}.{' '}
             <a href={`${base}/buying.pdf?units=${units.system}`}>List as PDF</a>
             {' · '}
             <a href={`${base}/buying.csv`}>CSV</a>

@@ -12,7 +12,6 @@ import { type SizedPumpFeed, wiresOf } from '../../electrics/index.ts';
 import { type FluidResult, circuitScope, fuelFigure } from '../../fuel/index.ts';
 import type {
   CircuitElement,
-  FittingElement,
   FuelCircuit,
   InjectorRow,
   ItemRef,
@@ -82,8 +81,14 @@ export interface MissingPart {
 const hasWays = (item: CatalogueItem): boolean =>
   item.category === 'fitting' && (item.form === 'Y-block' || item.form === 'T');
 
-/** Whether an element is a further way of a fitting that another one already stands for. */
-function isFurtherWay(element: FittingElement, before: readonly CircuitElement[]): boolean {
+/** Whether an element is a further way of a fitting of several ways that an earlier one stands for. */
+export function isFurtherWay(
+  circuit: FuelCircuit,
+  element: CircuitElement,
+  item: CatalogueItem,
+): boolean {
+  if (element.kind !== 'fitting' || !hasWays(item)) return false;
+  const before = circuit.elements.slice(0, circuit.elements.indexOf(element));
   return before.some(
     (other) =>
       other.kind === 'fitting' &&
@@ -146,7 +151,7 @@ export function partsNeeded(input: NeededInput): {
     put(hose, { name: piece.name, quantity: piece.length, from: piece.from }, piece);
   input.circuits.forEach((circuit, i) => {
     const lengths = input.fluids[i]?.design.lengths ?? {};
-    circuit.elements.forEach((element, at) => {
+    circuit.elements.forEach((element) => {
       if (!('item' in element)) return;
       const path = ['fuelCircuits', circuit.id, 'elements', element.id];
       if (element.kind === 'line') {
@@ -166,12 +171,7 @@ export function partsNeeded(input: NeededInput): {
         return;
       }
       const item = itemAt(catalogue, element.item);
-      const further =
-        element.kind === 'fitting' &&
-        item !== undefined &&
-        hasWays(item) &&
-        isFurtherWay(element, circuit.elements.slice(0, at));
-      if (!further) add(element.item, 1, element.name, path);
+      if (!item || !isFurtherWay(circuit, element, item)) add(element.item, 1, element.name, path);
     });
   });
   for (const line of made) {
