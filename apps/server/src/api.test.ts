@@ -322,7 +322,7 @@ describe('files', () => {
   test.each<[string, () => string]>([
     ['damaged', () => JSON.stringify(file()).slice(0, 2000)],
     ['empty', () => ' '],
-    ['another version', () => JSON.stringify({ ...file(), version: 9 })],
+    ['another version', () => JSON.stringify({ ...file(), version: 99 })],
     [
       'deeply nested',
       () => {

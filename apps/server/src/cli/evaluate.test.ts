@@ -74,7 +74,7 @@ describe('evaluate on the command line', () => {
     ['other.json', '{"format":"x"}', 'format'],
     [
       'wrong.json',
-      JSON.stringify({ ...toBuildFile(lantern, sampleCatalogue), version: 9 }),
+      JSON.stringify({ ...toBuildFile(lantern, sampleCatalogue), version: 99 }),
       'version',
     ],
   ])('%s: exit 2, reason and place on standard error, nothing printed', (name, text, reason) => {

@@ -3,3 +3,5 @@ export * from './commands/index.ts';
 export * from './figureNames.ts';
 export * from './power/index.ts';
 export * from './rules/index.ts';
+export * from './solver/index.ts';
+export * from './pins/index.ts';

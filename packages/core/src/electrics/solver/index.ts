@@ -1,0 +1,2 @@
+export type * from './circuit.ts';
+export * from './compiledCircuit.ts';
