@@ -3,10 +3,15 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import PdfDocument from 'pdfkit';
 
-const fonts = join(
+const folder = join(
   dirname(createRequire(import.meta.url).resolve('dejavu-fonts-ttf/package.json')),
   'ttf',
 );
+/** Asked for by their files: by a name of their own they would be read anew for every cell of a table. */
+const FONTS = {
+  plain: join(folder, 'DejaVuSansCondensed.ttf'),
+  bold: join(folder, 'DejaVuSansCondensed-Bold.ttf'),
+} as const;
 
 const INK = '#1C272C';
 const SECOND = '#4A5960';
@@ -45,8 +50,6 @@ export class SheetPage {
       bufferPages: true,
       info: { Title: info.title, Producer: 'Brookrain', Creator: 'Brookrain' },
     });
-    this.pdf.registerFont('plain', join(fonts, 'DejaVuSansCondensed.ttf'));
-    this.pdf.registerFont('bold', join(fonts, 'DejaVuSansCondensed-Bold.ttf'));
     this.footer = info.footer;
     this.done = new Promise((resolve) => {
       this.pdf.on('data', (chunk: Buffer) => this.chunks.push(chunk));
@@ -67,8 +70,8 @@ export class SheetPage {
   }
 
   title(text: string, below: string): void {
-    this.pdf.font('bold').fontSize(17).fillColor(INK).text(text, MARGIN, MARGIN, { width: WIDTH });
-    this.pdf.font('plain').fontSize(9).fillColor(SECOND).text(below, { width: WIDTH });
+    this.pdf.font(FONTS.bold).fontSize(17).fillColor(INK).text(text, MARGIN, MARGIN, { width: WIDTH });
+    this.pdf.font(FONTS.plain).fontSize(9).fillColor(SECOND).text(below, { width: WIDTH });
     this.pdf.moveDown(0.4);
   }
 
@@ -76,7 +79,7 @@ export class SheetPage {
     this.need(60);
     this.pdf.moveDown(0.6);
     this.pdf
-      .font('bold')
+      .font(FONTS.bold)
       .fontSize(11)
       .fillColor(INK)
       .text(text, MARGIN, this.pdf.y, { width: WIDTH });
@@ -93,7 +96,7 @@ export class SheetPage {
   text(text: string): void {
     this.need(24);
     this.pdf
-      .font('plain')
+      .font(FONTS.plain)
       .fontSize(8.5)
       .fillColor(INK)
       .text(text, MARGIN, this.pdf.y, { width: WIDTH });
@@ -103,17 +106,17 @@ export class SheetPage {
   /** A caution with its own mark: a bar beside the text. */
   caution(when: string, text: string): void {
     // Measured in the wider bold face, since the sentence starts in it.
-    this.pdf.font('bold').fontSize(8.5);
+    this.pdf.font(FONTS.bold).fontSize(8.5);
     const inner = { width: WIDTH - 12 };
     const height = this.pdf.heightOfString(`${when}. ${text}`, inner) + 3;
     this.need(height);
     const top = this.pdf.y;
     this.pdf.rect(MARGIN, top, 3, height - 3).fill(SIGNAL);
     this.pdf
-      .font('bold')
+      .font(FONTS.bold)
       .fillColor(INK)
       .text(`${when}. `, MARGIN + 10, top, { ...inner, continued: true })
-      .font('plain')
+      .font(FONTS.plain)
       .text(text, inner);
     this.pdf.y = top + height;
   }
@@ -121,7 +124,7 @@ export class SheetPage {
   /** A table whose head stands again on every page that it runs on to. */
   table(columns: readonly Column[], rows: readonly (readonly string[])[]): void {
     const heightOf = (cells: readonly string[], font: 'bold' | 'plain'): number => {
-      this.pdf.font(font).fontSize(CELL.size);
+      this.pdf.font(FONTS[font]).fontSize(CELL.size);
       const heights = cells.map((cell, i) =>
         this.pdf.heightOfString(cell === '' ? ' ' : cell, {
           width: entryAt(columns, i).width - 2 * CELL.padding,
@@ -132,7 +135,7 @@ export class SheetPage {
     const titles = columns.map((c) => c.title);
     const headHeight = heightOf(titles, 'bold');
     const open = () => {
-      this.pdf.font('bold').fontSize(CELL.size);
+      this.pdf.font(FONTS.bold).fontSize(CELL.size);
       const table = this.pdf.table({
         position: { x: MARGIN, y: this.pdf.y },
         columnStyles: columns.map((c) => ({
@@ -157,7 +160,7 @@ export class SheetPage {
         this.pdf.addPage();
         table = open();
       }
-      this.pdf.font('plain').fontSize(CELL.size);
+      this.pdf.font(FONTS.plain).fontSize(CELL.size);
       table.row(row.map((text) => ({ text, textColor: INK })));
     }
     table.end();
@@ -171,7 +174,7 @@ export class SheetPage {
     this.need(height * scale + 6);
     const top = this.pdf.y;
     this.pdf.save().translate(MARGIN, top).scale(scale);
-    draw(this.pdf.font('plain'));
+    draw(this.pdf.font(FONTS.plain));
     this.pdf.restore();
     this.pdf.x = MARGIN;
     this.pdf.y = top + height * scale + 6;
@@ -184,7 +187,7 @@ export class SheetPage {
       this.pdf.switchToPage(i);
       this.pdf.page.margins.bottom = 0;
       this.pdf
-        .font('plain')
+        .font(FONTS.plain)
         .fontSize(7.5)
         .fillColor(SECOND)
         .text(`${this.footer}   Page ${i + 1} of ${count}`, MARGIN, 841.89 - 34, {
