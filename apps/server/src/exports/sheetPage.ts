@@ -70,7 +70,11 @@ export class SheetPage {
   }
 
   title(text: string, below: string): void {
-    this.pdf.font(FONTS.bold).fontSize(17).fillColor(INK).text(text, MARGIN, MARGIN, { width: WIDTH });
+    this.pdf
+      .font(FONTS.bold)
+      .fontSize(17)
+      .fillColor(INK)
+      .text(text, MARGIN, MARGIN, { width: WIDTH });
     this.pdf.font(FONTS.plain).fontSize(9).fillColor(SECOND).text(below, { width: WIDTH });
     this.pdf.moveDown(0.4);
   }
