@@ -4,6 +4,7 @@ import { serialize } from 'node:v8';
 import {
   type BuildDocument,
   type Catalogue,
+  CompiledCircuit,
   type StartAnswers,
   applyCommand,
   createEvaluator,
@@ -16,6 +17,7 @@ import {
   quantity,
   sampleCatalogue,
   startBuild,
+  supplyNetwork,
   sweepMap,
   toldEvaluation,
   withValueAt,
@@ -168,6 +170,22 @@ function mapRows(document: BuildDocument, catalogue: Catalogue): Row[] {
   ];
 }
 
+/** One solution of a circuit whose pattern is known. */
+function circuitRows(): Row[] {
+  const goals = [
+    [200, '< 0.3'],
+    [400, '< 1'],
+  ] as const;
+  return goals.map(([nodes, goal]) => {
+    const circuit = new CompiledCircuit(supplyNetwork(1, nodes, false));
+    return {
+      work: `a circuit of ${nodes} nodes solved`,
+      goal,
+      value: median(200, () => void circuit.solve()),
+    };
+  });
+}
+
 function print(title: string, rows: readonly Row[]): void {
   console.log(`\n${title}`);
   for (const { value, goal, work } of rows) {
@@ -179,6 +197,7 @@ function print(title: string, rows: readonly Row[]): void {
 export async function runBench(): Promise<void> {
   console.log('Milliseconds, median of warm runs, unless it says otherwise');
   benchBuilds().forEach((build, i) => print(build.name, rowsOf(build, i)));
+  print('Circuits', circuitRows());
   const server = await benchServer();
   print('Server, Kittiwake grown, 300 edits', [
     {

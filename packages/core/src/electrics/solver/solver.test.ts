@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { seededUniform, solveDense } from '../../numerics/index.ts';
+import { supplyNetwork } from '../../exchange/index.ts';
+import { solveDense } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import type { ElectricCircuit, ElectricElement, SolvedElectric } from './circuit.ts';
 import { CompiledCircuit, solveElectric } from './compiledCircuit.ts';
@@ -196,37 +197,6 @@ describe('what loads share of their supply', () => {
   });
 });
 
-/** A network as vehicles have them: a tree of supply and one of ground, loads between, a few rings. */
-function randomCircuit(seed: number, size: number, bent: boolean): ElectricCircuit {
-  const uniform = seededUniform(seed);
-  const pick = (below: number): number => Math.floor(uniform() * below);
-  const elements: ElectricElement[] = [battery('n0', 12 + 2 * uniform(), 0.01 * uniform())];
-  for (let i = 1; i < size; i++) {
-    elements.push(resistor(`w${i}`, `n${pick(i)}`, `n${i}`, 10 ** (-3 + 2.5 * uniform())));
-  }
-  for (let i = 0; i < size; i++) {
-    const from = `n${pick(size)}`;
-    const kind = pick(bent ? 4 : 2);
-    if (kind === 0) elements.push(resistor(`l${i}`, from, '0', 5 + 500 * uniform()));
-    else if (kind === 1)
-      elements.push({ kind: 'current', id: `l${i}`, from, to: '0', current: 0.1 * uniform() });
-    else if (kind === 2) {
-      const [power, ratedVoltage] = [uniform(), 12];
-      elements.push({ kind: 'power', id: `l${i}`, from, to: '0', power, ratedVoltage });
-    } else {
-      elements.push(
-        { kind: 'diode', id: `d${i}`, from, to: `x${i}`, saturation: 1e-12, emission: 1.5 },
-        resistor(`l${i}`, `x${i}`, '0', 20 + 200 * uniform()),
-      );
-    }
-  }
-  for (let i = 0; i < size / 5; i++) {
-    const [a, b] = [pick(size), pick(size)];
-    if (a !== b) elements.push(resistor(`ring${i}`, `n${a}`, `n${b}`, 0.05 + uniform()));
-  }
-  return { ground: '0', elements };
-}
-
 /** The same circuit by Gauss on a full matrix: conductances and Norton sources only. */
 function byGauss({ elements }: ElectricCircuit): Map<string, number> {
   const names = [...new Set(elements.flatMap(({ from, to }) => [from, to]))].filter(
@@ -261,7 +231,7 @@ describe('any network', () => {
         fc.integer({ min: 1, max: 1e6 }),
         fc.integer({ min: 2, max: 40 }),
         (seed, size) => {
-          const of = randomCircuit(seed, size, false);
+          const of = supplyNetwork(seed, size, false);
           const full = byGauss(of);
           for (const [node, volts] of solved(of).voltages) {
             if (node !== '0') expect(volts).toBeCloseTo(full.get(node)!, 7);
@@ -278,7 +248,7 @@ describe('any network', () => {
         fc.integer({ min: 1, max: 1e6 }),
         fc.integer({ min: 2, max: 120 }),
         (seed, size) => {
-          const of = randomCircuit(seed, size, true);
+          const of = supplyNetwork(seed, size, true);
           expect(kirchhoff(of, solved(of))).toBeLessThan(1e-7);
         },
       ),
@@ -287,7 +257,7 @@ describe('any network', () => {
   });
 
   test('gives out as much power as it takes in', () => {
-    const of = randomCircuit(11, 80, true);
+    const of = supplyNetwork(11, 80, true);
     const { voltages, currents } = solved(of);
     const power = of.elements.reduce(
       (sum, { id, from, to }) =>
@@ -299,7 +269,7 @@ describe('any network', () => {
   });
 
   test('is the same solved again after other values, and when loads are named in another order', () => {
-    const of = randomCircuit(21, 60, true);
+    const of = supplyNetwork(21, 60, true);
     const compiled = new CompiledCircuit(of);
     const first = compiled.solve();
     const opened = new Map(

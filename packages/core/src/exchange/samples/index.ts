@@ -4,3 +4,4 @@ export * from './kittiwake.ts';
 export * from './lantern.ts';
 export * from './sampleCatalogue.ts';
 export * from './sandpiper.ts';
+export * from './supplyNetwork.ts';
