@@ -1,5 +1,5 @@
 import '../tests/inlineWorker.ts';
-import { type BuildDocument, demoBuilds, readBuild } from '@brookrain/core';
+import { type BuildDocument, demoBuilds, readBuild, withValueAt } from '@brookrain/core';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
@@ -57,6 +57,23 @@ describe.each(builds)('of %s', (_name, build) => {
       return named?.trim() === '';
     });
     expect(nameless.map((control) => control.outerHTML)).toEqual([]);
+  });
+});
+
+describe('a fuse against its wire', () => {
+  const lantern = demoBuilds.find((d) => d.id === 'lantern')!.document;
+
+  test.each([
+    [
+      'as the rules choose',
+      null,
+      /20 A fuse opens before the wire is damaged.* Inrush uses up \d+ %/,
+    ],
+    ['too small for its load', { id: 'FB10', revision: 1 }, /Inrush may open it/],
+  ] as const)('%s is told in words', async (_what, fuse, words) => {
+    renderInBuild(withValueAt(lantern, 'power.pumpFeeds.pump-feed.fuse', fuse), <WiringScreen />);
+    const chart = await screen.findByRole('region', { name: 'Fuse against wire' });
+    expect(chart.textContent).toMatch(words);
   });
 });
 

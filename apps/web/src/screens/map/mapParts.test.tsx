@@ -60,6 +60,17 @@ describe('a part on the map', () => {
     expect(drawn).toContain('140');
   });
 
+  test('keeps where it sat when it was drilled, until a new one is made', async () => {
+    const edited = open(lantern, 'placements:fine-filter');
+    await userEvent.click(await screen.findByRole('button', { name: 'It is drilled, here' }));
+    const { x, y, z, fixing } = edited.document.placements['fine-filter']!;
+    expect(fixing!.drilled).toEqual({ x, y, z });
+    const anew = await screen.findByRole('button', { name: /^A new one is made/ });
+    await userEvent.click(anew);
+    expect(edited.document.placements['fine-filter']!.fixing!.drilled).toBeNull();
+    expect(edited.commands).toHaveLength(2);
+  });
+
   test('an absurd plate is refused at its field', async () => {
     const edited = open(lantern, 'placements:pump');
     await type(await screen.findByLabelText('Plate thickness'), '90 mm');

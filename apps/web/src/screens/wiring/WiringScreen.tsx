@@ -24,6 +24,7 @@ import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { FuseAgainstWire } from './FuseAgainstWire.tsx';
 import { WireLengthField } from './WireLengthField.tsx';
 import { WireTable } from './WireTable.tsx';
 import { WiringDrawing } from './WiringDrawing.tsx';
@@ -306,6 +307,7 @@ export function WiringScreen() {
         selected={selected.wire.id}
         select={pick}
       />
+      <FuseAgainstWire sized={selected} feed={feed} />
       <div className="mt-4 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-[900px]:grid-cols-1">
         <Sizes group={group} chosen={selected.size.id} />
         <div>

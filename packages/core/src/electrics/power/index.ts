@@ -10,3 +10,4 @@ export * from './sizeWires.ts';
 export * from './wireCriteria.ts';
 export * from './zoneTemperature.ts';
 export * from './terminal.ts';
+export * from './fuseChart.ts';
