@@ -182,8 +182,11 @@ export const tripped: readonly TrippedBuild[] = [
   trip('filter.choice', 'filter.media:fine', [e85, ['injectorRows.primary.item', ref('I850')]]),
   trip('hose.rating', 'hose.fuel:feed', [e85, ['injectorRows.primary.item', ref('I850')]]),
   trip('hose.rating', 'rating.pressure:feed', [[element('feed', 'item'), ref('HLP-6')]]),
-  trip('wire.size', 'wire.current:pump-feed-relay-87~pump-+', [
+  trip('wire.size', 'wire.fuse:pump-feed-relay-87~pump-+', [
     decision('pump-feed-relay-87~pump-+', 'W0_5'),
+  ]),
+  trip('wire.size', 'wire.current:pump-feed-relay-87~pump-+', [
+    decision('pump-feed-relay-87~pump-+', 'W0_35'),
   ]),
   trip('wire.size', 'wire.voltage-drop:pump-feed-fuse~pump-feed-relay-30', [
     decision('pump-feed-relay-87~pump-+', 'W2_5'),

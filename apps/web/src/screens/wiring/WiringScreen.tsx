@@ -30,8 +30,10 @@ import { WireTable } from './WireTable.tsx';
 import { WiringDrawing } from './WiringDrawing.tsx';
 
 const AUTO = 'auto';
+/** Criteria that ask for so much at least; the others allow so much at most. */
+const AT_LEAST: ReadonlySet<string> = new Set(['current', 'mechanical minimum', 'fuse']);
 
-/** The five criteria of the selected wire. */
+/** The six criteria of the selected wire. */
 function Criteria({ sized }: { sized: SizedWire }) {
   const [units] = useUnits();
   return (
@@ -60,9 +62,7 @@ function Criteria({ sized }: { sized: SizedWire }) {
               {formatMeasure({ value: criterion.measured, kind: criterion.kind }, units)}
             </td>
             <td className="py-1 pl-2 text-right text-second">
-              {criterion.name === 'current' || criterion.name === 'mechanical minimum'
-                ? '≥ '
-                : '≤ '}
+              {AT_LEAST.has(criterion.name) ? '≥ ' : '≤ '}
               {formatMeasure({ value: criterion.limit, kind: criterion.kind }, units)}
             </td>
           </tr>
@@ -96,7 +96,7 @@ function Sizes({ group, chosen }: { group: SizedGroup; chosen: string }) {
             </td>
             <td className={candidate.fails.length > 0 ? 'text-second' : 'text-moss'}>
               {candidate.fails.length === 0
-                ? '✓ passes all five'
+                ? '✓ passes all six'
                 : `✕ ${candidate.fails.slice(0, 2).join(', ')}${candidate.fails.length > 2 ? ' …' : ''}`}
             </td>
           </tr>
@@ -187,6 +187,11 @@ export function WiringScreen() {
           </div>
           <div className="mt-2">
             <Criteria sized={selected} />
+            {group.decidedBy.length > 0 && (
+              <p className="mt-1 text-[13px] text-second">
+                Decided by {group.decidedBy.join(', ')}: the next smaller size fails there.
+              </p>
+            )}
           </div>
           <FigureRows
             rows={[

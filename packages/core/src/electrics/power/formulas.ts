@@ -110,7 +110,7 @@ export const wireArea = defineFormula({
   notation: 'A of the chosen size',
   kind: 'area',
   inputKinds: { area: 'area' },
-  source: 'smallest size that passes all five criteria, or the size chosen by hand',
+  source: 'smallest size that passes all six criteria, or the size chosen by hand',
   compute: (i) => i.area,
 });
 

@@ -24,6 +24,7 @@ import { zoneTemperature } from './zoneTemperature.ts';
 const fuse = (rating: number) =>
   newestOf(sampleCatalogue, 'fuse').find((f) => f.style === 'blade' && f.rating === rating)!;
 const wire = (id: string): WireItem => lookUp(sampleCatalogue, 'wire', { id, revision: 1 }, 'test');
+const blades = newestOf(sampleCatalogue, 'fuse').filter((f) => f.style === 'blade');
 const sizes = newestOf(sampleCatalogue, 'wire').filter((w) => w.system === 'metric');
 
 describe('copper', () => {
@@ -170,7 +171,6 @@ describe('fuse curve', () => {
 
 describe('choosing a fuse', () => {
   const load = { running: 12, inrushFactor: 4, inrushTime: 0.05, ambient: 313.15 };
-  const blades = newestOf(sampleCatalogue, 'fuse').filter((f) => f.style === 'blade');
 
   test('takes the smallest that carries 1.25 times the load when hot', () => {
     const { fuse: chosen } = chooseFuse(blades, load);
@@ -217,9 +217,11 @@ describe('the criteria of a wire', () => {
   test('a fair size passes', () => {
     expect(new Set(Object.values(verdicts('W2_5')))).toEqual(new Set(['passes']));
   });
-  test('current: must carry the fuse, not only the load', () => {
-    expect(verdicts('W0_35').current).toBe('fails');
-    expect(verdicts('W0_35', { load: 1, protection: fuse(3) }).current).toBe('passes');
+  test('must carry its load, and the fuse before it besides', () => {
+    expect(verdicts('W0_35', { load: 30 }).current).toBe('fails');
+    expect(verdicts('W0_35', { load: 1 })).toMatchObject({ current: 'passes', fuse: 'fails' });
+    const small = verdicts('W0_35', { load: 1, protection: fuse(3) });
+    expect(small).toMatchObject({ current: 'passes', fuse: 'passes' });
   });
   test('a class whose limit is at ambient carries nothing', () => {
     const [current] = wireCriteria(wire('W6'), { ...task, ambient: 390 });
@@ -273,7 +275,7 @@ describe('sizing a run', () => {
     override,
   });
 
-  test('takes the smallest size that passes all five out and back', () => {
+  test('takes the smallest size that passes all six out and back', () => {
     const group = sizeGroup({ jobs: [job('out', 4), job('back', 0.5)], sizes, dropLimit: 0.25 });
     const chosen = group.wires[0]!.size;
     expect(group.drop).toBeLessThanOrEqual(0.25);
@@ -281,6 +283,59 @@ describe('sizing a run', () => {
       if (candidate.size.area < chosen.area) expect(candidate.fails).not.toEqual([]);
     }
     expect(group.candidates.find((c) => c.size === chosen)!.fails).toEqual([]);
+  });
+
+  test('names what the next smaller size fails, and nothing where a person chose', () => {
+    const far = sizeGroup({ jobs: [job('out', 4), job('back', 0.5)], sizes, dropLimit: 0.25 });
+    const at = far.candidates.findIndex(({ size }) => size === far.wires[0]!.size);
+    expect(far.decidedBy.length).toBeGreaterThan(0);
+    expect(far.decidedBy).toEqual(far.candidates[at - 1]!.fails);
+    const close = sizeGroup({ jobs: [job('out', 0.1)], sizes, dropLimit: 5 });
+    expect(close.decidedBy).not.toContain('voltage drop');
+    expect(sizeGroup({ jobs: [job('o', 1, wire('W4'))], sizes, dropLimit: 1 }).decidedBy).toEqual(
+      [],
+    );
+  });
+
+  test('no wire that passes outlives its fuse, at any current that can flow', () => {
+    let passed = 0;
+    fc.assert(
+      fc.property(
+        fc.record({
+          running: fc.double({ min: 0.1, max: 28, noNaN: true }),
+          length: fc.double({ min: 0.1, max: 9, noNaN: true }),
+          ambient: fc.constantFrom(313.15, 333.15, 358.15),
+          loadedTogether: fc.constantFrom(1, 2, 3, 6),
+          sourceResistance: fc.double({ min: 4e-3, max: 60e-3, noNaN: true }),
+        }),
+        ({ running, ...more }) => {
+          const { fuse: by } = chooseFuse(blades, {
+            running,
+            inrushFactor: 3,
+            inrushTime: 0.05,
+            ambient: more.ambient,
+          });
+          const own: WireTask = { ...task, ...more, load: running, protection: by };
+          const group = sizeGroup({
+            jobs: [{ ...job('out', more.length), task: own }],
+            sizes,
+            dropLimit: 0.4,
+          });
+          const { size, temperature, resistance, criteria, ampacity } = group.wires[0]!;
+          if (criteria.some(({ verdict }) => verdict !== 'passes')) return;
+          passed += 1;
+          expect(ampacity).toBeGreaterThanOrEqual(by.rating);
+          const withstand = insulationWithstand(size, temperature);
+          const [near, far] = [0, resistance].map((r) => 12.6 / (more.sourceResistance + r));
+          for (let i = 0; i <= 20; i++) {
+            const current = far! * (near! / far!) ** (i / 20);
+            expect(letThrough(by, current)).toBeLessThanOrEqual(withstand);
+          }
+        },
+      ),
+      { numRuns: 500, seed: 6 },
+    );
+    expect(passed).toBeGreaterThan(300);
   });
 
   test('a longer run never takes a thinner wire', () => {

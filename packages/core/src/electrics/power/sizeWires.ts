@@ -28,7 +28,7 @@ export interface WireJob {
   readonly override: WireItem | null;
 }
 
-/** A wire with its size and all five criteria judged. SI. */
+/** A wire with its size and all six criteria judged. SI. */
 export interface SizedWire {
   readonly wire: DerivedWire;
   readonly task: WireTask;
@@ -47,6 +47,8 @@ export interface SizedGroup {
   /** drop V in the group's wires, out and back, at the sizing current */
   readonly drop: number;
   readonly dropLimit: number;
+  /** what the next smaller size of the catalogue fails; empty where there is none, or a wire is chosen by hand */
+  readonly decidedBy: readonly Criterion['name'][];
   /** how each catalogue size would do for the whole group */
   readonly candidates: readonly GroupCandidate[];
 }
@@ -121,5 +123,13 @@ export function sizeGroup(input: {
     jobs.map((job) => withSize(job, job.override ?? automatic, job.override !== null)),
     dropLimit,
   );
-  return { wires, drop: dropOf(wires), dropLimit, candidates };
+  const byHand = jobs.some(({ override }) => override !== null);
+  const smaller = candidates[sizes.indexOf(automatic) - 1];
+  return {
+    decidedBy: byHand ? [] : (smaller?.fails ?? []),
+    wires,
+    drop: dropOf(wires),
+    dropLimit,
+    candidates,
+  };
 }

@@ -5,9 +5,9 @@ import { letThrough } from './fuseCurve.ts';
 import { awgArea } from './conductor.ts';
 
 export type CriterionName =
-  'current' | 'voltage drop' | 'mechanical minimum' | 'short circuit' | 'terminal fit';
+  'current' | 'voltage drop' | 'mechanical minimum' | 'short circuit' | 'terminal fit' | 'fuse';
 
-/** One of the five criteria for one size: what it is and what it may be, in SI. */
+/** One of the six criteria for one size: what it is and what it may be, in SI. */
 export interface Criterion {
   readonly name: CriterionName;
   readonly verdict: 'passes' | 'fails' | 'cannot judge';
@@ -117,16 +117,15 @@ export function wireCriteria(
   },
 ): Criterion[] {
   const permissible = known.ampacity;
-  const needed = Math.max(task.load, task.protection.rating);
   const minimum = Math.max(...task.zones.map((zone) => mechanicalMinimum(zone, wire.system)));
   const pass = (ok: boolean) => (ok ? 'passes' : 'fails') as Criterion['verdict'];
   const tolerance = 1 + 1e-9;
   return [
     {
       name: 'current',
-      verdict: pass(permissible >= needed),
+      verdict: pass(permissible >= task.load),
       measured: permissible,
-      limit: needed,
+      limit: task.load,
       kind: 'current',
     },
     {
@@ -143,6 +142,14 @@ export function wireCriteria(
       measured: wire.area,
       limit: wire.area * tolerance < task.areaMin ? task.areaMin : task.areaMax,
       kind: 'area',
+    },
+    {
+      // An overload short of a short circuit has to open the fuse before it cooks the wire.
+      name: 'fuse',
+      verdict: pass(permissible >= task.protection.rating),
+      measured: permissible,
+      limit: task.protection.rating,
+      kind: 'current',
     },
   ];
 }

@@ -6,11 +6,12 @@ import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { ElectricsRule } from '../checked.ts';
 
 const titles: Record<Criterion['name'], string> = {
-  current: 'Wire is too thin for its current or fuse',
+  current: 'Wire is too thin for its current',
   'voltage drop': 'Wire loses too much voltage',
   'mechanical minimum': 'Wire is too thin to last there',
   'short circuit': 'Fuse does not protect this wire in a short circuit',
   'terminal fit': 'Wire does not fit its terminals',
+  fuse: 'Wire is too thin for its fuse',
 };
 const severities: Record<Criterion['name'], Severity> = {
   current: 'stop',
@@ -18,13 +19,15 @@ const severities: Record<Criterion['name'], Severity> = {
   'mechanical minimum': 'warn',
   'short circuit': 'stop',
   'terminal fit': 'warn',
+  fuse: 'stop',
 };
 const reasons: Record<Criterion['name'], string> = {
-  current: 'it may carry {measured}, its load or fuse asks {limit}',
+  current: 'it may carry {measured}, its load takes {limit}',
   'voltage drop': 'the run loses {measured} out and back; the limit is {limit}',
   'mechanical minimum': 'it has {measured}; this place asks for {limit}',
   'short circuit': 'the fuse lets through {measured}, the insulation stands {limit}',
   'terminal fit': 'it has {measured}; the terminals take up to {limit}',
+  fuse: 'it may carry {measured}; an overload that its {limit} fuse lets pass would cook it',
 };
 
 function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
@@ -75,10 +78,10 @@ function distinctGroups(feeds: readonly SizedPumpFeed[]) {
   });
 }
 
-/** Each wire against the five criteria. */
+/** Each wire against the six criteria. */
 export const wires: ElectricsRule = {
   id: 'wire.size',
-  source: 'the five criteria of wire size',
+  source: 'the six criteria of wire size',
   check: (checked) =>
     distinctGroups(checked.feeds).flatMap((group) =>
       group.wires.flatMap((sized, index) =>
