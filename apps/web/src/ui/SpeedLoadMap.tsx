@@ -1,8 +1,10 @@
 import { firstOf, lastOf } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
+import { useNarrow } from './useNarrow.ts';
 
-const W = 740;
-const H = 560;
+/** Drawn in the size in which it is seen, so that its words are. */
+const WIDE = { W: 740, H: 560, ticks: 7 };
+const NARROW = { W: 370, H: 400, ticks: 4 };
 const box = { left: 66, right: 10, top: 10, bottom: 42 };
 
 /** A cell of a map over engine speed and load. */
@@ -30,6 +32,7 @@ type Props = {
 /** A table over engine speed and load; a cell is read by pointing at it or with arrow keys. */
 export function SpeedLoadMap(props: Props) {
   const { label, speeds, loads, table, shade, beyond, marked, at, look } = props;
+  const { W, H, ticks } = useNarrow() ? NARROW : WIDE;
   const wide = (W - box.left - box.right) / speeds.length;
   const high = (H - box.top - box.bottom) / loads.length;
   const left = (s: number): number => box.left + s * wide;
@@ -80,7 +83,7 @@ export function SpeedLoadMap(props: Props) {
           );
         }),
       )}
-      {rpm.ticks(7).map((value) => (
+      {rpm.ticks(ticks).map((value) => (
         <g key={value}>
           <line
             x1={rpm(value)}

@@ -30,9 +30,9 @@ export function FuelPanel() {
           <thead>
             <tr>
               <th>Fuel</th>
-              <th>air : fuel</th>
-              <th>peak need</th>
-              <th>consumption</th>
+              <th className="max-[640px]:hidden">air : fuel</th>
+              <th className="max-[640px]:hidden">peak need</th>
+              <th className="max-[640px]:hidden">consumption</th>
               <th>range</th>
               <th>highest duty</th>
               <th>pump margin</th>
@@ -43,9 +43,11 @@ export function FuelPanel() {
             {answer.map((fuel) => (
               <tr key={fuel.label} className={fuel.present ? 'bg-panel font-medium' : ''}>
                 <td>{fuel.label}</td>
-                <td>{fuel.stoichAirFuelRatio.toFixed(2)}</td>
-                <td>{read(fuel.peakMassFlow, 'massFlow')}</td>
-                <td>{read(fuel.perDistance, 'volumePerDistance')}</td>
+                <td className="max-[640px]:hidden">{fuel.stoichAirFuelRatio.toFixed(2)}</td>
+                <td className="max-[640px]:hidden">{read(fuel.peakMassFlow, 'massFlow')}</td>
+                <td className="max-[640px]:hidden">
+                  {read(fuel.perDistance, 'volumePerDistance')}
+                </td>
                 <td className="whitespace-nowrap">
                   {read(fuel.range, 'distance')}
                   {!fuel.present && (

@@ -44,12 +44,13 @@ function Verdict({ judged }: { judged: JudgedCircuit }) {
 
 function Row({ row, a, b }: { row: JudgedRow; a: JudgedCircuit; b: JudgedCircuit | undefined }) {
   const [units] = useUnits();
+  const { currency } = useBuild().document;
   const [left, right] = [row.read(a), b && row.read(b)];
   const read = (value: number | undefined): string =>
     value === undefined
       ? '–'
       : row.kind === 'money'
-        ? value.toFixed(0)
+        ? `${value.toFixed(0)} ${currency}`
         : formatMeasure({ value, kind: row.kind }, units);
   const wins = (own: number | undefined, other: number | undefined): boolean =>
     row.better !== 'none' &&
