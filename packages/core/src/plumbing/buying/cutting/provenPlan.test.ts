@@ -2,6 +2,7 @@ import loadSolver from 'highs';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
 import { type ProgramSolver, seededUniform, solverByText } from '../../../numerics/index.ts';
+import { cuttingProblem } from '../../../tests/cuttingProblem.ts';
 import type { CuttingPlan, CuttingProblem } from './problem.ts';
 import { type CuttingProof, provenCuttingPlan } from './provenPlan.ts';
 import { cuttingPlan } from './searchedPlan.ts';
@@ -10,18 +11,6 @@ let solve: ProgramSolver;
 beforeAll(async () => {
   const solver = await loadSolver();
   solve = solverByText((text, options) => solver.solve(text, options));
-});
-
-const problem = (
-  lengths: readonly number[],
-  stock: readonly number[],
-  offcuts: readonly number[] = [],
-  kerf = 0,
-): CuttingProblem => ({
-  pieces: lengths.map((length, i) => ({ id: `p${i}`, length })),
-  stock,
-  offcuts: offcuts.map((length, i) => ({ id: `o${i}`, length })),
-  kerf,
 });
 
 /** Lengths in steps of 5 mm, all over a range. */
@@ -58,7 +47,7 @@ describe('a proof by integer programs', () => {
         fc.array(tenth(120), { maxLength: 3 }),
         fc.constantFrom(0, 0.002, 0.01),
         (lengths, stock, offcuts, kerf) => {
-          const asked = problem(lengths, stock, offcuts, kerf);
+          const asked = cuttingProblem(lengths, stock, offcuts, kerf);
           const { plan } = proofOf(asked, unproven(asked));
           const searched = cuttingPlan(asked);
           expect(plan.proven).toBe(true);
@@ -74,7 +63,7 @@ describe('a proof by integer programs', () => {
   });
 
   test('of sixty pieces from bars of three metres that no capacity proves', () => {
-    const asked = problem(scattered(60, 0.3, 2.4), [3], [], 0.002);
+    const asked = cuttingProblem(scattered(60, 0.3, 2.4), [3], [], 0.002);
     const before = cuttingPlan(asked, 3000);
     const { plan, steps } = proofOf(asked, before);
     expect(before.proven).toBe(false);

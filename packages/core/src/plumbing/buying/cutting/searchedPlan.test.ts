@@ -1,20 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { BadInput } from '../../../quantities/index.ts';
+import { cuttingProblem } from '../../../tests/cuttingProblem.ts';
 import type { CuttingProblem } from './problem.ts';
 import { cuttingPlan, startCuttingPlan } from './searchedPlan.ts';
-
-const problem = (
-  lengths: readonly number[],
-  stock: readonly number[],
-  offcuts: readonly number[] = [],
-  kerf = 0,
-): CuttingProblem => ({
-  pieces: lengths.map((length, i) => ({ id: `p${i}`, length })),
-  stock,
-  offcuts: offcuts.map((length, i) => ({ id: `o${i}`, length })),
-  kerf,
-});
 
 /** Least bought, then least of offcuts touched, over every way to put pieces into bars. */
 function bruteForce({ pieces, stock, offcuts, kerf }: CuttingProblem) {
@@ -87,18 +76,18 @@ describe('a cutting plan', () => {
     ['uses an offcut before anything is bought', [0.4, 0.9], [1], [0.45], 0.002, 1],
     ['leaves a long offcut where a short one does', [0.4], [1], [0.9, 0.41], 0, 0],
   ] as const)('%s', (_words, lengths, stock, offcuts, kerf, bought) => {
-    const plan = expectSound(problem(lengths, stock, offcuts, kerf));
+    const plan = expectSound(cuttingProblem(lengths, stock, offcuts, kerf));
     expect(plan.bought).toBeCloseTo(bought, 9);
     expect(plan.proven).toBe(true);
   });
 
   test('wastes least of the plans that buy as little', () => {
-    const plan = expectSound(problem([0.4], [1], [0.9, 0.41]));
+    const plan = expectSound(cuttingProblem([0.4], [1], [0.9, 0.41]));
     expect(plan.waste).toBeCloseTo(0.01, 9);
   });
 
   test('of nothing buys nothing', () => {
-    expect(cuttingPlan(problem([], [1], [0.5]))).toMatchObject({
+    expect(cuttingPlan(cuttingProblem([], [1], [0.5]))).toMatchObject({
       lengths: [],
       bought: 0,
       waste: 0,
@@ -115,7 +104,7 @@ describe('a cutting plan', () => {
         fc.array(tenth(120), { maxLength: 2 }),
         fc.constantFrom(0, 0.002, 0.01),
         (lengths, stock, offcuts, kerf) => {
-          const asked = problem(lengths, stock, offcuts, kerf);
+          const asked = cuttingProblem(lengths, stock, offcuts, kerf);
           const plan = expectSound(asked);
           const best = bruteForce(asked);
           expect(plan.proven).toBe(true);
@@ -130,7 +119,7 @@ describe('a cutting plan', () => {
 
   test('of sixty pieces is there at once, with its bound, and only gets better', () => {
     const lengths = Array.from({ length: 60 }, (_, i) => 0.1 + ((i * 37) % 60) * 0.035);
-    const asked = problem(lengths, [0.5, 1, 2, 3, 5, 10], [1.2, 0.7], 0.002);
+    const asked = cuttingProblem(lengths, [0.5, 1, 2, 3, 5, 10], [1.2, 0.7], 0.002);
     const search = startCuttingPlan(asked);
     const first = expectSound(asked, search.plan);
     expect(first.bound).toBeLessThanOrEqual(first.bought + 1e-9);
@@ -143,17 +132,17 @@ describe('a cutting plan', () => {
 
   test('never buys less than its bound, whatever is asked', () => {
     const whole = [1.1, 1.1, 1.1];
-    const plan = cuttingPlan(problem(whole, [3]));
+    const plan = cuttingPlan(cuttingProblem(whole, [3]));
     expect(plan.bought).toBeCloseTo(6, 9);
     expect(plan.bound).toBeLessThanOrEqual(plan.bought);
     expect(plan.proven).toBe(true);
   });
 
   test.each([
-    ['a piece that nothing is long enough for', problem([1.2], [1], [1.1])],
-    ['a piece without length', problem([0], [1])],
-    ['a length that is sold and is none', problem([0.2], [1, 0])],
-    ['a cut that gives something back', problem([0.2], [1], [], -0.001)],
+    ['a piece that nothing is long enough for', cuttingProblem([1.2], [1], [1.1])],
+    ['a piece without length', cuttingProblem([0], [1])],
+    ['a length that is sold and is none', cuttingProblem([0.2], [1, 0])],
+    ['a cut that gives something back', cuttingProblem([0.2], [1], [], -0.001)],
   ])('%s is refused', (_words, asked) => {
     expect(() => cuttingPlan(asked)).toThrow(BadInput);
   });
