@@ -9,7 +9,7 @@ import {
   draftSuction,
 } from './circuitDraft.ts';
 
-/** The regulator sits on a T before the rails; these are dead-headed. */
+/** The regulator sits on a Y-block before the rails; these are dead-headed. */
 export function returnBeforeRail(parts: CircuitPartChoices): FuelCircuit {
   const draft = draftCircuit(parts);
   const filtered = draftFineFilter(
@@ -19,13 +19,29 @@ export function returnBeforeRail(parts: CircuitPartChoices): FuelCircuit {
   );
   const tee = draft.node('tee', 'regulator');
   draft.line('feed', 'Feed line', 'feed', [filtered, tee], parts.feed);
-  for (const which of parts.rails === 2 ? ([1, 2] as const) : ([undefined] as const)) {
-    const suffix = which ? `-${which}` : '';
-    const railIn = draft.node(`rail-in${suffix}`, which === 2 ? 'rail-2' : 'rail');
-    const name = `T to rail${which ? ` ${which}` : ''}`;
-    draft.line(`branch${suffix}`, name, 'feed', [tee, railIn], parts.branch);
-    draftRail(draft, parts, railIn, which);
+  const toRail = draft.node('to-rail', 'regulator');
+  const regulatorIn = draft.node('regulator-in', 'regulator');
+  draft.fitting('y-rail', 'Y-block, to the rail', [tee, toRail], parts.yBlock);
+  draft.fitting('y-regulator', 'Y-block, to the regulator', [tee, regulatorIn], parts.yBlock);
+  if (parts.rails === 1) {
+    const railIn = draft.node('rail-in', 'rail');
+    draft.line('branch', 'Y-block to rail', 'feed', [toRail, railIn], parts.branch);
+    draftRail(draft, parts, railIn);
+  } else {
+    for (const which of [1, 2] as const) {
+      const leg = draft.node(`leg-${which}`, 'regulator');
+      const railIn = draft.node(`rail-in-${which}`, which === 2 ? 'rail-2' : 'rail');
+      draft.fitting(`y-${which}`, `Y-block, way ${which}`, [toRail, leg], parts.yBlock);
+      draft.line(
+        `branch-${which}`,
+        `Y-block to rail ${which}`,
+        'feed',
+        [leg, railIn],
+        parts.branch,
+      );
+      draftRail(draft, parts, railIn, which);
+    }
   }
-  draftReturn(draft, parts, tee, draft.node('tank-return', 'tank-return'));
+  draftReturn(draft, parts, regulatorIn, draft.node('tank-return', 'tank-return'));
   return draft.finish('return-before-rail');
 }
