@@ -1,4 +1,4 @@
-import { type BuildDocument, applyCommand } from '@brookrain/core';
+import { type BuildDocument, applyCommand, withEndsAlong } from '@brookrain/core';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
@@ -18,7 +18,7 @@ interface Side {
 
 /** The version that a choice names: this build now, a revision, an alternative, another build. */
 function useSide(choice: string): Side {
-  const { id, document: build, stored } = useBuild();
+  const { id, document: build, stored, catalogue } = useBuild();
   const [kind, first = '', second = ''] = choice.split(':');
   const revision = useQuery({
     queryKey: ['revision', id, Number(first)],
@@ -43,8 +43,11 @@ function useSide(choice: string): Side {
       alternativeId: second,
       assemblies: {},
     } as const;
-    return { name, document: applyCommand(stored, decide).document };
-  }, [build, stored, kind, first, second]);
+    return {
+      name,
+      document: applyCommand(stored, withEndsAlong(stored, decide, catalogue)).document,
+    };
+  }, [build, stored, catalogue, kind, first, second]);
   if (kind === 'revision') {
     return {
       name: `revision ${first}`,

@@ -21,7 +21,7 @@ function Big({ name, value }: { name: string; value: string }) {
 /** What is laid out before a line is begun. */
 function Parts({ card }: LineSheet) {
   return (
-    <section className="rule mt-4 pt-2" aria-label="Lay out">
+    <section className="rule mt-4 pt-2 max-[900px]:order-last" aria-label="Lay out">
       <h2>Lay out</h2>
       <ul>
         <li>{card.hose}</li>
@@ -121,8 +121,10 @@ export function CardScreen() {
               )}
             </dl>
             <ClockFace lineId={line.lineId} />
-            <Parts {...sheet} />
-            <Steps key={line.lineId} {...sheet} />
+            <div className="flex flex-col">
+              <Parts {...sheet} />
+              <Steps key={line.lineId} {...sheet} />
+            </div>
             <p className="mt-4">
               <a href={`/api/builds/${id}/cards/${line.lineId}.pdf?units=${systemOf(units)}`}>
                 Card as PDF
