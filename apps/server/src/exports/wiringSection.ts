@@ -36,7 +36,9 @@ function fuses(sheet: SheetPage, evaluation: Evaluation, nameOf: (pumpId: string
   if (!first) return;
   const coilFuses = [
     ...new Set(
-      evaluation.feeds.map((feed) => firstOf(feed.trigger.wires).task.protection.designation),
+      evaluation.feeds.flatMap(
+        (feed) => firstOf(feed.trigger.wires).task.protection?.designation ?? [],
+      ),
     ),
   ];
   sheet.table(

@@ -1,5 +1,6 @@
 import { type Of, kinds } from '../model/spec.ts';
 import { type CatalogueKind } from './kinds/catalogueKind.ts';
+import { device } from './kinds/device.ts';
 import { battery, ecu, fuse, relay, wire } from './kinds/electrical.ts';
 import { fastener } from './kinds/fastener.ts';
 import { filter, filterRegulator } from './kinds/filters.ts';
@@ -28,6 +29,7 @@ export const itemSpec = kinds('category', {
   relay: relay.spec,
   wire: wire.spec,
   ecu: ecu.spec,
+  device: device.spec,
 });
 export type CatalogueItem = Of<typeof itemSpec>;
 export type CatalogueCategory = CatalogueItem['category'];
@@ -54,6 +56,7 @@ export const catalogueKinds: Readonly<Record<CatalogueCategory, CatalogueKind>> 
   relay,
   wire,
   ecu,
+  device,
 };
 
 export type PumpItem = ItemOf<'pump'>;
@@ -72,3 +75,8 @@ export type FuseItem = ItemOf<'fuse'>;
 export type RelayItem = ItemOf<'relay'>;
 export type WireItem = ItemOf<'wire'>;
 export type EcuItem = ItemOf<'ecu'>;
+export type DeviceItem = ItemOf<'device'>;
+/** A pin of a device, as its catalogue item says it. */
+export type DevicePin = DeviceItem['pins'][number];
+/** A pin of a controller, as its catalogue item says it. */
+export type ControllerPin = EcuItem['pins'][number];

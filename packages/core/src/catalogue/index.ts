@@ -23,3 +23,14 @@ export type { ItemTable, TableColumn, TableRow } from './kinds/catalogueKind.ts'
 export type { FilterPoint } from './kinds/sharedFields.ts';
 export type { FuseBandPoint } from './kinds/electrical.ts';
 export type { PumpCurve, PumpCurvePoint } from './kinds/pump.ts';
+export {
+  deviceRoles,
+  loadTimes,
+  pinBehaviours,
+  pinUses,
+  plugFamilies,
+  seatThreads,
+} from './kinds/deviceWords.ts';
+export type { DeviceRole, LoadTime, PinUse, SeatThread } from './kinds/deviceWords.ts';
+export { capabilityWords, pinCapabilities } from './kinds/pinCapabilities.ts';
+export type { PinCapability } from './kinds/pinCapabilities.ts';

@@ -15,6 +15,10 @@ describe('fields of catalogue items', () => {
       'deadTimePressures',
       'points',
       'band',
+      // lists of things, each with fields of its own
+      'pins',
+      'plugs',
+      'totals',
     ];
     const described = new Set(allItemFields(c).map((f) => f.key));
     const used = new Set(items.flatMap((item) => Object.keys(item)));

@@ -2,11 +2,15 @@ import { hashOf } from '../model/index.ts';
 import type { CatalogueItem } from './catalogueItem.ts';
 import { notSaid } from './migrateItem.ts';
 
+/** Whether a value is what stands there where nobody says. */
+const isSilent = (value: unknown, usual: unknown): boolean =>
+  value === usual || (Array.isArray(value) && Array.isArray(usual) && value.length === 0);
+
 /** What an item tells: its fields without those in which it, or another, says nothing. */
 function told(item: CatalogueItem, other: CatalogueItem): object {
   const usual = notSaid(item.category);
   const silent = (of: object, key: string): boolean =>
-    key in usual && (of as Readonly<Record<string, unknown>>)[key] === usual[key];
+    key in usual && isSilent((of as Readonly<Record<string, unknown>>)[key], usual[key]);
   return Object.fromEntries(
     Object.entries(item).filter(([key]) => !silent(item, key) && !silent(other, key)),
   );
@@ -23,7 +27,7 @@ export const agree = (one: CatalogueItem, other: CatalogueItem): boolean =>
 export const tellsMore = (item: CatalogueItem, known: CatalogueItem): boolean => {
   const usual = notSaid(item.category);
   const said = (of: CatalogueItem, key: string) =>
-    (of as unknown as Readonly<Record<string, unknown>>)[key] !== usual[key];
+    !isSilent((of as unknown as Readonly<Record<string, unknown>>)[key], usual[key]);
   return (
     item.category === known.category &&
     Object.keys(usual).some((key) => said(item, key) && !said(known, key)) &&

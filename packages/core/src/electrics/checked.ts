@@ -1,12 +1,14 @@
 import type { Catalogue, EcuItem } from '../catalogue/index.ts';
 import type { EngineChecked } from '../engine/index.ts';
 import type { BuildRule } from '../model/index.ts';
-import type { SizedPumpFeed } from './power/pumpFeedStage.ts';
+import type { ElectricDesign } from './network/electricStage.ts';
+import type { SizedPumpFeed } from './network/pumpSupply.ts';
 
 /** What the checks of the wiring look at. */
 export interface ElectricsChecked extends EngineChecked {
   readonly catalogue: Catalogue;
   readonly feeds: readonly SizedPumpFeed[];
+  readonly electrics: ElectricDesign;
   readonly ecu: EcuItem;
 }
 

@@ -14,6 +14,7 @@ import {
   yesNo,
 } from '../model/spec.ts';
 import { lengthSpec } from '../vehicle/model.ts';
+import { connectionSpec } from './slices/connections.ts';
 
 /** How one pump is fed: fuse, relay, ground, trigger. */
 export const pumpFeedSpec = object({
@@ -52,6 +53,10 @@ export const powerSpec = object({
   ecu: itemRef('ecu'),
   ecuPlacementId: idOf('placements', 'place'),
   keyedFeedPlacementId: idOf('placements', 'place'),
+  /** supplies and grounds of the ECU by its pins; without any it is taken to have them */
+  ecuConnections: record(connectionSpec, { max: 200, key: 20, initial: {} }),
+  /** ground that the battery's negative cable goes to; null: not planned */
+  negativeGroundId: nullable(idOf('grounds', 'ground'), { label: 'Negative cable to' }),
   pumpFeeds: record(pumpFeedSpec, { max: 12 }),
   wireDecisions: record(wireDecisionSpec, { max: 2000, key: 120, initial: {} }),
 });
@@ -84,3 +89,9 @@ export const electricsLimits = {
     initial: q(0.25, 'voltage', 'V'),
   }),
 } satisfies Fields;
+
+export * from './slices/connections.ts';
+export * from './slices/controllers.ts';
+export * from './slices/devices.ts';
+export * from './slices/grounds.ts';
+export * from './slices/vehicleSignals.ts';

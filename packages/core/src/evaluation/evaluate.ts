@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { SizedPumpFeed } from '../electrics/index.ts';
+import type { ElectricDesign, SizedPumpFeed } from '../electrics/index.ts';
 import type { Demand, DemandMap } from '../engine/index.ts';
 import type { Candidates, FluidResult } from '../fuel/index.ts';
 import { type BuildDocument, type BuildFinding, readBuild } from '../model/index.ts';
@@ -22,6 +22,8 @@ export interface Evaluation {
   readonly demandPeak: Demand['peak'];
   readonly fluids: readonly FluidResult[];
   readonly feeds: readonly SizedPumpFeed[];
+  /** netlist, wires, fuses and circuit of the whole vehicle */
+  readonly electrics: ElectricDesign;
   readonly candidates: Candidates;
   readonly map: MapOutput;
   /** every line as it is made */
@@ -64,6 +66,7 @@ function evaluationOf(runner: Runner, whole: Whole): Evaluation {
     demandPeak: demand.peak,
     fluids: runner.get(stages.fluids),
     feeds: runner.get(stages.feeds),
+    electrics: runner.get(stages.electrics),
     candidates: runner.get(stages.candidates),
     map: runner.get(stages.map),
     made: runner.get(stages.made),

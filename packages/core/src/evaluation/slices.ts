@@ -65,6 +65,7 @@ export const slices = {
   wiringLimits: slice('limits of wiring', ({ build: { limits } }) => ({
     voltageRunning: limits.voltageRunning,
     voltageLow: limits.voltageLow,
+    voltageCranking: limits.voltageCranking,
     pumpFeedDrop: limits.pumpFeedDrop,
   })),
   hotDay: slice('hot day', ({ build: { brief } }) => ({ ambientHot: brief.ambientHot })),
@@ -73,6 +74,12 @@ export const slices = {
     cruiseRoadSpeed: brief.cruiseRoadSpeed,
   })),
   power: slice('power', ({ build }) => build.power),
+  electric: slice('devices', ({ build }) => ({
+    devices: build.devices,
+    controllers: build.controllers,
+    vehicleSignals: build.vehicleSignals,
+    grounds: build.grounds,
+  })),
   mountedPower: slice('mounted power', ({ build: { power } }) => ({
     battery: power.battery,
     batteryPlacementId: power.batteryPlacementId,

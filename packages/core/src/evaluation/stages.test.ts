@@ -248,7 +248,7 @@ describe('stages', () => {
 
     test('a place that nothing stands at runs the stages that read places, and no more', () => {
       expect(ranAfter('placements.place-7.z', { value: 0.5, unit: 'mm' })).toEqual([
-        'pump feeds',
+        'electrics',
         'components',
         'map',
         'geometry',
@@ -258,11 +258,12 @@ describe('stages', () => {
       expect(ranAfter('placements.place-7.name', 'Place of its own')).toEqual([]);
     });
 
-    test('a decision about a wire that is not there runs the feeds, and no more', () => {
+    test('a decision about a wire that is not there runs the electrics, and no fuel', () => {
       const path = 'power.wireDecisions.device-3-a~splice-3.length';
       const length = { typed: { value: 1, unit: 'm' }, measured: null };
       const ran = ranAfter(path, length);
-      expect(ran).toContain('pump feeds');
+      expect(ran).toContain('electrics');
+      expect(ran).not.toContain('pump feeds');
       expect(ran).not.toContain('fuel network');
     });
 

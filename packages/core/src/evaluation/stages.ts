@@ -1,6 +1,6 @@
 import { entryAt } from '../numerics/index.ts';
 import { lookUp } from '../catalogue/index.ts';
-import { pumpFeedStage } from '../electrics/index.ts';
+import { electricStage } from '../electrics/index.ts';
 import {
   demandStage,
   fuelProperties,
@@ -135,18 +135,28 @@ const geometry = stage({
     }),
 });
 
-/** Fuses and wires of every pump feed. */
-const feeds = stage({
-  name: 'pump feeds',
+/** The netlist of the vehicle, its fuses and wires, its circuit in every case. */
+const electrics = stage({
+  name: 'electrics',
   reads: {
     power: slices.power,
+    electric: slices.electric,
     limits: slices.wiringLimits,
     brief: slices.hotDay,
     placements: slices.places,
     fuelCircuits: slices.circuits,
+    injectorRows: slices.rows,
     catalogue: slices.catalogue,
   },
-  run: ({ catalogue, ...document }) => pumpFeedStage({ document, catalogue }),
+  run: ({ catalogue, electric, ...document }) =>
+    electricStage({ document: { ...document, ...electric }, catalogue }),
+});
+
+/** The feeds of the pumps. */
+const feeds = stage({
+  name: 'pump feeds',
+  reads: { electrics },
+  run: (read) => read.electrics.feeds,
 });
 
 /** What of the wiring the fluid is solved with. */
@@ -295,16 +305,18 @@ const parts = stage({
   reads: {
     names: slices.namedThings,
     fluids,
-    feeds,
+    electrics,
+    electric: slices.electric,
     power: slices.power,
     map,
     made,
     vehicle: slices.vehicle,
     catalogue: slices.catalogue,
   },
-  run: ({ names, map: onMap, vehicle, ...read }) =>
+  run: ({ names, map: onMap, vehicle, electric, ...read }) =>
     partsNeeded({
       ...read,
+      present: { ...electric, pumpFeeds: read.power.pumpFeeds },
       sheets: vehicle.sheets,
       circuits: names.fuelCircuits,
       rows: names.injectorRows,
@@ -326,7 +338,7 @@ const results = stage({
     around: surroundings,
     fuels,
     demand,
-    feeds,
+    electrics,
     named,
     fluids,
     lengths,
@@ -373,6 +385,7 @@ const checked = stage({
     catalogue: slices.catalogue,
     fluids,
     feeds,
+    electrics,
     candidates,
     ecu,
     results,
@@ -398,6 +411,7 @@ const checked = stage({
     design: read.judged,
     fluids: read.fluids,
     feeds: read.feeds,
+    electrics: read.electrics,
     candidates: read.candidates,
     tanks: read.tanks,
     ecu: read.ecu,
@@ -434,6 +448,7 @@ export const stages = {
   rows,
   demand,
   geometry,
+  electrics,
   feeds,
   supply,
   design,

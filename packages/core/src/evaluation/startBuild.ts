@@ -286,7 +286,13 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
         },
       ],
       wireDecisions: [],
+      ecuConnections: {},
+      negativeGroundId: null,
     },
+    devices: [],
+    controllers: [],
+    vehicleSignals: [],
+    grounds: [],
     limits: {
       designFactor: q(110, 'ratio', '%'),
       injectorDuty: q(80, 'ratio', '%'),

@@ -1,5 +1,5 @@
 import type { Evaluation } from '../evaluation/index.ts';
-import { terminalText, wiresOf } from '../electrics/index.ts';
+import { terminalText } from '../electrics/index.ts';
 
 /** One wire as it is cut: length m, area mm², drop V. */
 export interface WireLine {
@@ -19,9 +19,9 @@ export interface WireLine {
 
 const rounded = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
-/** Every wire of the pump circuit with its size. */
+/** Every wire of the vehicle with its size. */
 export function wireList(evaluation: Evaluation): WireLine[] {
-  return wiresOf(evaluation.feeds).map((sized) => {
+  return evaluation.electrics.wires.map((sized) => {
     const known = sized.wire.decision?.length;
     return {
       wire: sized.wire.id,
@@ -35,7 +35,7 @@ export function wireList(evaluation: Evaluation): WireLine[] {
       lengthIsFrom: known?.typed || known?.measured ? ('by hand' as const) : ('map' as const),
       current: rounded(sized.task.load, 2),
       drop: rounded(sized.drop, 4),
-      protectedBy: sized.task.protection.designation,
+      protectedBy: sized.task.protection?.designation ?? '',
     };
   });
 }

@@ -1,4 +1,12 @@
-import type { StoredPower, StoredPumpFeed, StoredWireDecision } from '../electrics/model.ts';
+import type {
+  StoredController,
+  StoredDevice,
+  StoredGround,
+  StoredPower,
+  StoredPumpFeed,
+  StoredVehicleSignal,
+  StoredWireDecision,
+} from '../electrics/model.ts';
 import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type { StoredAssembly } from '../plumbing/model.ts';
@@ -136,6 +144,10 @@ type Collections =
   | 'tanks'
   | 'routes'
   | 'power'
+  | 'devices'
+  | 'controllers'
+  | 'vehicleSignals'
+  | 'grounds'
   | 'options'
   | 'acceptances'
   | 'assemblies'
@@ -169,6 +181,11 @@ export type Space = Identified<StoredSpace>;
 export type HardPoint = Identified<StoredHardPoint>;
 export type OtherLine = Identified<StoredOtherLine>;
 export type TankOnMap = Identified<StoredTankOnMap>;
+
+export type Device = Identified<StoredDevice>;
+export type Controller = Identified<StoredController>;
+export type VehicleSignal = Identified<StoredVehicleSignal>;
+export type Ground = Identified<StoredGround>;
 
 type StoredEnd = StoredAssembly['from'];
 /** One end of a line as it is made, its adapters in order from the part to the hose. */
@@ -216,6 +233,10 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly tanks: readonly TankOnMap[];
   readonly routes: readonly LineRoute[];
   readonly power: PowerDesign;
+  readonly devices: readonly Device[];
+  readonly controllers: readonly Controller[];
+  readonly vehicleSignals: readonly VehicleSignal[];
+  readonly grounds: readonly Ground[];
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
   readonly assemblies: readonly Assembly[];
@@ -366,6 +387,10 @@ const wireDecisions = listOf((stored: StoredWireDecision, wireId): WireDecision 
   ...stored,
   wireId,
 }));
+const devices = entries<StoredDevice>();
+const controllers = entries<StoredController>();
+const vehicleSignals = entries<StoredVehicleSignal>();
+const grounds = entries<StoredGround>();
 const acceptances = listOf((stored: StoredAcceptance, findingId): Acceptance => ({
   ...stored,
   findingId,
@@ -417,6 +442,10 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   tanks: tanks(document.tanks),
   routes: routes(document.routes),
   power: power(document.power),
+  devices: devices(document.devices),
+  controllers: controllers(document.controllers),
+  vehicleSignals: vehicleSignals(document.vehicleSignals),
+  grounds: grounds(document.grounds),
   options: options(document.options),
   acceptances: acceptances(document.acceptances),
   assemblies: assemblies(document.assemblies),

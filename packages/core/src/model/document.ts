@@ -1,4 +1,11 @@
-import { electricsLimits, powerSpec } from '../electrics/model.ts';
+import {
+  controllersSpec,
+  devicesSpec,
+  electricsLimits,
+  groundsSpec,
+  powerSpec,
+  vehicleSignalsSpec,
+} from '../electrics/model.ts';
 import { briefSpec, demandSpec, engineLimits, fuelsSpec } from '../engine/model.ts';
 import { circuitsSpec, fuelLimits, injectorRowsSpec } from '../fuel/model.ts';
 import { assembliesSpec, offcutsSpec, shelfSpec } from '../plumbing/model.ts';
@@ -75,7 +82,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(9),
+  version: constant(10),
   name: text({
     label: 'Name of the build',
     min: 1,
@@ -103,6 +110,10 @@ export const documentSpec = object({
   routes: routesSpec,
   assemblies: assembliesSpec,
   power: powerSpec,
+  devices: devicesSpec,
+  controllers: controllersSpec,
+  vehicleSignals: vehicleSignalsSpec,
+  grounds: groundsSpec,
   limits: limitsSpec,
   options: record(optionSpec, { max: 40 }),
   acceptances: record(acceptanceSpec, { max: 400, key: 160 }),

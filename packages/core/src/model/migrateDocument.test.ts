@@ -175,7 +175,11 @@ describe('documents of older versions', () => {
         expect(lifted.tanks[id]).toEqual({ ...TANK_AS_FOUND, ...tank });
       }
       expect(lifted.solids).toEqual(six['solids']);
-      expect(lifted.power).toEqual(six['power']);
+      expect(lifted.power).toEqual({
+        ...(six['power'] as Plain),
+        ecuConnections: {},
+        negativeGroundId: null,
+      });
     },
   );
 
@@ -215,6 +219,27 @@ describe('documents of older versions', () => {
       expect(lifted.placements[id]?.fixing).toEqual(fixing && { ...fixing, drilled: null });
     }
   });
+
+  test.each(['lantern', 'kittiwake'] as const)(
+    'version 9 becomes the current version: %s without devices of its own, nothing else moved',
+    (name) => {
+      const file = new URL(`../tests/versionNine/${name}.json`, import.meta.url);
+      const nine = JSON.parse(readFileSync(file, 'utf8')) as Plain;
+      expect(nine['version']).toBe(9);
+      const lifted = storedDocument(nine);
+      expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+      const { version: _, power, ...rest } = nine;
+      expect(lifted).toEqual({
+        ...rest,
+        version: 10,
+        power: { ...(power as Plain), ecuConnections: {}, negativeGroundId: null },
+        devices: {},
+        controllers: {},
+        vehicleSignals: {},
+        grounds: {},
+      });
+    },
+  );
 
   test('a sleeve over a line of version 6 becomes a cover over all of it', () => {
     const six = versionSix('lantern') as Plain & Record<Slice, Readonly<Record<string, Plain>>>;

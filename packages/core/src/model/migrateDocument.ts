@@ -1,5 +1,6 @@
 import type { BuildDocument } from './document.ts';
 import { assemblies } from './migrations/assemblies.ts';
+import { devicesAndPins } from './migrations/devicesAndPins.ts';
 import { factsAsMade } from './migrations/factsAsMade.ts';
 import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
@@ -19,10 +20,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   partsAndCovers,
   assemblies,
   factsAsMade,
+  devicesAndPins,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 9;
+export const CURRENT_VERSION: BuildDocument['version'] = 10;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -154,6 +154,8 @@ export interface ListSpec<out T = object> extends FieldWords, Typed<T> {
   readonly max: number;
   /** field by which entries must rise */
   readonly rising?: string;
+  /** what it is where nobody says; without one it has to be said */
+  readonly whenEmpty?: readonly never[];
 }
 
 /** The declaration of one field, as data. */
@@ -351,7 +353,12 @@ export const record = <S extends Spec>(
 });
 export const list = <S extends Spec>(
   of: S,
-  parts: FieldWords & { min?: number; max: number; rising?: string },
+  parts: FieldWords & {
+    min?: number;
+    max: number;
+    rising?: string;
+    whenEmpty?: readonly never[];
+  },
 ): Omit<ListSpec<readonly Of<S>[]>, 'of'> & { readonly of: S } => ({
   type: 'list',
   min: 0,

@@ -159,6 +159,10 @@ export function writeBuild(build: Build): BuildDocument {
         build.power.wireDecisions.map(({ wireId, ...decided }) => [wireId, decided]),
       ),
     },
+    devices: ordered(build.devices),
+    controllers: ordered(build.controllers),
+    vehicleSignals: ordered(build.vehicleSignals),
+    grounds: ordered(build.grounds),
     options: ordered(build.options, writeOption),
     acceptances: Object.fromEntries(
       build.acceptances.map(({ findingId, ...accepted }) => [findingId, accepted]),

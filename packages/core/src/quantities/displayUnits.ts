@@ -12,6 +12,7 @@ const metric: Record<UnitKind, string> = {
   volume: 'L',
   mass: 'kg',
   force: 'N',
+  frequency: 'Hz',
   torque: 'N·m',
   pressure: 'kPa',
   temperature: '°C',

@@ -14,6 +14,7 @@ const examples: Partial<Record<UnitKind, string>> = {
   pressure: '0.85 bar or 12 psi',
   power: '168 kW or 225 hp',
   temperature: '38 °C or 100 °F',
+  frequency: '300 Hz',
   rotation: '5400 rpm',
   length: '3.2 m or 126 in',
   specificConsumption: '350 g/kWh',

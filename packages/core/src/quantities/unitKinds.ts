@@ -43,6 +43,7 @@ export const unitKinds = {
     unit('imp gal', 4.54609e-3, ['impgal']),
   ],
   mass: [unit('kg', 1), unit('g', 1e-3), unit('lb', POUND, ['lbs'])],
+  frequency: [unit('Hz', 1), unit('kHz', 1e3)],
   torque: [
     unit('N·m', 1, ['Nm', 'N m']),
     unit('lbf·ft', 1.3558179483314004, ['lbf ft', 'ft-lb']),

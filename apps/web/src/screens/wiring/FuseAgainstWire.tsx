@@ -1,6 +1,6 @@
 import {
   type SizedWire,
-  type ToldFeed,
+  type FuseItem,
   damageBeforeOpening,
   formatMeasure,
   fuseChart,
@@ -18,17 +18,22 @@ const TIMES = { min: 1e-3, max: 1e3 };
 /** The least power of ten above a value. */
 const tenAbove = (value: number): number => 10 ** Math.ceil(Math.log10(value));
 
+/** How much more a load takes when it is switched on, and for how long. */
+export interface Inrush {
+  readonly factor: number;
+  readonly time: number;
+}
+
 /** When the fuse of a wire opens, against when the wire is damaged and what its load takes. */
-export function FuseAgainstWire({ sized, feed }: { sized: SizedWire; feed: ToldFeed }) {
+export function FuseAgainstWire({ sized, inrush }: { sized: SizedWire; inrush: Inrush }) {
+  const { protection } = sized.task;
+  return protection && <Drawn sized={sized} inrush={inrush} fuse={protection} />;
+}
+
+function Drawn({ sized, inrush, fuse }: { sized: SizedWire; inrush: Inrush; fuse: FuseItem }) {
   const [units] = useUnits();
   const { size, task, temperature, ampacity } = sized;
-  const fuse = task.protection;
-  const isCoil = feed.trigger.wires.some(({ wire }) => wire.id === sized.wire.id);
-  const load = {
-    running: task.load,
-    inrushFactor: isCoil ? 1 : feed.pump.inrushFactor,
-    inrushTime: feed.pump.inrushTime,
-  };
+  const load = { running: task.load, inrushFactor: inrush.factor, inrushTime: inrush.time };
   const chart = fuseChart({ fuse, wire: size, temperature, ampacity, load });
   const amps = (value: number): string => formatMeasure({ value, kind: 'current' }, units);
   const late = damageBeforeOpening(chart);

@@ -90,8 +90,11 @@ export function WireTable({
         key: 'fuse',
         label: 'Fuse',
         shown: false,
-        sortBy: (w) => w.task.protection.rating,
-        cell: (w) => formatMeasure({ value: w.task.protection.rating, kind: 'current' }, units),
+        sortBy: (w) => w.task.protection?.rating ?? 0,
+        cell: (w) =>
+          w.task.protection
+            ? formatMeasure({ value: w.task.protection.rating, kind: 'current' }, units)
+            : '–',
       },
       {
         key: 'state',

@@ -53,6 +53,8 @@ function terminalAt(terminal: Terminal): Point {
       return [716, 410];
     case 'pump':
       return terminal.pole === '−' ? [716, 235] : [716, 150];
+    case 'part':
+      return [190, 345];
   }
 }
 
@@ -109,6 +111,8 @@ function nameOf(terminal: Terminal, ecuName: string): string {
     case 'panel-ground':
     case 'pump-ground':
       return 'Ground';
+    case 'part':
+      return terminal.name;
     case 'relay':
     case 'pump':
       return '';
@@ -160,6 +164,7 @@ function TerminalShape({ terminal, at: [x, y] }: { terminal: Terminal; at: Point
     case 'relay':
     case 'pump':
     case 'keyed-feed':
+    case 'part':
     case 'ecu':
       return (
         <circle cx={x} cy={y} r="4.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />

@@ -30,6 +30,7 @@ import { WireTable } from './WireTable.tsx';
 import { WiringDrawing } from './WiringDrawing.tsx';
 
 const AUTO = 'auto';
+const NO_INRUSH = { factor: 1, time: 1e-3 } as const;
 /** Criteria that ask for so much at least; the others allow so much at most. */
 const AT_LEAST: ReadonlySet<string> = new Set(['current', 'mechanical minimum', 'fuse']);
 
@@ -161,7 +162,7 @@ export function WiringScreen() {
           <h2>{selected.wire.name}</h2>
           <p className="text-[13px] text-second">
             {terminalText(selected.wire.from.terminal)} to {terminalText(selected.wire.to.terminal)}
-            , behind the {selected.task.protection.rating} A fuse
+            {selected.task.protection && `, behind the ${selected.task.protection.rating} A fuse`}
           </p>
           <div className="mt-2 space-y-1.5">
             <ChoiceField
@@ -312,7 +313,14 @@ export function WiringScreen() {
         selected={selected.wire.id}
         select={pick}
       />
-      <FuseAgainstWire sized={selected} feed={feed} />
+      <FuseAgainstWire
+        sized={selected}
+        inrush={
+          feed.trigger.wires.includes(selected)
+            ? NO_INRUSH
+            : { factor: feed.pump.inrushFactor, time: feed.pump.inrushTime }
+        }
+      />
       <div className="mt-4 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-[900px]:grid-cols-1">
         <Sizes group={group} chosen={selected.size.id} />
         <div>

@@ -2,6 +2,7 @@ import { valueUnder } from '../../numerics/index.ts';
 import { choice, figure, list, object, text, whole } from '../../model/spec.ts';
 import { bodyFields, plugFields } from './bodyFields.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
+import { pinCapabilities } from './pinCapabilities.ts';
 import { injectorDrivers, terminals } from './sharedFields.ts';
 
 /** A battery: open-circuit voltage V and internal resistance Ω. */
@@ -90,18 +91,54 @@ export const wire = catalogueKind({
   },
 });
 
-/** What an ECU offers the fuel system. */
+/** A plug of a controller, as its face is drawn: so many rows and columns of cavities. */
+export const controllerPlugSpec = object({
+  id: text({ label: 'Plug', min: 1, max: 20 }),
+  rows: whole({ label: 'Rows', min: 1, max: 12 }),
+  columns: whole({ label: 'Columns', min: 1, max: 60 }),
+});
+
+/**
+ * A pin of a controller: what it can do, and its limits; 0 A and 0 Hz where nothing is said.
+ * Pins with the same timer share a frequency.
+ */
+export const controllerPinSpec = object({
+  id: text({ label: 'Pin', min: 1, max: 20 }),
+  name: text({ label: 'Name', min: 1, max: 60 }),
+  plug: text({ label: 'Plug', min: 1, max: 20 }),
+  row: whole({ label: 'Row', min: 1, max: 12 }),
+  column: whole({ label: 'Column', min: 1, max: 60 }),
+  /** its place among the pins of its kind: output 1, output 2 … */
+  number: whole({ label: 'Number', min: 1, max: 200 }),
+  capabilities: list(choice(pinCapabilities), { min: 1, max: 8 }),
+  current: figure('current', 'A', [0, 1000], 'Carries'),
+  frequency: figure('frequency', 'Hz', [0, 1e6], 'Up to'),
+  timer: text({ label: 'Timer', min: 0, max: 20 }),
+  pairedWith: text({ label: 'Pair with', min: 0, max: 20 }),
+  pullUp: figure('resistance', 'Ω', [0, 1e6], 'Pull-up'),
+});
+
+/** So much that all pins of a capability carry together. */
+export const controllerTotalSpec = object({
+  capability: choice(pinCapabilities, { label: 'All of' }),
+  current: figure('current', 'A', [0, 1000], 'Carry together'),
+});
+
+/** A controller: engine ECU, power module, input unit, gearbox unit, logger. */
 export const ecu = catalogueKind({
   category: 'ecu',
-  title: 'ECUs',
+  title: 'Controllers',
   fields: {
     pumpPin: text({ label: 'Pump pin', min: 1, max: 20 }),
     pumpPinSide: choice(['low-side', 'high-side'], { label: 'Pump pin switches' }),
     pumpPinCurrent: figure('current', 'A', [0, 40], 'Pump pin carries'),
     injectorDriver: choice(injectorDrivers, { label: 'Injector drivers' }),
-    injectorOutputs: whole({ label: 'Injector outputs', min: 1, max: 32 }),
+    injectorOutputs: whole({ label: 'Injector outputs', min: 0, max: 32 }),
     ...terminals,
     ...bodyFields,
     ...plugFields,
+    plugs: list(controllerPlugSpec, { max: 8, whenEmpty: [] }),
+    pins: list(controllerPinSpec, { max: 200, whenEmpty: [] }),
+    totals: list(controllerTotalSpec, { max: 8, whenEmpty: [] }),
   },
 });

@@ -6,7 +6,7 @@ import { BadInput } from '../../quantities/index.ts';
 import { type AllocationAnswer, allocate, allocationCost, conflictOf } from './allocate.ts';
 import type { AllocationProblem, PinOffer, SignalNeed } from './allocationProblem.ts';
 import { assignmentFaults } from './assignmentFaults.ts';
-import type { PinCapability } from './capability.ts';
+import type { PinCapability } from '../../catalogue/index.ts';
 import { conflictInWords } from './conflictInWords.ts';
 import { sparePins } from './sparePins.ts';
 

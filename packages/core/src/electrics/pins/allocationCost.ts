@@ -1,5 +1,5 @@
 import type { OutputNeed, PinOffer } from './allocationProblem.ts';
-import type { PinCapability } from './capability.ts';
+import type { PinCapability } from '../../catalogue/index.ts';
 
 /** What each capability is worth that a pin has and its signal does not use. */
 const KEPT_FREE: Partial<Record<PinCapability, number>> = {

@@ -1,5 +1,5 @@
 import { BadInput } from '../../quantities/index.ts';
-import type { PinCapability } from './capability.ts';
+import type { PinCapability } from '../../catalogue/index.ts';
 
 /** A pin of a controller and what it may be used for. */
 export interface PinOffer {

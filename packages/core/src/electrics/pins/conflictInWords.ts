@@ -1,6 +1,6 @@
 import type { AllocationConflict } from './allocate.ts';
 import type { AllocationProblem } from './allocationProblem.ts';
-import { capabilityWords } from './capability.ts';
+import { capabilityWords } from '../../catalogue/index.ts';
 
 /** A conflict in sentences: who wants what, and how much of it there is. */
 export function conflictInWords(

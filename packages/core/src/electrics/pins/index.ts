@@ -1,7 +1,6 @@
 export * from './allocate.ts';
 export * from './allocationProblem.ts';
 export * from './assignmentFaults.ts';
-export * from './capability.ts';
 export * from './conflictInWords.ts';
 export * from './firstAllocation.ts';
 export * from './sparePins.ts';

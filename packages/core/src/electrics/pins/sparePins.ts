@@ -1,5 +1,5 @@
 import type { AllocationProblem, Assignment } from './allocationProblem.ts';
-import type { PinCapability } from './capability.ts';
+import type { PinCapability } from '../../catalogue/index.ts';
 
 /** Pins that nothing is on, by what they could do: one of several capabilities counts for each. */
 export function sparePins(

@@ -1,4 +1,4 @@
-import type { Joint } from './terminal.ts';
+import type { Joint } from '../netlist/terminal.ts';
 
 /**
  * Resistance Ω of a joint besides its crimp, defaults of the trade. What a holder adds belongs to
@@ -8,6 +8,7 @@ export const jointResistance: Readonly<Record<Joint, number>> = {
   plug: 5e-3,
   holder: 0,
   lug: 0.1e-3,
+  splice: 0,
 };
 
 /** Blade fuse with its holder: 0.1 V over the rating. */

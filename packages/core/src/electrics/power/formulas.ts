@@ -1,6 +1,8 @@
 import { entryAt } from '../../numerics/index.ts';
 import { defineFormula } from '../../results/index.ts';
-import { conductorTemperature, permissibleCurrent, resistanceAt } from './heatBalance.ts';
+import { permissibleFor, temperatureAfter } from './briefHeating.ts';
+import { resistanceAt } from './heatBalance.ts';
+import { permissibleOf, temperatureOf } from './heatBalanceMemory.ts';
 import { deratedRating } from './fuseCurve.ts';
 
 const wireInputs = {
@@ -16,7 +18,7 @@ export const ampacity = defineFormula({
   kind: 'current',
   inputKinds: { ...wireInputs, limit: 'temperature' },
   source: 'heat balance of a horizontal cylinder: Churchill-Chu and radiation, ε 0.9',
-  compute: (i) => permissibleCurrent(i, i.limit),
+  compute: (i) => permissibleOf(i, i.limit),
 });
 
 export const wireTemperature = defineFormula({
@@ -25,7 +27,7 @@ export const wireTemperature = defineFormula({
   kind: 'temperature',
   inputKinds: { ...wireInputs, current: 'current' },
   source: 'heat balance of a horizontal cylinder: Churchill-Chu and radiation, ε 0.9',
-  compute: (i) => conductorTemperature(i, i.current),
+  compute: (i) => temperatureOf(i, i.current),
 });
 
 export const wireResistance = defineFormula({
@@ -70,21 +72,22 @@ export const wireDrop = defineFormula({
 
 export const seriesResistance = defineFormula({
   name: 'resistance from battery to pump and back',
-  notation: 'R = Σ R_wire + Σ R_fuse + R_relay + Σ R_contact',
+  notation: 'R = R_own + Σ R_shared · I_other / I_own',
   kind: 'resistance',
   inputKinds: {
-    wires: 'resistance',
-    fuses: 'resistance',
-    relay: 'resistance',
-    contacts: 'resistance',
+    own: 'resistance',
+    shared: 'resistance',
+    others: 'current',
+    current: 'current',
   },
-  source: 'wires at conductor temperature; fuse 0.1 V / rating; contact and crimp defaults',
+  source:
+    'circuit of all wires at conductor temperature, fuses, relays, contacts and grounds: what an ampere of each pump takes of this one’s voltage',
   compute: (i: {
-    wires: readonly number[];
-    fuses: readonly number[];
-    relay: number;
-    contacts: readonly number[];
-  }) => [...i.wires, ...i.fuses, i.relay, ...i.contacts].reduce((a, b) => a + b, 0),
+    own: number;
+    shared: readonly number[];
+    others: readonly number[];
+    current: number;
+  }) => i.shared.reduce((sum, each, n) => sum + (each * entryAt(i.others, n)) / i.current, i.own),
 });
 
 export const catalogueRating = defineFormula({
@@ -114,6 +117,52 @@ export const wireArea = defineFormula({
   compute: (i) => i.area,
 });
 
+export const decidingCriterion = defineFormula({
+  name: 'deciding criterion',
+  notation:
+    '1 current, 2 voltage drop, 3 mechanical minimum, 4 short circuit, 5 terminal fit, 6 fuse',
+  kind: 'count',
+  inputKinds: { failing: 'count' },
+  source: 'what the next smaller size of the catalogue fails first; 0: there is none',
+  compute: (i: { failing: readonly number[] }) => i.failing[0] ?? 0,
+});
+
+export const briefTemperature = defineFormula({
+  name: 'conductor temperature after a start',
+  notation: 'T = (T0 + 234.5) · e^((I / 226·A)² · t) − 234.5',
+  kind: 'temperature',
+  inputKinds: { area: 'area', ambient: 'temperature', current: 'current', seconds: 'duration' },
+  source: 'adiabatic heating of copper; at most 1500 K above ambient',
+  compute: (i) => temperatureAfter(i),
+});
+
+export const briefAmpacity = defineFormula({
+  name: 'permissible current for a start',
+  notation: 'I = 226 · A · √(ln((T_limit + 234.5) / (T0 + 234.5)) / t)',
+  kind: 'current',
+  inputKinds: { area: 'area', ambient: 'temperature', limit: 'temperature', seconds: 'duration' },
+  source: 'adiabatic heating of copper',
+  compute: (i) => permissibleFor(i),
+});
+
+export const oneDrop = defineFormula({
+  name: 'drop along one wire',
+  notation: 'ΔV = I · R',
+  kind: 'voltage',
+  inputKinds: { current: 'current', resistance: 'resistance' },
+  source: 'Ohm, wire at conductor temperature',
+  compute: (i) => i.current * i.resistance,
+});
+
+export const solvedVoltage = defineFormula({
+  name: 'voltage at a device',
+  notation: 'V of its supply − V of its return',
+  kind: 'voltage',
+  inputKinds: { supply: 'voltage', back: 'voltage' },
+  source: 'nodal analysis of the whole circuit in that case',
+  compute: (i) => i.supply - i.back,
+});
+
 export const coilCurrent = defineFormula({
   name: 'relay coil current',
   notation: 'I = V / R_coil',
@@ -133,4 +182,9 @@ export const powerFormulas = [
   fuseWhenHot,
   wireArea,
   coilCurrent,
+  briefTemperature,
+  briefAmpacity,
+  decidingCriterion,
+  oneDrop,
+  solvedVoltage,
 ];

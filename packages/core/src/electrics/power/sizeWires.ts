@@ -2,7 +2,7 @@ import { firstOf } from '../../numerics/index.ts';
 import type { Sourced } from '../../results/index.ts';
 import type { WireItem } from '../../catalogue/index.ts';
 import { resistanceAt } from './heatBalance.ts';
-import type { DerivedWire } from './pumpFeedWires.ts';
+import type { DerivedWire } from '../netlist/derivedWire.ts';
 import {
   type Criterion,
   type WireTask,
@@ -16,8 +16,8 @@ export interface WireOrigins {
   readonly load: Sourced<number>;
   /** the hotter of its two places */
   readonly hottestPlaceId: string;
-  /** feed that says how many wires are loaded together */
-  readonly bundledInFeedId: string;
+  /** where the build says how many wires are loaded together; empty: taken as one */
+  readonly bundledAt: readonly string[];
 }
 
 export interface WireJob {
@@ -102,12 +102,16 @@ function withDrop(wires: readonly SizedWire[], limit: number): SizedWire[] {
  */
 export function sizeGroup(input: {
   jobs: readonly WireJob[];
+  /** smallest first */
   sizes: readonly WireItem[];
   dropLimit: number;
+  /** whether those beyond the first that passes are judged too, to be shown */
+  showLarger: boolean;
 }): SizedGroup {
-  const { jobs, dropLimit } = input;
-  const sizes = [...input.sizes].sort((a, b) => a.area - b.area);
-  const candidates = sizes.map((size): GroupCandidate => {
+  const { jobs, dropLimit, sizes } = input;
+  const candidates: GroupCandidate[] = [];
+  for (const size of sizes) {
+    if (!input.showLarger && candidates.at(-1)?.fails.length === 0) break;
     const wires = withDrop(
       jobs.map((job) => withSize(job, size, false)),
       dropLimit,
@@ -115,8 +119,8 @@ export function sizeGroup(input: {
     const fails = new Set(
       wires.flatMap((w) => w.criteria.filter((c) => c.verdict === 'fails').map((c) => c.name)),
     );
-    return { size, drop: dropOf(wires), fails: [...fails] };
-  });
+    candidates.push({ size, drop: dropOf(wires), fails: [...fails] });
+  }
   const fewest = Math.min(...candidates.map((c) => c.fails.length));
   const automatic = candidates.find((c) => c.fails.length === fewest)!.size;
   const wires = withDrop(

@@ -1,6 +1,8 @@
 import type { FuseItem, WireItem } from '../../catalogue/index.ts';
 import type { Zone } from '../../model/index.ts';
-import { conductorTemperature, permissibleCurrent, resistanceAt } from './heatBalance.ts';
+import { permissibleFor, temperatureAfter } from './briefHeating.ts';
+import { permissibleOf, temperatureOf } from './heatBalanceMemory.ts';
+import { resistanceAt } from './heatBalance.ts';
 import { letThrough } from './fuseCurve.ts';
 import { awgArea } from './conductor.ts';
 
@@ -19,7 +21,12 @@ export interface Criterion {
 /** What a wire must serve. Currents A, lengths m, temperatures K. */
 export interface WireTask {
   readonly load: number;
-  readonly protection: Pick<FuseItem, 'rating' | 'band'> & FuseItem;
+  /** the fuse that protects it; undefined where none does, or its source limits itself */
+  readonly protection: FuseItem | undefined;
+  /** most that comes out of a source that limits itself, A; undefined for all others */
+  readonly limitedTo?: number;
+  /** how long it carries its load, s; undefined: for as long as one likes */
+  readonly forSeconds?: number;
   readonly length: number;
   readonly ambient: number;
   /** zones of both ends */
@@ -59,13 +66,17 @@ export function mechanicalMinimum(zone: Zone, system: WireItem['system']): numbe
 export function insulationWithstand(wire: WireItem, startTemperature: number): number {
   const final = wire.insulation === 'cross-linked' ? 250 : 160;
   const start = startTemperature - 273.15;
-  const k = 226 * Math.sqrt(Math.log((final + 234.5) / (start + 234.5)));
+  const k = 226 * Math.sqrt(Math.max(0, Math.log((final + 234.5) / (start + 234.5))));
   return (k * wire.area * 1e6) ** 2;
 }
 
 /** Running temperature K at the task's load. */
 export function runningTemperature(wire: WireItem, task: WireTask): number {
-  return conductorTemperature(
+  if (task.forSeconds !== undefined) {
+    const { ambient, load: current, forSeconds: seconds } = task;
+    return temperatureAfter({ area: wire.area, ambient, current, seconds });
+  }
+  return temperatureOf(
     {
       outsideDiameter: wire.outsideDiameter,
       resistancePerMetre: wire.resistancePerMetre,
@@ -77,14 +88,17 @@ export function runningTemperature(wire: WireItem, task: WireTask): number {
 }
 
 function shortCircuit(wire: WireItem, task: WireTask, temperature: number): Criterion {
+  const { protection } = task;
   const withstand = insulationWithstand(wire, temperature);
   const perMetre = resistanceAt(wire.resistancePerMetre, temperature);
   const near = task.sourceVoltage / task.sourceResistance;
   const far = task.sourceVoltage / (task.sourceResistance + perMetre * task.length);
-  const judged = task.protection.band.length > 0;
-  const worst = judged
-    ? Math.max(letThrough(task.protection, near), letThrough(task.protection, far))
-    : 0;
+  const limited = task.limitedTo !== undefined;
+  const judged = limited || (protection !== undefined && protection.band.length > 0);
+  const worst =
+    protection && protection.band.length > 0
+      ? Math.max(letThrough(protection, near), letThrough(protection, far))
+      : 0;
   return {
     name: 'short circuit',
     verdict: !judged ? 'cannot judge' : worst <= withstand ? 'passes' : 'fails',
@@ -96,7 +110,12 @@ function shortCircuit(wire: WireItem, task: WireTask, temperature: number): Crit
 
 /** Permissible current A of a size in the task's place. */
 export function wireAmpacity(wire: WireItem, task: WireTask): number {
-  return permissibleCurrent(
+  if (task.forSeconds !== undefined) {
+    const { area } = wire;
+    const limit = conductorLimit(wire);
+    return permissibleFor({ area, ambient: task.ambient, limit, seconds: task.forSeconds });
+  }
+  return permissibleOf(
     {
       outsideDiameter: wire.outsideDiameter,
       resistancePerMetre: wire.resistancePerMetre,
@@ -105,6 +124,18 @@ export function wireAmpacity(wire: WireItem, task: WireTask): number {
     },
     conductorLimit(wire),
   );
+}
+
+/** What the fuse before a wire asks of it; a starter's cable is spared. */
+function againstFuse(
+  permissible: number,
+  { protection, limitedTo, forSeconds }: WireTask,
+): Pick<Criterion, 'verdict' | 'measured' | 'limit'> {
+  const limit = protection?.rating ?? limitedTo;
+  if (forSeconds !== undefined || limit === undefined) {
+    return { verdict: 'cannot judge', measured: permissible, limit: limit ?? 0 };
+  }
+  return { verdict: permissible >= limit ? 'passes' : 'fails', measured: permissible, limit };
 }
 
 /** All criteria for one size but the voltage drop, which belongs to the group of wires. */
@@ -146,9 +177,7 @@ export function wireCriteria(
     {
       // An overload short of a short circuit has to open the fuse before it cooks the wire.
       name: 'fuse',
-      verdict: pass(permissible >= task.protection.rating),
-      measured: permissible,
-      limit: task.protection.rating,
+      ...againstFuse(permissible, task),
       kind: 'current',
     },
   ];

@@ -1,6 +1,6 @@
 import { firstOf } from '../../numerics/index.ts';
 import { lookUp, newestOf, refOf } from '../../catalogue/index.ts';
-import type { SizedPumpFeed } from '../power/pumpFeedStage.ts';
+import type { SizedPumpFeed } from '../network/pumpSupply.ts';
 import type { Cure } from '../../results/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';

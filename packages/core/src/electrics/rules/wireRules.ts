@@ -1,5 +1,5 @@
 import type { Criterion } from '../power/wireCriteria.ts';
-import { type SizedPumpFeed, groupsOf } from '../power/pumpFeedStage.ts';
+import { type SizedPumpFeed, groupsOf } from '../network/pumpSupply.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import type { Cure, Severity } from '../../results/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';

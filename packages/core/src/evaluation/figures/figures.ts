@@ -1,4 +1,4 @@
-import type { SizedPumpFeed } from '../../electrics/index.ts';
+import type { ElectricDesign } from '../../electrics/index.ts';
 import type { Demand, FuelProperties, Surroundings } from '../../engine/index.ts';
 import {
   type CaseNumbering,
@@ -38,7 +38,7 @@ export function figures(input: {
   around: Surroundings;
   fuels: readonly FuelProperties[];
   demand: Demand;
-  feeds: readonly SizedPumpFeed[];
+  electrics: Pick<ElectricDesign, 'results'>;
   named: NamedDesign;
   fluids: readonly FluidResult[];
   lengths: readonly Result[];
@@ -50,7 +50,7 @@ export function figures(input: {
     ...input.fuels.flatMap((f) => f.results),
     ...input.demand.results,
     ...input.lengths,
-    ...input.feeds.flatMap((f) => f.results),
+    ...input.electrics.results,
     ...rowSystemResults(named),
     ...input.fluids.flatMap((fluid, i) =>
       fluidResults(named, fluid, i, caseNumbering(circuits.slice(0, i))),

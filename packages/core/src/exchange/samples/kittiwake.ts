@@ -294,7 +294,13 @@ export const kittiwake: BuildDocument = writeBuild({
       feed('methanol-pump-feed', 'methanol', 'methanol-pump', 'methanol-pump'),
     ],
     wireDecisions: [],
+    ecuConnections: {},
+    negativeGroundId: null,
   },
+  devices: [],
+  controllers: [],
+  vehicleSignals: [],
+  grounds: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(85, 'ratio', '%'),

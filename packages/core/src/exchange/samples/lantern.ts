@@ -270,7 +270,13 @@ export const lantern: BuildDocument = writeBuild({
       },
     ],
     wireDecisions: [],
+    ecuConnections: {},
+    negativeGroundId: null,
   },
+  devices: [],
+  controllers: [],
+  vehicleSignals: [],
+  grounds: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(80, 'ratio', '%'),

@@ -1,11 +1,7 @@
 import type { Catalogue } from '../../catalogue/index.ts';
-import {
-  sampleBatteries,
-  sampleEcus,
-  sampleFuses,
-  sampleRelays,
-  sampleWires,
-} from './sampleElectrical.ts';
+import { sampleBatteries, sampleFuses, sampleRelays, sampleWires } from './sampleElectrical.ts';
+import { sampleEcus } from './sampleControllers.ts';
+import { sampleDevices } from './sampleDevices.ts';
 import { sampleFasteners } from './sampleFasteners.ts';
 import { sampleEnds } from './sampleEnds.ts';
 import { sampleFittings } from './sampleFittings.ts';
@@ -41,5 +37,6 @@ export const sampleCatalogue: Catalogue = {
     ...sampleRelays,
     ...sampleWires,
     ...sampleEcus,
+    ...sampleDevices,
   ],
 };

@@ -1,4 +1,4 @@
-import type { BatteryItem, EcuItem, FuseItem, RelayItem, WireItem } from '../../catalogue/index.ts';
+import type { BatteryItem, FuseItem, RelayItem, WireItem } from '../../catalogue/index.ts';
 import { awgArea, awgResistance, bladeBand, metricSizes } from '../../electrics/index.ts';
 import { body } from './body.ts';
 
@@ -147,39 +147,4 @@ export const sampleWires: readonly WireItem[] = [
   ...gauges.map(([g, d]) =>
     wire(`A${g}`, 'awg', `${g} AWG`, awgArea(g), d / 1e3, awgResistance(g, 'stranded')),
   ),
-];
-
-const ecu = (
-  id: string,
-  designation: string,
-  pumpPin: string,
-  injectorOutputs: number,
-  injectorDriver: EcuItem['injectorDriver'],
-  price: number,
-): EcuItem => ({
-  category: 'ecu',
-  id,
-  revision: 1,
-  designation,
-  family: 'standalone ECU',
-  mass: 0.45,
-  price,
-  interchange: id,
-  pumpPin,
-  pumpPinSide: 'low-side',
-  pumpPinCurrent: 1,
-  injectorDriver,
-  injectorOutputs,
-  wireAreaMin: 0.3 * MM2,
-  wireAreaMax: 1.5 * MM2,
-  ...body([150, 120, 36], 'none'),
-  splashProof: true,
-  plugSide: 'front',
-  plugRoom: 0.09,
-});
-
-export const sampleEcus: readonly EcuItem[] = [
-  ecu('RILL18', 'Rill 18', 'A11', 3, 'saturated', 420),
-  ecu('LEAT34', 'Leat 34', 'B07', 4, 'saturated', 760),
-  ecu('WEIR60', 'Weir 60', 'C14', 12, 'peak-hold', 1840),
 ];

@@ -141,7 +141,13 @@ export const sandpiper: BuildDocument = writeBuild({
       },
     ],
     wireDecisions: [],
+    ecuConnections: {},
+    negativeGroundId: null,
   },
+  devices: [],
+  controllers: [],
+  vehicleSignals: [],
+  grounds: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(85, 'ratio', '%'),

@@ -8,7 +8,8 @@ import {
   newestOf,
   refKey,
 } from '../../catalogue/index.ts';
-import { type SizedPumpFeed, wiresOf } from '../../electrics/index.ts';
+import type { ElectricDesign } from '../../electrics/index.ts';
+import { type PresentParts, electricParts } from './electricParts.ts';
 import { type FluidResult, circuitScope, fuelFigure } from '../../fuel/index.ts';
 import type {
   CircuitElement,
@@ -19,7 +20,7 @@ import type {
   PowerDesign,
   Sheet,
 } from '../../model/index.ts';
-import { firstOf, valueUnder } from '../../numerics/index.ts';
+import { valueUnder } from '../../numerics/index.ts';
 import { type Origin, fromFigure } from '../../results/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import { type HeldComponent, fixingParts } from '../../vehicle/index.ts';
@@ -31,9 +32,10 @@ import { hasTaper, partsOfLine, smallPartFor } from './partsOfLine.ts';
 export interface NeededInput {
   readonly fluids: readonly Pick<FluidResult, 'design'>[];
   readonly circuits: readonly FuelCircuit[];
-  readonly feeds: readonly SizedPumpFeed[];
+  readonly electrics: ElectricDesign;
+  readonly present: PresentParts;
   readonly rows: readonly InjectorRow[];
-  readonly power: Pick<PowerDesign, 'mainFuse' | 'battery' | 'ecu'>;
+  readonly power: Pick<PowerDesign, 'battery' | 'ecu'>;
   readonly held: readonly HeldComponent[];
   readonly made: readonly MadeLine[];
   /** sheets of metal with the holes that lines go through */
@@ -212,22 +214,10 @@ export function partsNeeded(input: NeededInput): {
     if (item) put(item, { name, quantity: 1, from });
     else missing.push({ words: form, count: 1, usedFor: name });
   }
-  for (const feed of input.feeds) {
-    const path = ['power', 'pumpFeeds', feed.feed.id];
-    add(feed.fuse.fuse, 1, 'Pump fuse', path);
-    add(feed.feed.relay, 1, 'Pump relay', path);
-  }
-  const coilFuses = new Map(
-    input.feeds
-      .map((feed) => firstOf(feed.trigger.wires).task.protection)
-      .map((fuse) => [fuse.id, fuse]),
+  electricParts(input.electrics, input.present, catalogue).forEach(
+    ({ item, quantity, name, path }) => add(item, quantity, name, path),
   );
-  for (const fuse of coilFuses.values()) add(fuse, 1, 'Fuse of the relay coils', ['power']);
-  for (const sized of wiresOf(input.feeds)) {
-    add(sized.size, sized.task.length, sized.wire.name, ['power']);
-  }
   for (const row of input.rows) add(row.item, row.count, row.name, ['injectorRows', row.id]);
-  add(input.power.mainFuse, 1, 'Main fuse', ['power', 'mainFuse']);
   add(input.power.battery, 1, 'Battery', ['power', 'battery']);
   add(input.power.ecu, 1, 'ECU', ['power', 'ecu']);
   for (const { component, wanted, made: fixing } of input.held) {

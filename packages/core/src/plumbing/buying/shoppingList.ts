@@ -51,6 +51,7 @@ export function counterOf({ category }: CatalogueItem): Counter {
     case 'relay':
     case 'wire':
     case 'ecu':
+    case 'device':
       return 'Electrical';
   }
 }

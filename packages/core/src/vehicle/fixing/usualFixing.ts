@@ -27,6 +27,8 @@ function usually(item: BodyItem): Omit<StoredFixing, 'onto' | 'drilled'> {
     case 'regulator':
     case 'dead-head-regulator':
       return { ...plain, means: 'bracket', bolt: 'M6', bolts: 2 };
+    case 'device':
+      return { ...plain, means: 'bracket', bolt: 'M5', bolts: 2 };
   }
 }
 

@@ -3,7 +3,7 @@ export type RelayPin = '30' | '85' | '86' | '87';
 
 /** An electrical point at which a wire ends, by what it belongs to. */
 export type Terminal =
-  | { readonly of: 'battery' }
+  | { readonly of: 'battery'; readonly pole: '+' | '−' }
   | { readonly of: 'main-fuse' }
   | { readonly of: 'stud' }
   | { readonly of: 'fuse'; readonly feedId: string }
@@ -13,19 +13,20 @@ export type Terminal =
   | { readonly of: 'panel-ground' }
   | { readonly of: 'keyed-feed' }
   | { readonly of: 'inertia-switch' }
-  | { readonly of: 'ecu'; readonly pin: string };
+  | { readonly of: 'ecu'; readonly pin: string }
+  | { readonly of: 'part'; readonly name: string; readonly pin: string };
 
 /**
  * How a wire is held at a terminal: the contact of a plug, a contact whose resistance belongs to
- * the fuse or relay it sits in, or a bolted lug.
+ * the fuse or relay it sits in, a bolted lug, or a splice.
  */
-export type Joint = 'plug' | 'holder' | 'lug';
+export type Joint = 'plug' | 'holder' | 'lug' | 'splice';
 
 /** A terminal as lists and wire ids write it: "pump-feed relay 30". */
 export function terminalText(terminal: Terminal): string {
   switch (terminal.of) {
     case 'battery':
-      return 'battery +';
+      return `battery ${terminal.pole}`;
     case 'main-fuse':
       return 'main fuse';
     case 'stud':
@@ -46,5 +47,7 @@ export function terminalText(terminal: Terminal): string {
       return 'inertia switch';
     case 'ecu':
       return `ECU ${terminal.pin}`;
+    case 'part':
+      return terminal.pin === '' ? terminal.name : `${terminal.name} ${terminal.pin}`;
   }
 }

@@ -4,7 +4,7 @@ import { createEvaluator, evaluate } from '../../evaluation/index.ts';
 import { demoBuilds, kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { electricsFigure, feedScope } from '../figureNames.ts';
-import { type SizedPumpFeed, groupsOf, wiresOf } from './pumpFeedStage.ts';
+import { type SizedPumpFeed, groupsOf, wiresOf } from './pumpSupply.ts';
 
 const feedsOf = (document: BuildDocument): readonly SizedPumpFeed[] =>
   evaluate(document, sampleCatalogue).feeds;
@@ -28,7 +28,7 @@ describe.each(demoBuilds.map((d) => [d.id, d.document] as const))(
 
     test('have one group each for pump and trigger, and share the wires before the stud', () => {
       for (const feed of feeds) {
-        expect(groupsOf(feed)).toHaveLength(4);
+        expect(groupsOf(feed)).toHaveLength(feed.coilFeed ? 5 : 4);
         expect(feed.main).toBe(feeds[0]!.main);
         expect(feed.pumpGroup.wires.length).toBeGreaterThanOrEqual(3);
       }

@@ -1,0 +1,337 @@
+import { type Catalogue, type EcuItem, lookUp } from '../../catalogue/index.ts';
+import type { Build, FuelCircuit } from '../../model/index.ts';
+import type { Connection } from '../slices/connections.ts';
+import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
+import { controllerPart, devicePart, groundPart, signalPart } from './deviceParts.ts';
+import type { DerivedWire, WireEnd, WireRole } from './derivedWire.ts';
+import {
+  CHASSIS,
+  type InnerContact,
+  type NetPart,
+  type NetPin,
+  type NetSource,
+  type Netlist,
+  nodeOf,
+} from './netlist.ts';
+import { pumpFeedParts, sharedPartIds } from './pumpFeedParts.ts';
+import { withSplices } from './splices.ts';
+
+/** What of a build is electric. */
+export interface ElectricBuild extends Pick<
+  Build,
+  'power' | 'devices' | 'controllers' | 'vehicleSignals' | 'grounds'
+> {
+  readonly fuelCircuits: readonly FuelCircuit[];
+  readonly injectorRows: Build['injectorRows'];
+}
+
+/** Ω from a ground into what it is bolted to, where nobody measured it. */
+const GROUND_RESISTANCE = 0.5e-3;
+/** Ω from battery to where a wire was found, where nobody says. */
+const FOUND_RESISTANCE = 0.05;
+
+interface PinAt {
+  readonly part: NetPart;
+  readonly pin: NetPin;
+}
+
+const endOf = ({ part, pin }: PinAt): WireEnd => ({
+  node: pin.node,
+  terminal: pin.terminal,
+  placementId: part.placementId,
+  areaMin: pin.areaMin,
+  areaMax: pin.areaMax,
+  joint: pin.joint,
+});
+
+function roleOf({ part, pin }: PinAt, target: Connection): WireRole {
+  switch (pin.use) {
+    case 'ground':
+    case 'case':
+      return 'ground';
+    case 'sensor-ground':
+      return 'sensor ground';
+    case 'reference-5v':
+      return 'reference';
+    case 'bus-high':
+    case 'bus-low':
+      return 'bus';
+    case 'shield':
+      return 'shield';
+    case 'signal':
+      return 'signal';
+    case 'supply':
+    case 'supply-out':
+    case 'through':
+    case 'spare':
+    case 'controller':
+    case 'joint':
+      if (target.to === 'ground') return 'ground';
+      return part.sort === 'relay' && pin.asks ? 'triggered' : 'supply';
+  }
+}
+
+/** Whether current comes to the pin from where it is wired to. */
+const comesFrom = (role: WireRole): boolean => role === 'supply' || role === 'reference';
+
+/** Everything electric of a build as one netlist. Throws NotFound where an item is not there. */
+export function buildNetlist(input: {
+  readonly document: ElectricBuild;
+  readonly catalogue: Catalogue;
+}): Netlist {
+  const { document, catalogue } = input;
+  const { power } = document;
+  const item = lookUp(catalogue, 'ecu', power.ecu, 'power.ecu');
+  const listed = controllerPart(
+    {
+      id: ENGINE_CONTROLLER,
+      name: item.designation,
+      placementId: power.ecuPlacementId,
+      loadedTogether: 4,
+      bundledAt: ['power', 'ecu'],
+      terminalOf: (pin) => ({ of: 'ecu', pin }),
+    },
+    item,
+  );
+  // An older entry of an ECU may not list its pins: the pump's at least is known.
+  const ecu: NetPart = listed.pins.some(({ pin }) => pin === item.pumpPin)
+    ? listed
+    : {
+        ...listed,
+        pins: [
+          ...listed.pins,
+          {
+            node: nodeOf(ENGINE_CONTROLLER, item.pumpPin),
+            pin: item.pumpPin,
+            name: 'Pump',
+            use: 'controller',
+            terminal: { of: 'ecu', pin: item.pumpPin },
+            areaMin: item.wireAreaMin,
+            areaMax: item.wireAreaMax,
+            joint: 'plug',
+            asks: undefined,
+          },
+        ],
+      };
+  const ecuPin = (pin: string): NetPin => ecu.pins.find((each) => each.pin === pin) as NetPin;
+  const feeds = pumpFeedParts({
+    power,
+    circuits: document.fuelCircuits,
+    catalogue,
+    ecuPin,
+    controller: ecu,
+  });
+  const present = document.devices.filter(({ state }) => state !== 'removed');
+  const parts: NetPart[] = [
+    ...feeds.parts,
+    ecu,
+    ...document.controllers.map((each) =>
+      controllerPart(
+        { ...each, bundledAt: ['controllers', each.id, 'loadedTogether'] },
+        lookUp(catalogue, 'ecu', each.item, `controllers.${each.id}.item`),
+      ),
+    ),
+    ...document.vehicleSignals.map(signalPart),
+    ...document.grounds.map(groundPart),
+    ...present.map((device) => devicePart({ device, rows: document.injectorRows, catalogue })),
+  ];
+  const byNode = new Map(
+    parts.flatMap((part) => part.pins.map((pin) => [pin.node, { part, pin }] as const)),
+  );
+  const decisions = new Map(power.wireDecisions.map((each) => [each.wireId, each]));
+  const wires: DerivedWire[] = [...feeds.wires];
+  const unassigned: { partId: string; pin: string }[] = [];
+  const targetOf = (target: Connection): PinAt | undefined => {
+    switch (target.to) {
+      case 'part':
+        return byNode.get(nodeOf(target.partId, target.pin));
+      case 'controller':
+        return byNode.get(nodeOf(target.controllerId, target.pin));
+      case 'signal':
+        return byNode.get(nodeOf(target.signalId, 'wire'));
+      case 'ground':
+        return byNode.get(nodeOf(target.groundId, 'ground'));
+    }
+  };
+  const wire = (id: string, name: string, from: PinAt, target: Connection): void => {
+    const to = targetOf(target);
+    if (!to || to.pin.node === from.pin.node) return;
+    const role = roleOf(from, target);
+    const [source, sink] = comesFrom(role) ? [to, from] : [from, to];
+    wires.push({
+      id,
+      name,
+      role,
+      partId: from.part.id,
+      feedId: undefined,
+      from: endOf(source),
+      to: endOf(sink),
+      decision: decisions.get(id),
+    });
+  };
+  const wirePart = (partId: string, connections: Readonly<Record<string, Connection>>): void => {
+    const part = parts.find(({ id }) => id === partId);
+    for (const pin of part?.pins ?? []) {
+      const target = connections[pin.pin];
+      if (!part || !target) continue;
+      if (target.to === 'controller' && target.pin === '') {
+        unassigned.push({ partId, pin: pin.pin });
+        continue;
+      }
+      const name = pin.name === pin.pin ? `${part.name} ${pin.pin}` : `${part.name}, ${pin.name}`;
+      wire(`${partId}~${pin.pin}`, name, { part, pin }, target);
+    }
+  };
+  wirePart(ENGINE_CONTROLLER, power.ecuConnections);
+  for (const each of document.controllers) wirePart(each.id, each.connections);
+  for (const each of present) wirePart(each.id, each.connections);
+  for (const { id, name, strapTo } of document.grounds) {
+    const from = byNode.get(nodeOf(id, 'ground'));
+    if (from && strapTo !== null) {
+      wire(`${id}~strap`, `Strap of ${name}`, from, { to: 'ground', groundId: strapTo });
+    }
+  }
+  const negative = byNode.get(nodeOf(sharedPartIds.battery, '−'));
+  if (negative && power.negativeGroundId !== null) {
+    const target: Connection = { to: 'ground', groundId: power.negativeGroundId };
+    wire('battery~−', 'Battery to ground', negative, target);
+  }
+  return withSplices(
+    {
+      parts: [...parts, implied(document, parts, item)],
+      wires,
+      sources: sourcesOf(document, catalogue),
+      ground: CHASSIS,
+      unassigned,
+    },
+    decisions,
+  );
+}
+
+/** What joins grounds to the chassis, and what nobody planned but must be there. */
+function implied(document: ElectricBuild, parts: readonly NetPart[], item: EcuItem): NetPart {
+  const { power, grounds } = document;
+  const inside: InnerContact[] = [];
+  const join = (id: string, from: string, resistance: number): void => {
+    inside.push({ kind: 'contact', leads: 'back', id, from, to: CHASSIS, resistance });
+  };
+  for (const ground of grounds) {
+    if (ground.on === 'stud') continue;
+    const base = ground.on === 'engine' ? 'engine' : CHASSIS;
+    inside.push({
+      kind: 'contact',
+      leads: 'back',
+      id: `${ground.id} base`,
+      from: nodeOf(ground.id, 'ground'),
+      to: base,
+      resistance: ground.resistance?.value ?? GROUND_RESISTANCE,
+    });
+  }
+  const own = new Set(grounds.map(({ id }) => id));
+  for (const part of parts) {
+    if (part.sort === 'ground' && !own.has(part.id)) {
+      join(`${part.id} base`, nodeOf(part.id, 'ground'), 0);
+    }
+  }
+  // Case-grounded devices sit on the engine, where the build has a ground there, else on the chassis.
+  const engine = grounds.some(({ on }) => on === 'engine');
+  for (const part of parts) {
+    for (const pin of part.pins.filter(({ use }) => use === 'case')) {
+      inside.push({
+        kind: 'contact',
+        leads: 'back',
+        id: `${part.id} case`,
+        from: pin.node,
+        to: engine ? 'engine' : CHASSIS,
+        resistance: GROUND_RESISTANCE,
+      });
+    }
+  }
+  if (power.negativeGroundId === null)
+    join('battery negative', nodeOf(sharedPartIds.battery, '−'), 0);
+  inside.push(...impliedAtEcu(power, item));
+  return {
+    id: CHASSIS,
+    name: 'Chassis',
+    sort: 'ground',
+    role: undefined,
+    placementId: power.batteryPlacementId,
+    pins: [],
+    inside,
+    inrush: { factor: 1, time: 1e-3 },
+    fuse: undefined,
+    fuseStyle: undefined,
+    loadedTogether: 1,
+    bundledAt: [],
+  };
+}
+
+/** An ECU of which nobody said how it is supplied and grounded is taken to be. */
+function impliedAtEcu(power: ElectricBuild['power'], item: EcuItem): InnerContact[] {
+  if (Object.keys(power.ecuConnections).length > 0) return [];
+  const node = (pin: string): string => nodeOf(ENGINE_CONTROLLER, pin);
+  const join = (
+    leads: InnerContact['leads'],
+    id: string,
+    from: string,
+    to: string,
+    resistance = 0,
+  ): InnerContact => ({
+    kind: 'contact',
+    leads,
+    id: `${ENGINE_CONTROLLER} ${id}`,
+    from,
+    to,
+    resistance,
+  });
+  const keyed = nodeOf(sharedPartIds.keyedFeed, 'wire');
+  const ground = item.pins.find((pin) => pin.capabilities.includes('power-ground'));
+  const supply = item.pins.find((pin) => pin.capabilities.includes('supply-switched'));
+  const listed = item.pins.some(({ id }) => id === item.pumpPin);
+  const pump = node(item.pumpPin);
+  return [
+    ...(ground ? [join('back', 'taken to be grounded', node(ground.id), CHASSIS)] : []),
+    ...(supply ? [join('on', 'taken to be supplied', keyed, node(supply.id))] : []),
+    ...(listed
+      ? []
+      : [
+          item.pumpPinSide === 'low-side'
+            ? join('back', 'sinks', pump, CHASSIS, 0.05)
+            : join('on', 'feeds', keyed, pump, 0.02),
+        ]),
+  ];
+}
+
+function sourcesOf(document: ElectricBuild, catalogue: Catalogue): NetSource[] {
+  const battery = lookUp(catalogue, 'battery', document.power.battery, 'power.battery');
+  const negative = nodeOf(sharedPartIds.battery, '−');
+  return [
+    {
+      id: 'battery source',
+      node: nodeOf(sharedPartIds.battery, '+'),
+      negative,
+      signalId: undefined,
+      found: false,
+      resistance: battery.internalResistance,
+      fuseRating: undefined,
+    },
+    {
+      id: 'keyed feed source',
+      node: nodeOf(sharedPartIds.keyedFeed, 'wire'),
+      negative,
+      signalId: undefined,
+      found: true,
+      resistance: FOUND_RESISTANCE,
+      fuseRating: undefined,
+    },
+    ...document.vehicleSignals.map((signal) => ({
+      id: `${signal.id} source`,
+      node: nodeOf(signal.id, 'wire'),
+      negative,
+      signalId: signal.id,
+      found: true,
+      resistance: signal.sourceResistance?.value ?? FOUND_RESISTANCE,
+      fuseRating: signal.fuse?.value,
+    })),
+  ];
+}

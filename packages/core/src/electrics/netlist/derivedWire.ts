@@ -1,0 +1,39 @@
+import type { WireDecision } from '../../model/index.ts';
+import type { Joint, Terminal } from './terminal.ts';
+
+/** Where a wire ends: a terminal at a place, with the conductor areas m² it takes. */
+export interface WireEnd {
+  /** the pin's node in the netlist */
+  readonly node: string;
+  readonly terminal: Terminal;
+  readonly placementId: string;
+  readonly areaMin: number;
+  readonly areaMax: number;
+  readonly joint: Joint;
+}
+
+/** What a wire carries. */
+export type WireRole =
+  | 'supply'
+  | 'keyed'
+  | 'triggered'
+  | 'ground'
+  | 'signal'
+  | 'sensor ground'
+  | 'reference'
+  | 'bus'
+  | 'shield';
+
+/** A wire derived from the design; its id comes from the pin that it leaves, or its ends, and stays. */
+export interface DerivedWire {
+  readonly id: string;
+  readonly name: string;
+  readonly role: WireRole;
+  /** the part that it is there for */
+  readonly partId: string;
+  /** the pump feed that it belongs to; '' for what all share, undefined for others */
+  readonly feedId: string | undefined;
+  readonly from: WireEnd;
+  readonly to: WireEnd;
+  readonly decision: WireDecision | undefined;
+}

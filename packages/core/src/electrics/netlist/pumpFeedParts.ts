@@ -1,0 +1,388 @@
+import { type Catalogue, highestPumpCurrent, lookUp } from '../../catalogue/index.ts';
+import type { FuelCircuit, PowerDesign, PumpElement, PumpFeed } from '../../model/index.ts';
+import { NotFound } from '../../quantities/index.ts';
+import type { DerivedWire, WireEnd, WireRole } from './derivedWire.ts';
+import { type NetPart, type NetPin, nodeOf } from './netlist.ts';
+import { type RelayPin, type Terminal, terminalText } from './terminal.ts';
+
+const anyLug = { areaMin: 0.3e-6, areaMax: 70e-6, joint: 'lug' as const };
+
+type Ranged = { readonly wireAreaMin: number; readonly wireAreaMax: number };
+const range = (item: Ranged) => ({ areaMin: item.wireAreaMin, areaMax: item.wireAreaMax });
+const bladeRange = { areaMin: 0.3e-6, areaMax: 6e-6 };
+
+type Contact = Pick<NetPin, 'areaMin' | 'areaMax' | 'joint'>;
+
+const pinOf = (partId: string, pin: string, terminal: Terminal, contact: Contact): NetPin => ({
+  node: nodeOf(partId, pin),
+  pin,
+  name: pin,
+  use: 'through',
+  terminal,
+  ...contact,
+  asks: undefined,
+});
+
+const NO_INRUSH = { factor: 1, time: 1e-3 } as const;
+
+type PartWords = Pick<NetPart, 'id' | 'name' | 'sort' | 'placementId' | 'pins'> & Partial<NetPart>;
+const part = (words: PartWords): NetPart => ({
+  role: undefined,
+  inside: [],
+  inrush: NO_INRUSH,
+  fuse: undefined,
+  fuseStyle: undefined,
+  loadedTogether: 1,
+  bundledAt: [],
+  ...words,
+});
+
+/** Ids of the parts that a pump's feed is made of. */
+export const feedPartIds = (feed: Pick<PumpFeed, 'id' | 'elementId'>) => ({
+  fuse: `${feed.id}-fuse`,
+  relay: `${feed.id}-relay`,
+  pump: `${feed.elementId}`,
+  ground: `${feed.id}-ground`,
+});
+/** Ids of the parts that every feed shares. */
+export const sharedPartIds = {
+  battery: 'battery',
+  mainFuse: 'main-fuse',
+  stud: 'stud',
+  keyedFeed: 'keyed-feed',
+  inertiaSwitch: 'inertia-switch',
+  panelGround: 'panel-ground',
+} as const;
+
+interface Input {
+  readonly power: PowerDesign;
+  readonly circuits: readonly FuelCircuit[];
+  readonly catalogue: Catalogue;
+  /** node of a pin of the engine's controller */
+  readonly ecuPin: (pin: string) => NetPin;
+}
+
+/** The pump that a feed is for; throws NotFound where there is none. */
+function pumpOf({ circuits, catalogue }: Input, feed: PumpFeed) {
+  const circuit = circuits.find((c) => c.id === feed.circuitId);
+  const element = circuit?.elements.find(
+    (e): e is PumpElement => e.kind === 'pump' && e.id === feed.elementId,
+  );
+  if (!element) throw new NotFound(`there is no pump "${feed.elementId}"`, `power.${feed.id}`);
+  return { element, item: lookUp(catalogue, 'pump', element.item, `power.${feed.id}`) };
+}
+
+/** Battery, main fuse and stud: what every feed hangs on. */
+function sharedParts({ power, catalogue }: Input): NetPart[] {
+  const most = power.pumpFeeds.reduce<PumpFeed | undefined>(
+    (best, feed) => (best && best.loadedTogether >= feed.loadedTogether ? best : feed),
+    undefined,
+  );
+  const bundle = most
+    ? {
+        loadedTogether: most.loadedTogether,
+        bundledAt: ['power', 'pumpFeeds', most.id, 'loadedTogether'],
+      }
+    : {};
+  const battery = lookUp(catalogue, 'battery', power.battery, 'power.battery');
+  const fuse = lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse');
+  const { battery: batteryId, mainFuse, stud } = sharedPartIds;
+  const pole = (sign: '+' | '−') =>
+    pinOf(batteryId, sign, { of: 'battery', pole: sign }, { ...range(battery), joint: 'lug' });
+  const side = (name: 'in' | 'out') =>
+    pinOf(mainFuse, name, { of: 'main-fuse' }, { ...range(fuse), joint: 'lug' });
+  return [
+    part({
+      id: batteryId,
+      name: 'Battery',
+      sort: 'battery',
+      placementId: power.batteryPlacementId,
+      pins: [pole('+'), pole('−')],
+    }),
+    part({
+      id: mainFuse,
+      name: 'Main fuse',
+      sort: 'fuse',
+      placementId: power.mainFusePlacementId,
+      pins: [side('in'), side('out')],
+      fuse,
+      fuseStyle: fuse.style,
+      ...bundle,
+    }),
+    part({
+      id: stud,
+      name: 'Power stud',
+      sort: 'stud',
+      placementId: power.studPlacementId,
+      pins: [pinOf(stud, 'stud', { of: 'stud' }, anyLug)],
+      ...bundle,
+    }),
+    part({
+      id: sharedPartIds.keyedFeed,
+      name: 'Keyed feed',
+      sort: 'signal',
+      placementId: power.keyedFeedPlacementId,
+      pins: [
+        pinOf(
+          sharedPartIds.keyedFeed,
+          'wire',
+          { of: 'keyed-feed' },
+          { ...bladeRange, joint: 'plug' },
+        ),
+      ],
+    }),
+  ];
+}
+
+function feedParts(input: Input, feed: PumpFeed): NetPart[] {
+  const { catalogue } = input;
+  const ids = feedPartIds(feed);
+  const { element, item } = pumpOf(input, feed);
+  const relay = lookUp(catalogue, 'relay', feed.relay, 'power.pumpFeeds.relay');
+  const fuse = feed.fuse ? lookUp(catalogue, 'fuse', feed.fuse, 'power.pumpFeeds.fuse') : undefined;
+  const bundle = {
+    loadedTogether: feed.loadedTogether,
+    bundledAt: ['power', 'pumpFeeds', feed.id, 'loadedTogether'],
+  };
+  const fuseSide = (name: 'in' | 'out') =>
+    pinOf(
+      ids.fuse,
+      name,
+      { of: 'fuse', feedId: feed.id },
+      { ...(fuse ? range(fuse) : bladeRange), joint: 'holder' },
+    );
+  const relayPin = (pin: RelayPin) =>
+    pinOf(
+      ids.relay,
+      pin,
+      { of: 'relay', feedId: feed.id, pin },
+      { ...range(relay), joint: 'holder' },
+    );
+  const pole = (sign: '+' | '−') =>
+    pinOf(
+      ids.pump,
+      sign,
+      { of: 'pump', elementId: feed.elementId, pole: sign },
+      { ...range(item), joint: 'plug' },
+    );
+  const low = feed.trigger === 'low-side';
+  return [
+    part({
+      id: ids.fuse,
+      name: `Fuse of ${element.name}`,
+      sort: 'fuse',
+      placementId: feed.fusePlacementId,
+      pins: [fuseSide('in'), fuseSide('out')],
+      fuse,
+      fuseStyle: 'blade',
+      ...bundle,
+    }),
+    part({
+      id: ids.relay,
+      name: `Relay of ${element.name}`,
+      sort: 'relay',
+      placementId: feed.relayPlacementId,
+      pins: (['30', '87', '86', '85'] as const).map((pin) => ({
+        ...relayPin(pin),
+        ...(pin === (low ? '85' : '86')
+          ? {
+              asks: {
+                capability: feed.trigger,
+                current: 13.8 / relay.coilResistance,
+                frequency: 0,
+                pairedWith: undefined,
+              },
+            }
+          : {}),
+      })),
+      inside: [
+        {
+          kind: 'contact',
+          leads: 'on',
+          id: `${ids.relay} contact`,
+          from: nodeOf(ids.relay, '30'),
+          to: nodeOf(ids.relay, '87'),
+          resistance: relay.contactResistance,
+        },
+        {
+          kind: 'load',
+          id: `${ids.relay} coil`,
+          from: nodeOf(ids.relay, '86'),
+          to: nodeOf(ids.relay, '85'),
+          current: 13.8 / relay.coilResistance,
+          voltage: 13.8,
+          duty: 1,
+          behaviour: 'resistive',
+          when: 'engine turning',
+        },
+      ],
+      ...bundle,
+    }),
+    part({
+      id: ids.pump,
+      name: element.name,
+      sort: 'pump',
+      placementId: feed.pumpPlacementId,
+      pins: [pole('+'), pole('−')],
+      inside: [
+        {
+          kind: 'load',
+          id: `${ids.pump} motor`,
+          from: nodeOf(ids.pump, '+'),
+          to: nodeOf(ids.pump, '−'),
+          current: highestPumpCurrent(item),
+          voltage: 13.5,
+          duty: 1,
+          behaviour: 'motor',
+          when: 'engine turning',
+        },
+      ],
+      inrush: { factor: item.inrushFactor, time: item.inrushTime },
+      ...bundle,
+    }),
+    part({
+      id: ids.ground,
+      name: `Ground of ${element.name}`,
+      sort: 'ground',
+      placementId: feed.groundPlacementId,
+      pins: [pinOf(ids.ground, 'ground', { of: 'pump-ground', feedId: feed.id }, anyLug)],
+    }),
+    ...(low
+      ? []
+      : [
+          part({
+            id: `${ids.relay}-ground`,
+            name: 'Panel ground',
+            sort: 'ground',
+            placementId: feed.relayPlacementId,
+            pins: [pinOf(`${ids.relay}-ground`, 'ground', { of: 'panel-ground' }, anyLug)],
+          }),
+        ]),
+  ];
+}
+
+const INERTIA_CONTACT = 0.01;
+
+function inertiaSwitch(feeds: readonly PumpFeed[]): NetPart[] {
+  const first = feeds.find((feed) => feed.inertiaSwitch);
+  if (!first) return [];
+  const { inertiaSwitch: id } = sharedPartIds;
+  const contact = { areaMin: 0.3e-6, areaMax: 2.5e-6, joint: 'plug' as const };
+  return [
+    part({
+      id,
+      name: 'Inertia switch',
+      sort: 'switch',
+      role: 'inertia switch',
+      placementId: first.inertiaPlacementId,
+      pins: (['in', 'out'] as const).map((pin) =>
+        pinOf(id, pin, { of: 'inertia-switch' }, contact),
+      ),
+      loadedTogether: first.loadedTogether,
+      bundledAt: ['power', 'pumpFeeds', first.id, 'loadedTogether'],
+      inside: [
+        {
+          kind: 'contact',
+          leads: 'on',
+          id: `${id} contact`,
+          from: nodeOf(id, 'in'),
+          to: nodeOf(id, 'out'),
+          resistance: INERTIA_CONTACT,
+        },
+      ],
+    }),
+  ];
+}
+
+/** A wire between two pins of parts. */
+export type Wiring = (
+  name: string,
+  role: WireRole,
+  from: { readonly part: NetPart; readonly pin: NetPin },
+  to: { readonly part: NetPart; readonly pin: NetPin },
+  feedId: string,
+) => DerivedWire;
+
+const endOf = ({ part: of, pin }: { readonly part: NetPart; readonly pin: NetPin }): WireEnd => ({
+  node: pin.node,
+  terminal: pin.terminal,
+  placementId: of.placementId,
+  areaMin: pin.areaMin,
+  areaMax: pin.areaMax,
+  joint: pin.joint,
+});
+
+/**
+ * The parts of the pumps' feeds, from the battery on, and the wires between them; the engine's
+ * controller is given.
+ */
+export function pumpFeedParts(input: Input & { readonly controller: NetPart }): {
+  readonly parts: NetPart[];
+  readonly wires: DerivedWire[];
+} {
+  const { power, controller } = input;
+  const feeds = power.pumpFeeds;
+  const parts = [
+    ...sharedParts(input),
+    ...inertiaSwitch(feeds),
+    ...feeds.flatMap((feed) => feedParts(input, feed)),
+  ];
+  const byNode = new Map(
+    [...parts, controller].flatMap((each) =>
+      each.pins.map((pin) => [pin.node, { part: each, pin }] as const),
+    ),
+  );
+  const at = (partId: string, pin: string) => {
+    const found = byNode.get(nodeOf(partId, pin));
+    if (!found) throw new NotFound(`there is no pin ${pin} of ${partId}`, partId);
+    return found;
+  };
+  const wires = new Map<string, DerivedWire>();
+  const wire = (
+    name: string,
+    role: WireRole,
+    from: ReturnType<typeof at>,
+    to: ReturnType<typeof at>,
+    feedId: string,
+    partId: string,
+  ): void => {
+    const id = `${terminalText(from.pin.terminal)}~${terminalText(to.pin.terminal)}`.replaceAll(
+      ' ',
+      '-',
+    );
+    if (wires.has(id)) return;
+    const decision = power.wireDecisions.find((d) => d.wireId === id);
+    wires.set(id, { id, name, role, partId, feedId, from: endOf(from), to: endOf(to), decision });
+  };
+  const { battery, mainFuse, stud, keyedFeed, inertiaSwitch: inertia } = sharedPartIds;
+  wire('Battery to main fuse', 'supply', at(battery, '+'), at(mainFuse, 'in'), '', mainFuse);
+  wire('Main fuse to stud', 'supply', at(mainFuse, 'out'), at(stud, 'stud'), '', stud);
+  const ecu = lookUp(input.catalogue, 'ecu', power.ecu, 'power.ecu');
+  for (const feed of feeds) {
+    const ids = feedPartIds(feed);
+    const relay = (pin: RelayPin) => at(ids.relay, pin);
+    const on = (
+      name: string,
+      role: WireRole,
+      a: ReturnType<typeof at>,
+      b: ReturnType<typeof at>,
+      of: string,
+    ) => wire(name, role, a, b, feed.id, of);
+    on('Stud to pump fuse', 'supply', at(stud, 'stud'), at(ids.fuse, 'in'), ids.fuse);
+    on('Fuse to relay', 'supply', at(ids.fuse, 'out'), relay('30'), ids.relay);
+    on('Relay to pump', 'triggered', relay('87'), at(ids.pump, '+'), ids.pump);
+    on('Pump to ground', 'ground', at(ids.pump, '−'), at(ids.ground, 'ground'), ids.pump);
+    const low = feed.trigger === 'low-side';
+    const trigger = { part: controller, pin: input.ecuPin(ecu.pumpPin) };
+    const coilFeed = low ? at(keyedFeed, 'wire') : trigger;
+    const role = low ? 'keyed' : 'triggered';
+    if (feed.inertiaSwitch) {
+      on('Coil feed to inertia switch', role, coilFeed, at(inertia, 'in'), inertia);
+      on('Inertia switch to coil', role, at(inertia, 'out'), relay('86'), ids.relay);
+    } else on('Coil feed', role, coilFeed, relay('86'), ids.relay);
+    if (low) on('Coil to ECU', 'triggered', relay('85'), trigger, ids.relay);
+    else
+      on('Coil to ground', 'ground', relay('85'), at(`${ids.relay}-ground`, 'ground'), ids.relay);
+  }
+  return { parts, wires: [...wires.values()] };
+}

@@ -1,0 +1,76 @@
+import { CompiledCircuit } from '../solver/compiledCircuit.ts';
+import { type ElectricCase, electricCases } from './electricCases.ts';
+import { loadsOn } from './liveLoads.ts';
+import { caseCircuit } from './networkCircuit.ts';
+import type { SizedNetwork } from './sizeNetwork.ts';
+import type { WiringBuild } from './wiringBuild.ts';
+
+/** What one case of the circuit comes to: volts at every pin, amps through every wire. */
+export type CaseVoltages =
+  | {
+      readonly state: 'solved';
+      readonly volts: Readonly<Record<string, number>>;
+      readonly amps: Readonly<Record<string, number>>;
+    }
+  | { readonly state: 'failed'; readonly reason: string };
+
+/** Volts across a load in a case, and at both of its ends. */
+export interface LoadVoltage {
+  readonly partId: string;
+  readonly name: string;
+  readonly inCase: ElectricCase;
+  readonly supply: number;
+  readonly back: number;
+  readonly current: number;
+}
+
+/** The circuit solved in each case. */
+export function caseVoltages(
+  network: SizedNetwork,
+  document: WiringBuild,
+): Readonly<Record<ElectricCase, CaseVoltages>> {
+  const wireIds = network.netlist.wires.map(({ id }) => id);
+  return Object.fromEntries(
+    electricCases.map((inCase): [ElectricCase, CaseVoltages] => {
+      const solution = new CompiledCircuit(caseCircuit(network, document, inCase)).solve();
+      if (solution.state === 'failed') return [inCase, solution];
+      const { voltages, currents } = solution;
+      return [
+        inCase,
+        {
+          state: 'solved',
+          volts: Object.fromEntries(voltages),
+          amps: Object.fromEntries(wireIds.map((id) => [id, currents.get(id) ?? 0])),
+        },
+      ];
+    }),
+  ) as Record<ElectricCase, CaseVoltages>;
+}
+
+/** What each part gets in each case in which it is on: its largest load stands for it. */
+export function loadVoltages(
+  network: SizedNetwork,
+  cases: Readonly<Record<ElectricCase, CaseVoltages>>,
+): LoadVoltage[] {
+  const isOn = loadsOn(network.netlist, network.loads);
+  const names = new Map(network.netlist.parts.map(({ id, name }) => [id, name]));
+  return electricCases.flatMap((inCase) => {
+    const solved = cases[inCase];
+    if (solved.state === 'failed') return [];
+    const largest = new Map<string, LoadVoltage>();
+    for (const each of network.loads) {
+      const { partId, load } = each;
+      const current = load.current * load.duty;
+      if (!isOn(each, inCase) || (largest.get(partId)?.current ?? 0) >= current) continue;
+      largest.set(partId, {
+        partId,
+        name: names.get(partId) ?? partId,
+        inCase,
+        supply: solved.volts[load.from] ?? 0,
+        back: solved.volts[load.to] ?? 0,
+        current,
+      });
+    }
+    return [...largest.values()];
+  });
+}

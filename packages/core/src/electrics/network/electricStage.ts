@@ -1,0 +1,48 @@
+import type { Catalogue } from '../../catalogue/index.ts';
+import type { Result } from '../../results/index.ts';
+import type { Netlist } from '../netlist/netlist.ts';
+import type { SizedWire } from '../power/sizeWires.ts';
+import { type CaseVoltages, type LoadVoltage, caseVoltages, loadVoltages } from './caseVoltages.ts';
+import type { ElectricCase } from './electricCases.ts';
+import type { SizedFuse } from './fuseChoices.ts';
+import { networkFigures } from './networkFigures.ts';
+import type { Protection } from './protection.ts';
+import { type SizedPumpFeed, pumpSupply } from './pumpSupply.ts';
+import { type SizedRun, sizeNetwork } from './sizeNetwork.ts';
+import type { WiringBuild } from './wiringBuild.ts';
+
+/** Everything electric of a build: derived, sized, solved. Plain data. */
+export interface ElectricDesign {
+  readonly netlist: Netlist;
+  readonly runs: readonly SizedRun[];
+  readonly wires: readonly SizedWire[];
+  readonly fuses: readonly SizedFuse[];
+  readonly protections: Readonly<Record<string, Protection>>;
+  readonly feeds: readonly SizedPumpFeed[];
+  readonly cases: Readonly<Record<ElectricCase, CaseVoltages>>;
+  readonly voltages: readonly LoadVoltage[];
+  readonly results: readonly Result[];
+}
+
+/** Netlist, wires, fuses and circuit of a build. Throws NotFound where an item or a place is not there. */
+export function electricStage(input: {
+  readonly document: WiringBuild;
+  readonly catalogue: Catalogue;
+}): ElectricDesign {
+  const { document, catalogue } = input;
+  const network = sizeNetwork({ document, catalogue });
+  const feeds = pumpSupply({ network, document, catalogue });
+  const cases = caseVoltages(network, document);
+  const voltages = loadVoltages(network, cases);
+  return {
+    netlist: network.netlist,
+    runs: network.runs,
+    wires: network.wires,
+    fuses: [...network.fuses.values()],
+    protections: Object.fromEntries(network.protections),
+    feeds,
+    cases,
+    voltages,
+    results: [...networkFigures(network, voltages), ...feeds.flatMap(({ results }) => results)],
+  };
+}

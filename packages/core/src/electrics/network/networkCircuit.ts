@@ -1,0 +1,115 @@
+import type { Limits } from '../../model/index.ts';
+import { crimpResistance, fuseResistance, jointResistance } from '../power/contacts.ts';
+import type { SizedWire } from '../power/sizeWires.ts';
+import type { ElectricCircuit, ElectricElement } from '../solver/circuit.ts';
+import { type ElectricCase } from './electricCases.ts';
+import { type LoadAt, loadsOn } from './liveLoads.ts';
+import { passiveElements } from './ratedCurrents.ts';
+import type { SizedNetwork } from './sizeNetwork.ts';
+import type { WiringBuild } from './wiringBuild.ts';
+
+/** Ω of the crimps and joints at both ends of a wire. */
+export const contactsOf = ({ wire, size }: SizedWire): number =>
+  [wire.from, wire.to].reduce(
+    (sum, end) => sum + crimpResistance(size.area) + jointResistance[end.joint],
+    0,
+  );
+
+/** The elements of a sized network without its loads and sources. */
+function ofNetwork({ netlist, wires, fuses }: SizedNetwork): ElectricElement[] {
+  const ohm = new Map(wires.map((sized) => [sized.wire.id, sized.resistance + contactsOf(sized)]));
+  return passiveElements(netlist, {
+    wire: (id) => ohm.get(id) ?? 0,
+    fuse: (id) => fuseResistance(fuses.get(id)?.judged.fuse.rating ?? 1),
+  });
+}
+
+/** V of the battery in each case. */
+export const systemVoltage = (
+  inCase: ElectricCase,
+  limits: Pick<Limits, 'voltageRunning' | 'voltageLow' | 'voltageCranking'>,
+): number => {
+  switch (inCase) {
+    case 'keyOn':
+    case 'worst':
+      return limits.voltageLow.value;
+    case 'cranking':
+      return limits.voltageCranking.value;
+    case 'idle':
+    case 'cruiseHot':
+      return limits.voltageRunning.value;
+  }
+};
+
+/** The share of the battery's voltage that a wire found shows in a case, as it was measured. */
+export function isLive(
+  signal: WiringBuild['vehicleSignals'][number] | undefined,
+  inCase: ElectricCase,
+): boolean {
+  if (!signal) return true;
+  const measured = inCase === 'cranking' ? signal.crank : signal.run;
+  return measured === null || measured.value > 5;
+}
+
+function elementOf({ load }: LoadAt): ElectricElement {
+  const between = { id: load.id, from: load.from, to: load.to };
+  const current = load.current * load.duty;
+  switch (load.behaviour) {
+    case 'resistive':
+      return { kind: 'resistor', ...between, resistance: load.voltage / current };
+    case 'motor':
+      return { kind: 'current', ...between, current };
+    case 'electronic':
+      return {
+        kind: 'power',
+        ...between,
+        power: current * load.voltage,
+        ratedVoltage: load.voltage,
+      };
+  }
+}
+
+/** The circuit of a case, with every load that is on in it. */
+export function caseCircuit(
+  network: SizedNetwork,
+  document: WiringBuild,
+  inCase: ElectricCase,
+): ElectricCircuit {
+  const { netlist, loads } = network;
+  const signals = new Map(document.vehicleSignals.map((signal) => [signal.id, signal]));
+  const voltage = systemVoltage(inCase, document.limits);
+  const isOn = loadsOn(netlist, loads);
+  const elements: ElectricElement[] = [
+    ...ofNetwork(network),
+    ...netlist.sources.map((source): ElectricElement => ({
+      kind: 'source',
+      id: source.id,
+      from: source.negative,
+      to: source.node,
+      voltage: isLive(signals.get(source.signalId ?? ''), inCase) ? voltage : 0,
+      // The voltage of a case is what stands at the battery's poles.
+      resistance: source.found ? source.resistance : 1e-6,
+    })),
+    ...loads.filter((each) => isOn(each, inCase) && each.load.current > 0).map(elementOf),
+  ];
+  return { ground: netlist.ground, elements };
+}
+
+/** The circuit that pumps see: sources that hold their voltage, and no load. */
+export function bareCircuit(network: SizedNetwork): ElectricCircuit {
+  const { netlist } = network;
+  return {
+    ground: netlist.ground,
+    elements: [
+      ...ofNetwork(network),
+      ...netlist.sources.map((source): ElectricElement => ({
+        kind: 'source',
+        id: source.id,
+        from: source.negative,
+        to: source.node,
+        voltage: 0,
+        resistance: source.found ? source.resistance : 0,
+      })),
+    ],
+  };
+}

@@ -1,0 +1,186 @@
+import { type Catalogue, type FuseItem, lookUp, newestOf } from '../../catalogue/index.ts';
+import { type Sourced, solvedIn } from '../../results/index.ts';
+import { buildNetlist } from '../netlist/buildNetlist.ts';
+import { type Netlist, nodeOf } from '../netlist/netlist.ts';
+import { sharedPartIds } from '../netlist/pumpFeedParts.ts';
+import { chooseFuse } from '../power/chooseFuse.ts';
+import { fuseResistance } from '../power/contacts.ts';
+import { type SizedGroup, type SizedWire, sizeGroup } from '../power/sizeWires.ts';
+import { type SizedFuse, fuseChoices } from './fuseChoices.ts';
+import { type LoadAt, liveLoads, loadsOn } from './liveLoads.ts';
+import { type Protection, protections } from './protection.ts';
+import { ratedCurrents } from './ratedCurrents.ts';
+import { type WireRun, wireRuns } from './runs.ts';
+import { WireBook } from './wireBook.ts';
+import type { WiringBuild } from './wiringBuild.ts';
+
+/** A run of wires that was sized together. */
+export interface SizedRun {
+  readonly kind: WireRun['kind'];
+  readonly group: SizedGroup;
+}
+
+/** Everything electric of a build, sized. */
+export interface SizedNetwork {
+  readonly netlist: Netlist;
+  readonly loads: readonly LoadAt[];
+  readonly fuses: ReadonlyMap<string, SizedFuse>;
+  readonly protections: ReadonlyMap<string, Protection>;
+  readonly runs: readonly SizedRun[];
+  /** every wire in the order of the netlist */
+  readonly wires: readonly SizedWire[];
+  readonly book: WireBook;
+}
+
+/** Shares of the lowest voltage that may be lost: before the stud, to a fuse, to a load and back. */
+const TRUNK_DROP = 0.02;
+const BRANCH_DROP = 0.01;
+const LOAD_DROP = 0.03;
+/** V that a controller's supply, a sensor's ground and a starter's circuit may lose. */
+const CONTROLLER_DROP = 0.1;
+const SENSOR_GROUND_DROP = 0.05;
+const STARTER_DROP = 0.5;
+/** How long a starter is worked, s. */
+const CRANKING = 30;
+/** What comes out of a controller's references and inputs at most, A. */
+const LIMITED = 1;
+/** What a wire found on the vehicle is taken to feed where its fuse is not known, A. */
+const FOUND_LOAD = 4;
+
+function dropLimit(kind: WireRun['kind'], limits: WiringBuild['limits']): number {
+  const low = limits.voltageLow.value;
+  switch (kind) {
+    case 'pump':
+      return limits.pumpFeedDrop.value;
+    case 'starter':
+      return STARTER_DROP;
+    case 'controller':
+      return CONTROLLER_DROP;
+    case 'sensor ground':
+      return SENSOR_GROUND_DROP;
+    case 'trunk':
+      return TRUNK_DROP * low;
+    case 'branch':
+      return BRANCH_DROP * low;
+    case 'load':
+    case 'trigger':
+    case 'signal':
+      return LOAD_DROP * low;
+  }
+}
+
+/** The blade that stands for the fuse of a wire found on the vehicle. */
+function foundFuse(
+  blades: readonly FuseItem[],
+  rating: number | undefined,
+  ambient: number,
+): FuseItem {
+  const known = blades.find((fuse) => rating !== undefined && fuse.rating >= rating);
+  if (known) return known;
+  return chooseFuse(blades, { running: FOUND_LOAD, inrushFactor: 1, inrushTime: 1e-3, ambient })
+    .fuse;
+}
+
+/**
+ * Derives the netlist, says what each wire and fuse carries with all loads at their rated currents,
+ * chooses the fuses and sizes the wires. Never looks at what the pumps draw where they work. Throws
+ * NotFound where an item or a place is not there.
+ */
+export function sizeNetwork(input: {
+  readonly document: WiringBuild;
+  readonly catalogue: Catalogue;
+}): SizedNetwork {
+  const { document, catalogue } = input;
+  const { power, limits } = document;
+  const netlist = buildNetlist({ document, catalogue });
+  const book = new WireBook(document, catalogue, netlist.parts);
+  const loads = liveLoads(netlist);
+  const isOn = loadsOn(netlist, loads);
+  const voltage = limits.voltageLow.value;
+  const worst = ratedCurrents({ netlist, loads, isOn, inCase: 'worst', voltage });
+  const cranking = ratedCurrents({ netlist, loads, isOn, inCase: 'cranking', voltage });
+  const protectedBy = protections(netlist, loads);
+  const wireTo = new Map(
+    netlist.wires.flatMap(({ id, from, to }) => [
+      [from.node, id],
+      [to.node, id],
+    ]),
+  );
+  const fuses = fuseChoices({
+    netlist,
+    catalogue,
+    loads,
+    loadProtection: ({ load }) => protectedBy.get(wireTo.get(load.from) ?? ''),
+    currents: worst.fuses,
+    ambientAt: (placementId) => book.ambientAt(placementId),
+  });
+  const blades = newestOf(catalogue, 'fuse').filter(({ style }) => style === 'blade');
+  const found = new Map(
+    netlist.sources.map(({ id, fuseRating }) => [
+      id,
+      foundFuse(blades, fuseRating, book.ambientAt(power.keyedFeedPlacementId)),
+    ]),
+  );
+  const sizes = newestOf(catalogue, 'wire')
+    .filter((wire) => wire.system === power.wireSystem)
+    .sort((a, b) => a.area - b.area);
+  const battery = lookUp(catalogue, 'battery', power.battery, 'power.battery');
+
+  const sizeRun = (run: WireRun, sourceResistance: number): SizedRun => {
+    const jobs = run.wires.map((wire) => {
+      const protection = protectedBy.get(wire.id);
+      const usual = worst.wires.get(wire.id) ?? 0;
+      const starting = cranking.wires.get(wire.id) ?? 0;
+      // A starter's cable carries its load for the time of a start, and no fuse with it.
+      const brief = run.kind === 'starter' || (starting > 3 * usual && starting > 50);
+      const load: Sourced<number> = brief
+        ? solvedIn(starting, 'cranking')
+        : solvedIn(usual, 'worst');
+      return book.job(wire, {
+        load,
+        protection:
+          protection?.by === 'fuse'
+            ? fuses.get(protection.partId)?.judged.fuse
+            : protection?.by === 'source'
+              ? found.get(protection.sourceId)
+              : undefined,
+        limitedTo: protection === undefined || protection.by === 'limited' ? LIMITED : undefined,
+        forSeconds: brief ? CRANKING : undefined,
+        sourceResistance,
+      });
+    });
+    const group = sizeGroup({
+      jobs,
+      sizes,
+      dropLimit: dropLimit(run.kind, limits),
+      showLarger: run.wires.some(({ feedId }) => feedId !== undefined),
+    });
+    return { kind: run.kind, group };
+  };
+
+  const runs = wireRuns(netlist);
+  const mainNode = nodeOf(sharedPartIds.mainFuse, 'in');
+  const isMain = (run: WireRun): boolean => run.wires.some(({ to }) => to.node === mainNode);
+  const main = runs.filter(isMain).map((run) => sizeRun(run, battery.internalResistance));
+  const behind =
+    battery.internalResistance +
+    main.flatMap(({ group }) => group.wires).reduce((sum, { resistance }) => sum + resistance, 0) +
+    fuseResistance(lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse').rating);
+  let ofMain = 0;
+  const sized = runs.map((run) => {
+    const known = isMain(run) ? main[ofMain++] : undefined;
+    return known ?? sizeRun(run, behind);
+  });
+  const byId = new Map(
+    sized.flatMap(({ group }) => group.wires.map((wire) => [wire.wire.id, wire] as const)),
+  );
+  return {
+    netlist,
+    loads,
+    fuses,
+    protections: protectedBy,
+    runs: sized,
+    wires: netlist.wires.flatMap(({ id }) => byId.get(id) ?? []),
+    book,
+  };
+}

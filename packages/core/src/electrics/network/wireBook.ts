@@ -1,0 +1,102 @@
+import { entryAt, firstOf } from '../../numerics/index.ts';
+import { type Catalogue, type FuseItem, lookUp } from '../../catalogue/index.ts';
+import type { Placement } from '../../model/index.ts';
+import { NotFound } from '../../quantities/index.ts';
+import type { Result, Sourced } from '../../results/index.ts';
+import { bestLength } from '../../vehicle/index.ts';
+import { electricsFigure } from '../figureNames.ts';
+import type { DerivedWire } from '../netlist/derivedWire.ts';
+import type { NetPart } from '../netlist/netlist.ts';
+import type { WireJob } from '../power/sizeWires.ts';
+import { zoneTemperature } from '../power/zoneTemperature.ts';
+import type { WiringBuild } from './wiringBuild.ts';
+
+/** What a wire is sized for beside its load. */
+export interface JobParts {
+  readonly load: Sourced<number>;
+  readonly protection: FuseItem | undefined;
+  readonly limitedTo: number | undefined;
+  readonly forSeconds: number | undefined;
+  readonly sourceResistance: number;
+}
+
+/** Makes the jobs of wires: where they run, how long they are; the lengths' figures with them. */
+export class WireBook {
+  private readonly places: ReadonlyMap<string, Placement>;
+  private readonly parts: ReadonlyMap<string, NetPart>;
+  private readonly lengths = new Map<string, readonly Result[]>();
+  private readonly sourceVoltage: number;
+
+  constructor(
+    private readonly document: WiringBuild,
+    private readonly catalogue: Catalogue,
+    parts: readonly NetPart[],
+  ) {
+    this.places = new Map(document.placements.map((place) => [place.id, place]));
+    this.parts = new Map(parts.map((part) => [part.id, part]));
+    const { battery } = document.power;
+    this.sourceVoltage = lookUp(catalogue, 'battery', battery, 'power.battery').openCircuitVoltage;
+  }
+
+  /** A place on the vehicle; throws NotFound where there is none. */
+  placeOf(id: string): Placement {
+    const place = this.places.get(id);
+    if (!place) throw new NotFound(`there is no place "${id}" on the vehicle`, id);
+    return place;
+  }
+
+  /** Ambient K at a place. */
+  ambientAt(placementId: string): number {
+    return zoneTemperature(this.placeOf(placementId).zone, this.document.brief.ambientHot.value);
+  }
+
+  /** The figures of a wire's length, once it has a job. */
+  lengthResults(wireId: string): readonly Result[] {
+    return this.lengths.get(wireId) ?? [];
+  }
+
+  job(wire: DerivedWire, task: JobParts): WireJob {
+    const ends = [wire.from, wire.to].map((end) => this.placeOf(end.placementId));
+    const ambients = ends.map((end) => this.ambientAt(end.id));
+    const ambient = Math.max(...ambients);
+    const part = this.parts.get(wire.partId);
+    const of = { wire: wire.id };
+    const length = bestLength({
+      figures: {
+        length: electricsFigure('wire.length', of),
+        mapLength: electricsFigure('wire.mapLength', of),
+      },
+      label: wire.name,
+      length: wire.decision?.length ?? { typed: null, measured: null },
+      from: firstOf(ends),
+      to: entryAt(ends, 1),
+      path: ['power', 'wireDecisions', wire.id, 'length'],
+    });
+    this.lengths.set(wire.id, length.results);
+    return {
+      wire,
+      override: wire.decision?.size
+        ? lookUp(this.catalogue, 'wire', wire.decision.size, `power.wireDecisions.${wire.id}`)
+        : null,
+      task: {
+        load: task.load.value,
+        protection: task.protection,
+        ...(task.limitedTo === undefined ? {} : { limitedTo: task.limitedTo }),
+        ...(task.forSeconds === undefined ? {} : { forSeconds: task.forSeconds }),
+        length: length.value,
+        ambient,
+        zones: ends.map(({ zone }) => zone),
+        loadedTogether: part?.loadedTogether ?? 1,
+        areaMin: Math.max(wire.from.areaMin, wire.to.areaMin),
+        areaMax: Math.min(wire.from.areaMax, wire.to.areaMax),
+        sourceVoltage: this.sourceVoltage,
+        sourceResistance: task.sourceResistance,
+      },
+      origins: {
+        load: task.load,
+        hottestPlaceId: entryAt(ends, ambients.indexOf(ambient)).id,
+        bundledAt: part?.bundledAt ?? [],
+      },
+    };
+  }
+}

@@ -1,0 +1,56 @@
+import {
+  type Of,
+  choice,
+  constant,
+  idOf,
+  itemRef,
+  kinds,
+  nullable,
+  object,
+  orderField,
+  record,
+  text,
+  whole,
+} from '../../model/spec.ts';
+import { connectionSpec } from './connections.ts';
+
+/** Whether a device comes with the conversion, stays, or goes. */
+export const deviceStates = ['new', 'kept', 'removed'] as const;
+export type DeviceState = (typeof deviceStates)[number];
+
+/** What a device is: an item of the catalogue, or an injector of a row. */
+export const devicePartSpec = kinds('kind', {
+  item: object({ kind: constant('item'), item: itemRef('device') }),
+  fuse: object({
+    kind: constant('fuse'),
+    item: nullable(itemRef('fuse'), { help: 'null: chosen by the rules' }),
+  }),
+  relay: object({ kind: constant('relay'), item: itemRef('relay') }),
+  injector: object({
+    kind: constant('injector'),
+    rowId: idOf('injectorRows', 'injector row'),
+    cylinder: whole({ label: 'Cylinder', min: 1, max: 24 }),
+  }),
+});
+export type DevicePart = Of<typeof devicePartSpec>;
+
+/** A device on the vehicle, and where each of its pins is wired to. */
+export const deviceSpec = object({
+  order: orderField,
+  name: text({ label: 'Name', min: 1, max: 80 }),
+  part: devicePartSpec,
+  placementId: idOf('placements', 'place', { label: 'Sits at' }),
+  state: choice(deviceStates, { label: 'In this conversion', initial: 'new' }),
+  replacedBy: text({
+    label: 'Replaced by',
+    help: 'of what goes: what does its work then',
+    min: 0,
+    max: 80,
+    initial: '',
+  }),
+  loadedTogether: whole({ label: 'Wires loaded in its bundle', min: 1, max: 40, initial: 4 }),
+  connections: record(connectionSpec, { max: 80, key: 20, initial: {} }),
+});
+export type StoredDevice = Of<typeof deviceSpec>;
+
+export const devicesSpec = record(deviceSpec, { max: 600, initial: {} });
