@@ -63,6 +63,17 @@ const Wiring = named(
   'WiringScreen',
   stage('wiring'),
 );
+const Devices = named(
+  () => import('../screens/devices/DevicesScreen.tsx'),
+  'DevicesScreen',
+  stage('devices'),
+);
+const Pins = named(() => import('../screens/pins/PinsScreen.tsx'), 'PinsScreen', stage('pins'));
+const Wires = named(
+  () => import('../screens/wires/WiresScreen.tsx'),
+  'WiresScreen',
+  stage('wires'),
+);
 const Tank = named(() => import('../screens/tank/TankScreen.tsx'), 'TankScreen', stage('tank'));
 const Margins = named(
   () => import('../screens/margins/MarginsScreen.tsx'),
@@ -154,7 +165,10 @@ export const router = createBrowserRouter([
           { path: 'cards', Component: Cards },
           { path: 'buying', Component: Buying },
           { path: 'tank', Component: Tank },
+          { path: 'devices', Component: Devices },
+          { path: 'pins', Component: Pins },
           { path: 'wiring', Component: Wiring },
+          { path: 'wires', Component: Wires },
           { path: 'margins', Component: Margins },
           { path: 'take-away', Component: TakeAway },
           { path: 'readings', Component: Readings },

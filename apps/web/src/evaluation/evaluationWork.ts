@@ -9,6 +9,8 @@ import {
   type CuttingProblem,
   type Cure,
   type Delta,
+  type ElectricCase,
+  type ElectricDesign,
   type Evaluation,
   type FuelComparison,
   type AutoRouteProgress,
@@ -19,6 +21,7 @@ import {
   type MapPoint,
   type OperatingMap,
   type OperatingPoint,
+  type PinSheet,
   type Result,
   type RouteOf,
   type RippleEntry,
@@ -26,14 +29,17 @@ import {
   type ShoppingList,
   type SetWish,
   type SmallestLine,
+  type StripLine,
   type ToldEvaluation,
   type Uncertainty,
   type UncertaintyOptions,
   type WireGain,
+  type WireSheet,
   compareFuels,
   cuttingOf,
   createEvaluator,
   deltaOf,
+  deviceStrip,
   differences,
   endsOfOpenLines,
   evaluate,
@@ -43,6 +49,7 @@ import {
   lineSheet,
   operatingMap,
   operatingPoint,
+  pinSheet,
   ripple,
   rules,
   shareUnchanged,
@@ -54,6 +61,7 @@ import {
   toldEvaluation,
   readBuild,
   variantLadder,
+  wireSheet,
   waysOfLine,
   placedComponents,
   shielding,
@@ -80,6 +88,10 @@ export interface WorkerAnswer {
   /** what moved since the last evaluation of the same build */
   readonly ripple: readonly RippleEntry[];
 }
+
+/** What is electric of a build; the one that was evaluated last is at hand. */
+const electricsOf = (document: BuildDocument): ElectricDesign =>
+  evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue).electrics;
 
 const worker = {
   setCatalogue(next: Catalogue): void {
@@ -203,6 +215,23 @@ const longWork = {
   thickerWire(document: BuildDocument): Readonly<Record<string, readonly WireGain[]>> {
     const checked = checkedOf(document);
     return Object.fromEntries(checked.feeds.map((f) => [f.feed.id, thickerWire(checked, f)]));
+  },
+  /** The pins of a controller, and what is on them. */
+  pins(document: BuildDocument, controllerId: string): PinSheet | undefined {
+    const build = readBuild(document);
+    const { netlist } = electricsOf(document);
+    return pinSheet({ document: build, netlist, catalogue, controllerId });
+  },
+  /** One wire to be looked at closely. */
+  wire(document: BuildDocument, wireId: string): WireSheet | undefined {
+    return wireSheet(electricsOf(document), wireId);
+  },
+  /** A device from the end backwards, with the volts of a case. */
+  strip(
+    document: BuildDocument,
+    { deviceId, inCase }: { deviceId: string; inCase: ElectricCase },
+  ): readonly StripLine[] {
+    return deviceStrip(electricsOf(document), deviceId, inCase);
   },
   /** The smallest hose that does it for each line of a circuit. */
   smallestLines(document: BuildDocument, circuitIndex: number): SmallestLine[] {

@@ -1,7 +1,10 @@
 import {
+  type AllocationAnswer,
+  type AllocationProblem,
   type CuttingPlan,
   type CuttingProblem,
   type CuttingProof,
+  allocate,
   provenCuttingPlan,
   solverByText,
 } from '@brookrain/core';
@@ -11,6 +14,11 @@ import runtimeUrl from 'highs/runtime?url';
 const solver = loadSolver({ locateFile: () => runtimeUrl }).then((loaded) =>
   solverByText((text, options) => loaded.solve(text, options)),
 );
+
+/** What a search for pins came to. */
+export interface FoundAllocation {
+  readonly answer: AllocationAnswer;
+}
 
 /**
  * What integer programs answer, in a worker of its own: a program once begun answers nothing else
@@ -26,6 +34,17 @@ export const programWork = {
     const proof = provenCuttingPlan(problem, await solver, from);
     for (let step = proof.next(); ; step = proof.next()) {
       if (step.done) return step.value;
+      onProgress(step.value);
+    }
+  },
+  /** Puts signals on pins at the least cost, or says what conflicts. */
+  async allocation(
+    problem: AllocationProblem,
+    onProgress: (answer: AllocationAnswer) => void,
+  ): Promise<FoundAllocation> {
+    const search = allocate(problem, await solver);
+    for (let step = search.next(); ; step = search.next()) {
+      if (step.done) return { answer: step.value };
       onProgress(step.value);
     }
   },

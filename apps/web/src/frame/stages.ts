@@ -57,7 +57,12 @@ export const phaseList: readonly Phase[] = [
   {
     id: 'electrics',
     name: 'Electrics',
-    stages: [{ id: 'wiring', name: 'Pump wiring', keys: '7' }],
+    stages: [
+      { id: 'devices', name: 'Devices', keys: 'd' },
+      { id: 'pins', name: 'Pins', keys: 'p' },
+      { id: 'wiring', name: 'Pump wiring', keys: '7' },
+      { id: 'wires', name: 'Wires', keys: 'e' },
+    ],
     pages: [],
   },
   {

@@ -9,6 +9,7 @@ import {
   valueUnder,
   firstOf,
   fromSI,
+  itemRowsOf,
   itemTableOf,
   parseNumber,
   parseQuantity,
@@ -17,6 +18,7 @@ import {
 } from '@brookrain/core';
 import { itemIssues } from '../itemIssues.ts';
 import { headerUnit, readHeader, sameName } from './headerCell.ts';
+import { readRow, rowCell, rowHeader, rowPlaces } from './itemRows.ts';
 import {
   type CellProblem,
   type SheetGrid,
@@ -63,20 +65,29 @@ export function writeItemsSheet(
 ): string {
   const fields = allItemFields(category);
   const columns = itemTableOf(category)?.columns ?? [];
+  const list = itemRowsOf(category);
   const header = [
     'id',
     ...fields.map((f) => titled(f.key, f.type === 'figure' ? f.unit : '')),
     ...columns.map((c) => titled(`table.${c.key}`, c.unit)),
+    ...(list?.fields ?? []).map((field) => rowHeader(field, `${list?.key}.`)),
   ];
   const lines = items.flatMap((item) => {
     const rows = tableRowsOf(item);
     const tableCells = (row: TableRow | undefined): string[] =>
       columns.map((c) => (row ? written(valueUnder(row, c.key), c.kind, c.unit) : ''));
     const record = item as unknown as Record<string, unknown>;
+    const things = list ? (record[list.key] as readonly Record<string, unknown>[]) : [];
+    const thingCells = (thing: Record<string, unknown> | undefined): string[] =>
+      (list?.fields ?? []).map((field) => (thing ? rowCell(field, thing) : ''));
     const id = quotedCell(item.id);
-    const first = [id, ...fields.map((f) => cellOf(f, record[f.key])), ...tableCells(rows[0])];
-    const more = rows.slice(1).map((row) => [id, ...fields.map(() => ''), ...tableCells(row)]);
-    return [first, ...more];
+    const lines = Math.max(1, rows.length, things.length);
+    return Array.from({ length: lines }, (_, i) => [
+      id,
+      ...fields.map((f) => (i === 0 ? cellOf(f, record[f.key]) : '')),
+      ...tableCells(rows[i]),
+      ...thingCells(things[i]),
+    ]);
   });
   return writeGrid([header, ...lines]);
 }
@@ -156,8 +167,12 @@ function placesOf(category: CatalogueCategory, grid: SheetGrid, told: Told) {
     if (place) columns.set(column.key, place);
     else told(0, 0, `there is no column "table.${column.key}" (${column.label})`);
   }
+  const list = itemRowsOf(category);
+  const rows = list
+    ? rowPlaces(list.fields, firstOf(grid), `${list.key}.`, (at, message) => told(0, at, message))
+    : [];
   if (!id) told(0, 0, 'there is no column "id"');
-  return { id, fields, columns };
+  return { id, fields, columns, rows };
 }
 
 /** The column a path of an item's own check points at. */
@@ -233,6 +248,16 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
         } else entry[column.key] = parsed.quantity.value;
       });
       rows.push(entry);
+    }
+    const list = itemRowsOf(category);
+    if (list) {
+      const things = Array.from({ length: last - first + 1 }, (_, i) => first + i).flatMap(
+        (row) =>
+          readRow(list.fields, places.rows, entryAt(grid, row), (at, message) =>
+            told(row, at, message),
+          ) ?? [],
+      );
+      item[list.key] = things;
     }
     if (problems.length > before) return;
     const table = tableFields(category, rows);

@@ -2,6 +2,7 @@ import {
   type CatalogueCategory,
   type CatalogueItem,
   categories,
+  itemRowsOf,
   itemTableOf,
   sampleCatalogue,
   tableRowsOf,
@@ -9,6 +10,7 @@ import {
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { headerUnit, readHeader } from './headerCell.ts';
+import { readRows } from './itemRows.ts';
 import { readItemsSheet, writeItemsSheet } from './itemsSheet.ts';
 import { readDataTable } from './readDataTable.ts';
 import { sameItem } from './sameItem.ts';
@@ -314,3 +316,41 @@ const siUnit: Record<string, string> = {
   current: 'A',
   time: 's',
 };
+
+describe('a list of pins as a table', () => {
+  const rows = itemRowsOf('ecu')!;
+  const read = (text: string) =>
+    readRows(
+      rows.fields,
+      text.split('\n').map((l) => l.split(';')),
+    );
+  const header = 'pin;name;plug;row;column;number;capabilities;current [mA];frequency [kHz]';
+
+  test('is read from a manual’s columns in any order, in the units of its header', () => {
+    const { rows: pins, problems } = read(
+      `${header}\nA1;Fan;A;1;1;1;low-side + pwm;500;0.3\nA2;Sensor ground;A;1;2;1;sensor-ground;;`,
+    );
+    expect(problems).toEqual([]);
+    expect(pins).toMatchObject([
+      { id: 'A1', capabilities: ['low-side', 'pwm'], current: 0.5, frequency: 300, timer: '' },
+      { id: 'A2', capabilities: ['sensor-ground'], current: 0, frequency: 0, pullUp: 0 },
+    ]);
+  });
+
+  test.each([
+    ['an unknown capability', `${header}\nA1;Fan;A;1;1;1;magic;500;1`, 1, 6, /write one of/],
+    ['a missing name', `${header}\nA1;;A;1;1;1;pwm;500;1`, 1, 1, /missing/],
+    ['half a row', `${header}\nA1;Fan;A;x;1;1;pwm;500;1`, 1, 3, /whole number/],
+    ['a current in volts', `${header}\nA1;Fan;A;1;1;1;pwm;5 V;1`, 1, 7, /./],
+    ['no rows', header, 0, 0, /no rows/],
+  ])('%s is told at its cell', (_what, text, row, column, message) => {
+    const [first] = read(text).problems;
+    expect(first).toMatchObject({ row, column });
+    expect(first?.message).toMatch(message);
+  });
+
+  test('a table without a column that has to be there says which', () => {
+    const { problems } = read('pin;name\nA1;Fan');
+    expect(problems.map(({ message }) => message).join()).toMatch(/"plug"/);
+  });
+});

@@ -45,6 +45,40 @@ export const itemFields = (category: CatalogueCategory): readonly ItemField[] =>
 export const itemTableOf = (category: CatalogueCategory): ItemTable | undefined =>
   catalogueKinds[category].table;
 
+/** A column of a list of things: a field, or several choices in one cell. */
+export type RowField =
+  | ItemField
+  | {
+      readonly key: string;
+      readonly label: string;
+      readonly type: 'choices';
+      readonly choices: readonly string[];
+    };
+
+/** The list of things that items of a category carry, with its columns. */
+export interface ItemRows {
+  readonly key: string;
+  readonly fields: readonly RowField[];
+}
+
+const rowFieldOf = ([key, spec]: readonly [string, Spec]): RowField[] => {
+  const label = spec.label ?? key;
+  if (spec.type === 'list' && spec.of.type === 'choice') {
+    return [{ key, label, type: 'choices', choices: spec.of.choices }];
+  }
+  return ['figure', 'text', 'whole', 'yes-no', 'choice'].includes(spec.type)
+    ? [{ key, ...spec, label } as ItemField]
+    : [];
+};
+
+/** The list of a category that is entered as a table of its own: pins. Undefined where there is none. */
+export function itemRowsOf(category: CatalogueCategory): ItemRows | undefined {
+  const { rows, spec } = catalogueKinds[category];
+  const field = rows === undefined ? undefined : spec.fields[rows];
+  if (rows === undefined || field?.type !== 'list' || field.of.type !== 'object') return undefined;
+  return { key: rows, fields: Object.entries(field.of.fields).flatMap(rowFieldOf) };
+}
+
 /** Every category, in the order in which they are listed. */
 export const categories = Object.keys(catalogueKinds) as CatalogueCategory[];
 

@@ -1,6 +1,6 @@
 import type { Catalogue, EcuItem } from '../catalogue/index.ts';
 import type { EngineChecked } from '../engine/index.ts';
-import type { BuildRule } from '../model/index.ts';
+import type { Build, BuildRule } from '../model/index.ts';
 import type { ElectricDesign } from './network/electricStage.ts';
 import type { SizedPumpFeed } from './network/pumpSupply.ts';
 
@@ -9,6 +9,8 @@ export interface ElectricsChecked extends EngineChecked {
   readonly catalogue: Catalogue;
   readonly feeds: readonly SizedPumpFeed[];
   readonly electrics: ElectricDesign;
+  /** what of the build is wired */
+  readonly wired: Pick<Build, 'power' | 'devices' | 'controllers' | 'vehicleSignals' | 'grounds'>;
   readonly ecu: EcuItem;
 }
 

@@ -10,6 +10,7 @@ import {
   orderField,
   quantityField,
   record,
+  text,
   whole,
   yesNo,
 } from '../model/spec.ts';
@@ -31,6 +32,14 @@ export const pumpFeedSpec = object({
   inertiaSwitch: yesNo({ initial: true }),
   inertiaPlacementId: idOf('placements', 'place'),
   trigger: choice(['low-side', 'high-side'], { initial: 'low-side' }),
+  triggerPin: text({
+    label: 'Pin of the ECU',
+    help: 'empty: the one that the ECU has for the pump',
+    since: 10,
+    min: 0,
+    max: 20,
+    initial: '',
+  }),
   loadedTogether: whole({ min: 1, max: 40, initial: 2 }),
 });
 export type StoredPumpFeed = Of<typeof pumpFeedSpec>;

@@ -15,7 +15,7 @@ import {
 } from '../fuel/index.ts';
 import { injectorFormulas } from '../fuel/index.ts';
 import { plumbingFormulas } from '../plumbing/index.ts';
-import { powerFormulas } from '../electrics/index.ts';
+import { pinFormulas, powerFormulas, sensorFormulas } from '../electrics/index.ts';
 import { pumpFormulas } from '../fuel/index.ts';
 import type { Formula } from '../results/index.ts';
 
@@ -39,6 +39,8 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...fixingFormulas,
       ...plumbingFormulas,
       ...powerFormulas,
+      ...pinFormulas,
+      ...sensorFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),
 );

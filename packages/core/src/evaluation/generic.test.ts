@@ -16,6 +16,7 @@ import {
 } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { commandKinds } from './commands/commandKinds.ts';
+import { electricCases } from '../electrics/index.ts';
 import { addCircuit, caseNames, insertCommand, layOutAs } from '../fuel/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { computeFormula } from '../results/index.ts';
@@ -26,11 +27,18 @@ import { limitLadder } from './ladder.ts';
 import { rules } from './rules.ts';
 import { toldEvaluation } from './told/toldEvaluation.ts';
 import { tripped as trippedDemo } from '../tests/trippedBuilds.ts';
+import { trippedElectrics } from '../tests/trippedElectrics.ts';
 import { trippedMaps } from '../tests/trippedMaps.ts';
 import { trippedPlumbing } from '../tests/trippedPlumbing.ts';
 import { trippedSystems } from '../tests/trippedSystems.ts';
 
-const tripped = [...trippedDemo, ...trippedMaps, ...trippedSystems, ...trippedPlumbing];
+const tripped = [
+  ...trippedDemo,
+  ...trippedMaps,
+  ...trippedSystems,
+  ...trippedPlumbing,
+  ...trippedElectrics,
+];
 
 const demos: readonly BuildDocument[] = demoBuilds.map((demo) => demo.document);
 
@@ -65,7 +73,9 @@ function troubleOf(
         ? undefined
         : 'is no item';
     case 'case':
-      return [...caseNames, 'pumpLost', 'map'].includes(name) ? undefined : 'is no case';
+      return [...caseNames, ...electricCases, 'pumpLost', 'map'].includes(name)
+        ? undefined
+        : 'is no case';
     case 'default':
       return undefined;
     default:
@@ -151,6 +161,36 @@ describe('commands', () => {
       circuitId: 'main',
       elementId: 'feed',
       item: { id: 'HBP-8', revision: 1 },
+    },
+    {
+      name: 'put-devices',
+      label: 'Add a fuse',
+      devices: {
+        'fuse-99': {
+          order: 1,
+          name: 'Fuse',
+          part: { kind: 'fuse', item: null },
+          placementId: 'panel',
+          state: 'new',
+          replacedBy: '',
+          loadedTogether: 2,
+          connections: { in: { to: 'part', partId: 'stud', pin: 'stud' } },
+        },
+      },
+      placements: {},
+    },
+    { name: 'remove-device', deviceId: 'fuse-coils' },
+    {
+      name: 'connect-pin',
+      owner: { kind: 'device', id: 'fan-1' },
+      pin: '−',
+      connection: { to: 'ground', groundId: 'panel-stud' },
+    },
+    {
+      name: 'assign-pins',
+      controllerId: 'ecu',
+      devices: { coolant: { '1': 'A17' }, 'charge-air': { '1': 'A16' } },
+      feeds: { 'pump-feed': 'B16' },
     },
     { name: 'choose-fuse', feedId: 'pump-feed', item: { id: 'FB25', revision: 1 } },
     {
@@ -269,10 +309,18 @@ describe('dead inputs', () => {
     // The alternative that is not chosen is put in place by a decision; acceptances are a record
     // of what a person said; parts at hand count when a set is searched for.
     ['options', 'acceptances', 'shelf'].includes(path[0]!) ||
+    // What was measured on a wire says whether it is live: network.test.ts tries both sides of that.
+    (path[0] === 'vehicleSignals' && path.at(-1) === 'value') ||
+    // What goes has no wires.
+    (path[0] === 'devices' && valueAt(document, ['devices', path[1]!, 'state']) === 'removed') ||
     // Without boost there is nothing to share out, and nothing for a cooler to cool.
     (document.brief.boost.value === 0 &&
       path[0] === 'brief' &&
       ['boostCurve', 'coolerEffectiveness'].includes(path[1]!));
+
+  /** Things of which even a small build has dozens. */
+  const standsOften = ([slice]: Path): boolean =>
+    ['placements', 'devices', 'controllers', 'vehicleSignals', 'grounds'].includes(slice ?? '');
 
   /** Of fields that stand many times over in a large build the first few are tried. */
   const OF_EACH = 3;
@@ -303,7 +351,15 @@ describe('dead inputs', () => {
       const moves = (document: BuildDocument): boolean =>
         answers.some((differs) => differs(document));
       const leaves =
-        demo === lantern ? numericLeaves(demo) : firstOfEach(numericLeaves(demo), OF_EACH);
+        demo === lantern
+          ? [
+              ...numericLeaves(demo).filter(({ path }) => !standsOften(path)),
+              ...firstOfEach(
+                numericLeaves(demo).filter(({ path }) => standsOften(path)),
+                OF_EACH,
+              ),
+            ]
+          : firstOfEach(numericLeaves(demo), OF_EACH);
       const dead = leaves
         .filter((leaf) => !isNote(demo, leaf.path))
         .filter((leaf) => {

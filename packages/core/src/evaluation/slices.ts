@@ -38,6 +38,16 @@ const bareCircuits = once((circuits: Build['fuelCircuits']) =>
     elements: circuit.elements.map((element) => ({ ...element, ...NAMELESS })),
   })),
 );
+/** Pumps of the circuits: all that the wiring asks of them. */
+const wiredCircuits = once((circuits: Build['fuelCircuits']) =>
+  circuits.map(({ id, elements }) => ({
+    id,
+    elements: elements
+      .filter(({ kind }) => kind === 'pump')
+      .map((element) => ({ ...element, ...NAMELESS })),
+  })),
+);
+const wiredRows = once((rows: Build['injectorRows']) => rows.map(({ id, item }) => ({ id, item })));
 const bareRows = once((rows: Build['injectorRows']) => rows.map((r) => ({ ...r, ...NAMELESS })));
 const bareFuels = once((fuels: Build['fuels']) => fuels.map((f) => ({ ...f, ...NAMELESS })));
 const barePlacements = once((places: Build['placements']) =>
@@ -88,6 +98,8 @@ export const slices = {
   })),
   fuels: slice('fuels', ({ build }) => bareFuels(build.fuels)),
   circuits: slice('fuel circuits', ({ build }) => bareCircuits(plumbed(build))),
+  wiredCircuits: slice('pumps', ({ build }) => wiredCircuits(build.fuelCircuits)),
+  wiredRows: slice('injectors', ({ build }) => wiredRows(build.injectorRows)),
   rows: slice('injector rows', ({ build }) => bareRows(build.injectorRows)),
   places: slice('places', ({ build }) => barePlacements(build.placements)),
   routes: slice('routes', ({ build }) => build.routes),

@@ -47,7 +47,16 @@ const named = [
 ];
 const everyStage = Object.values(stages).map((stage) => stage.name);
 
-const mapParts: ReadonlySet<string> = new Set([...mapSlices, 'vehicle', 'routes', 'tanks']);
+const mapParts: ReadonlySet<string> = new Set([
+  ...mapSlices,
+  'vehicle',
+  'routes',
+  'tanks',
+  'devices',
+  'controllers',
+  'vehicleSignals',
+  'grounds',
+]);
 
 /** Stages that a change of a leaf may run, by where it stands. */
 function expectedOf(path: Path): readonly string[] {

@@ -282,6 +282,7 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
           inertiaSwitch: true,
           inertiaPlacementId: 'inertia',
           trigger: 'low-side',
+          triggerPin: '',
           loadedTogether: 2,
         },
       ],

@@ -58,7 +58,8 @@ describe('parts list', () => {
     expect(part('P340X')).toMatchObject({ quantity: 1 });
     expect(part('E6-90').quantity).toBe(2);
     expect(part('AB6').quantity).toBe(4);
-    expect(part('FM40').usedFor).toBe('Main fuse');
+    expect(part('FM150').usedFor).toBe('Main fuse');
+    expect(part('DV-COIL-S')).toMatchObject({ quantity: 4, unit: 'piece' });
   });
 
   test('adds hose lengths over the lines that use it', () => {
@@ -94,7 +95,7 @@ describe('wire list', () => {
     for (const wire of wires) {
       expect(wire.length).toBeGreaterThan(0);
       expect(wire.from).not.toBe(wire.to);
-      expect(wire.protectedBy).toMatch(/fuse/);
+      if (wire.role === 'keyed') expect(wire.protectedBy).toMatch(/fuse/);
       expect(wire.lengthIsFrom).toBe('map');
     }
   });

@@ -44,6 +44,18 @@ const kittiwakeOfFive = storedDocument(versionFive('kittiwake'));
 const without = (entry: Plain, ...keys: readonly string[]): Plain =>
   Object.fromEntries(Object.entries(entry).filter(([key]) => !keys.includes(key)));
 
+/** The power of an older version as version 10 has it. */
+const powerOfTen = (power: unknown): Plain => {
+  const { pumpFeeds, ...rest } = power as Plain & { pumpFeeds: Readonly<Record<string, Plain>> };
+  const feeds = Object.entries(pumpFeeds).map(([id, feed]) => [id, { ...feed, triggerPin: '' }]);
+  return {
+    ...rest,
+    pumpFeeds: Object.fromEntries(feeds),
+    ecuConnections: {},
+    negativeGroundId: null,
+  };
+};
+
 /** Lantern as version 2 wrote it. */
 const versionTwo = (): Plain => {
   const three = versionThree('lantern');
@@ -175,11 +187,7 @@ describe('documents of older versions', () => {
         expect(lifted.tanks[id]).toEqual({ ...TANK_AS_FOUND, ...tank });
       }
       expect(lifted.solids).toEqual(six['solids']);
-      expect(lifted.power).toEqual({
-        ...(six['power'] as Plain),
-        ecuConnections: {},
-        negativeGroundId: null,
-      });
+      expect(lifted.power).toEqual(powerOfTen(six['power']));
     },
   );
 
@@ -232,7 +240,7 @@ describe('documents of older versions', () => {
       expect(lifted).toEqual({
         ...rest,
         version: 10,
-        power: { ...(power as Plain), ecuConnections: {}, negativeGroundId: null },
+        power: powerOfTen(power),
         devices: {},
         controllers: {},
         vehicleSignals: {},

@@ -326,7 +326,7 @@ describe('a hose that is cut', () => {
   test('says what no longer reaches once its end moves away, and nothing while it does', () => {
     const stops = (document: BuildDocument): string[] =>
       evaluate(document, sampleCatalogue)
-        .findings.filter(({ severity }) => severity === 'stop')
+        .findings.filter(({ severity, where }) => severity === 'stop' && where.stage === 'lines')
         .map(({ id }) => id);
     expect(stops(cutTo(3370))).toEqual([]);
     const moved = set(cutTo(3370), 'placements.fine-filter.x', { value: 0.7, unit: 'mm' });

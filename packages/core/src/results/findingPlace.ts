@@ -7,7 +7,11 @@ export type FindingPlace =
   | { readonly stage: 'map'; readonly slice: MapSlice; readonly thing: string }
   | { readonly stage: 'lines'; readonly circuit?: string; readonly line: string }
   | { readonly stage: 'circuit' | 'pump'; readonly circuit: string; readonly element: string }
-  | ({ readonly stage: 'wiring' } & WiringPlace);
+  | ({ readonly stage: 'wiring' } & WiringPlace)
+  | { readonly stage: 'wires'; readonly wire: string }
+  | { readonly stage: 'devices'; readonly device: string }
+  | { readonly stage: 'devices'; readonly signal: string }
+  | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string };
 
 /** Collections of the vehicle in which a finding's thing may stand. */
 export type MapSlice = 'placements' | 'hardPoints' | 'sheets' | 'solids' | 'otherLines';
@@ -47,6 +51,14 @@ export function placeText(place: FindingPlace): string {
       return `circuit:${place.circuit}/${place.element}`;
     case 'wiring':
       return `wiring:${wiringThing(place)}`;
+    case 'wires':
+      return `wires:${place.wire}`;
+    case 'devices':
+      return `devices:${'device' in place ? place.device : place.signal}`;
+    case 'pins':
+      return place.signal === undefined
+        ? `pins:${place.controller}`
+        : `pins:${place.controller}/${place.signal}`;
   }
 }
 

@@ -1,4 +1,11 @@
-import { itemIssues, readDataTable } from '@brookrain/contract';
+import {
+  itemIssues,
+  readDataTable,
+  readGrid,
+  readRows,
+  rowCell,
+  rowHeader,
+} from '@brookrain/contract';
 import {
   type CatalogueCategory,
   type CatalogueItem,
@@ -7,6 +14,7 @@ import {
   allItemFields,
   categoryNames,
   firstOf,
+  itemRowsOf,
   itemTableOf,
   tableFields,
   tableRowsOf,
@@ -114,10 +122,36 @@ function errorsOf({ id, table, form, ...fields }: Record<string, string>): Field
   };
 }
 
+/** A list of pins as tabbed text, for the form; the header alone without any. */
+function rowsText(category: CatalogueCategory, item: CatalogueItem | undefined): string {
+  const list = itemRowsOf(category);
+  if (!list) return '';
+  const things = item
+    ? (item as unknown as Record<string, readonly Record<string, unknown>[]>)[list.key]
+    : [];
+  return [
+    list.fields.map((field) => rowHeader(field)),
+    ...(things ?? []).map((thing) => list.fields.map((field) => rowCell(field, thing))),
+  ]
+    .map((cells) => cells.join('\t'))
+    .join('\n');
+}
+
+/** The list of pins that stands in the text, and what is wrong with its cells. */
+function rowsIn(category: CatalogueCategory, text: string) {
+  const list = itemRowsOf(category);
+  const read = readGrid(text);
+  if (!list || !read.ok) {
+    const message = read.ok ? 'items of this kind have no list' : read.message;
+    return { grid: [[]], rows: [], problems: [{ row: 0, column: 0, message }] };
+  }
+  return { grid: read.grid, ...readRows(list.fields, read.grid) };
+}
+
 /** The item that the form describes, or what is wrong with it by field. */
 function assembled(
   category: CatalogueCategory,
-  { id, fields: texts }: ItemTexts,
+  { id, fields: texts, sheet }: ItemTexts,
   table: ReturnType<typeof readDataTable> | undefined,
   numbers: NumberFormat,
 ): { item: CatalogueItem | undefined; wrong: Record<string, string> } {
@@ -132,6 +166,12 @@ function assembled(
   if (table) {
     if (table.problems.length > 0) wrong['table'] = 'Mend the marked cells of the table first.';
     else Object.assign(item, tableFields(category, table.rows));
+  }
+  const list = itemRowsOf(category);
+  if (list) {
+    const read = rowsIn(category, sheet);
+    if (read.problems.length > 0) wrong['table'] = 'Mend the marked cells of the table first.';
+    else item[list.key] = read.rows;
   }
   if (Object.keys(wrong).length > 0) return { item: undefined, wrong };
   for (const issue of itemIssues(item, 'item')) {
@@ -176,17 +216,20 @@ function EditorForm({
   const queries = useQueryClient();
   const fields = allItemFields(category);
   const itemTable = itemTableOf(category);
+  const list = itemRowsOf(category);
   const form = useForm<ItemTexts, unknown, CatalogueItem>({
     defaultValues: {
       id: from?.id ?? '',
       fields: Object.fromEntries(
         fields.map((f) => [f.key, from ? typedField(from, f, units) : emptyText(f)]),
       ),
-      sheet: from
-        ? tableText(category, tableRowsOf(from))
-        : itemTable
-          ? tableText(category, [])
-          : '',
+      sheet: list
+        ? rowsText(category, from)
+        : from
+          ? tableText(category, tableRowsOf(from))
+          : itemTable
+            ? tableText(category, [])
+            : '',
     },
     resolver: (texts) => {
       const table = itemTable ? readDataTable(category, texts.sheet) : undefined;
@@ -201,6 +244,7 @@ function EditorForm({
     () => (itemTable ? readDataTable(category, deferred) : undefined),
     [category, itemTable, deferred],
   );
+  const pins = useMemo(() => rowsIn(category, deferred), [category, deferred]);
   const keep = useMutation({
     mutationFn: (made: CatalogueItem) => api.keepItem(made, authorName()),
     onError: (error) => {
@@ -285,6 +329,30 @@ function EditorForm({
             </Link>
           </div>
         </div>
+        {list && (
+          <div className="min-w-0">
+            <label htmlFor="data-rows" className="font-semibold">
+              Pins
+            </label>
+            <p className="text-[13px] text-second">
+              Paste the pin table of the manual: a header, then one line for each pin. Tabs,
+              semicolons or commas; what may be left out may stay empty; several capabilities in one
+              cell with a + between them.
+            </p>
+            <textarea
+              id="data-rows"
+              className="field mt-1 !h-[220px] py-1 font-code text-[12px]"
+              spellCheck={false}
+              aria-invalid={pins.problems.length > 0}
+              {...form.register('sheet')}
+            />
+            {sheet.trim() !== '' && (
+              <div className="mt-2">
+                <ProblemGrid grid={pins.grid} problems={pins.problems} />
+              </div>
+            )}
+          </div>
+        )}
         {itemTable && (
           <div className="min-w-0">
             <label htmlFor="data-table" className="font-semibold">

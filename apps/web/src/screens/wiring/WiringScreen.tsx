@@ -1,6 +1,5 @@
 import {
   type SizedGroup,
-  type SizedWire,
   electricsFigure,
   feedScope,
   firstOf,
@@ -24,6 +23,7 @@ import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { Criteria } from './Criteria.tsx';
 import { FuseAgainstWire } from './FuseAgainstWire.tsx';
 import { WireLengthField } from './WireLengthField.tsx';
 import { WireTable } from './WireTable.tsx';
@@ -31,48 +31,6 @@ import { WiringDrawing } from './WiringDrawing.tsx';
 
 const AUTO = 'auto';
 const NO_INRUSH = { factor: 1, time: 1e-3 } as const;
-/** Criteria that ask for so much at least; the others allow so much at most. */
-const AT_LEAST: ReadonlySet<string> = new Set(['current', 'mechanical minimum', 'fuse']);
-
-/** The six criteria of the selected wire. */
-function Criteria({ sized }: { sized: SizedWire }) {
-  const [units] = useUnits();
-  return (
-    <table className="w-full text-[13px]">
-      <thead className="sr-only">
-        <tr>
-          <th>criterion</th>
-          <th>value</th>
-          <th>limit</th>
-        </tr>
-      </thead>
-      <tbody>
-        {sized.criteria.map((criterion) => (
-          <tr key={criterion.name} className="rule">
-            <td className="py-1">
-              <span
-                aria-hidden="true"
-                className={`mr-1 inline-block w-3 ${criterion.verdict === 'fails' ? 'text-signal' : 'text-moss'}`}
-              >
-                {{ passes: '✓', fails: '✕', 'cannot judge': '?' }[criterion.verdict]}
-              </span>
-              {criterion.name}
-              <span className="sr-only">, {criterion.verdict}</span>
-            </td>
-            <td className="py-1 text-right">
-              {formatMeasure({ value: criterion.measured, kind: criterion.kind }, units)}
-            </td>
-            <td className="py-1 pl-2 text-right text-second">
-              {AT_LEAST.has(criterion.name) ? '≥ ' : '≤ '}
-              {formatMeasure({ value: criterion.limit, kind: criterion.kind }, units)}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  );
-}
-
 /** How every size would do for the run, so that the choice is seen. */
 function Sizes({ group, chosen }: { group: SizedGroup; chosen: string }) {
   const [units] = useUnits();

@@ -41,6 +41,8 @@ export interface CatalogueKind<Item = unknown> {
   readonly title: string;
   readonly spec: ObjectSpec<Item>;
   readonly table?: ItemTable;
+  /** field that holds a list of things with fields of their own, entered as a table: pins */
+  readonly rows?: string;
 }
 
 /** What every item carries. Revisions are immutable: a change makes the next one. */
@@ -66,6 +68,7 @@ export const catalogueKind = <const Category extends string, F extends Fields>(p
   title: string;
   fields: F;
   table?: ItemTable<OfFields<{ category: { type: 'constant'; value: Category } } & F>>;
+  rows?: keyof F & string;
 }) => {
   const spec = object({ category: constant(parts.category), ...common, ...parts.fields });
   return {
@@ -73,6 +76,7 @@ export const catalogueKind = <const Category extends string, F extends Fields>(p
     title: parts.title,
     spec,
     ...(parts.table ? { table: parts.table as unknown as ItemTable } : {}),
+    ...(parts.rows ? { rows: parts.rows } : {}),
   };
 };
 

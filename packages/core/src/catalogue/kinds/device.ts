@@ -55,4 +55,5 @@ export const device = catalogueKind({
     ...plugFields,
     pins: list(devicePinSpec, { min: 1, max: 140 }),
   },
+  rows: 'pins',
 });

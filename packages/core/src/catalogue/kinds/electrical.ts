@@ -91,13 +91,6 @@ export const wire = catalogueKind({
   },
 });
 
-/** A plug of a controller, as its face is drawn: so many rows and columns of cavities. */
-export const controllerPlugSpec = object({
-  id: text({ label: 'Plug', min: 1, max: 20 }),
-  rows: whole({ label: 'Rows', min: 1, max: 12 }),
-  columns: whole({ label: 'Columns', min: 1, max: 60 }),
-});
-
 /**
  * A pin of a controller: what it can do, and its limits; 0 A and 0 Hz where nothing is said.
  * Pins with the same timer share a frequency.
@@ -118,12 +111,6 @@ export const controllerPinSpec = object({
   pullUp: figure('resistance', 'Ω', [0, 1e6], 'Pull-up'),
 });
 
-/** So much that all pins of a capability carry together. */
-export const controllerTotalSpec = object({
-  capability: choice(pinCapabilities, { label: 'All of' }),
-  current: figure('current', 'A', [0, 1000], 'Carry together'),
-});
-
 /** A controller: engine ECU, power module, input unit, gearbox unit, logger. */
 export const ecu = catalogueKind({
   category: 'ecu',
@@ -137,8 +124,15 @@ export const ecu = catalogueKind({
     ...terminals,
     ...bodyFields,
     ...plugFields,
-    plugs: list(controllerPlugSpec, { max: 8, whenEmpty: [] }),
+    referenceTotal: {
+      ...figure('current', 'A', [0, 10], '5 V, all together (0: not said)'),
+      whenEmpty: 0,
+    },
+    highSideTotal: {
+      ...figure('current', 'A', [0, 1000], 'High side, all together (0: not said)'),
+      whenEmpty: 0,
+    },
     pins: list(controllerPinSpec, { max: 200, whenEmpty: [] }),
-    totals: list(controllerTotalSpec, { max: 8, whenEmpty: [] }),
   },
+  rows: 'pins',
 });

@@ -2,6 +2,7 @@ import { type CommandOf, command, entryOf } from '../../model/command.ts';
 import { type DocumentDraft, mergeInto } from '../../model/edit.ts';
 import { itemRef, nullable, text } from '../../model/spec.ts';
 import { lengthSpec } from '../../vehicle/model.ts';
+import { assignPins, connectPin, putDevices, removeDevice } from './devices.ts';
 
 const wireId = text({ min: 1, max: 120 });
 
@@ -41,5 +42,13 @@ const setWireLength = command({
 });
 
 /** Edits of the wiring. */
-export const electricsCommands = [chooseFuse, chooseWire, setWireLength] as const;
+export const electricsCommands = [
+  chooseFuse,
+  chooseWire,
+  setWireLength,
+  putDevices,
+  removeDevice,
+  connectPin,
+  assignPins,
+] as const;
 export type ElectricsCommand = CommandOf<(typeof electricsCommands)[number]>;

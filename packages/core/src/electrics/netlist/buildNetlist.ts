@@ -1,5 +1,5 @@
 import { type Catalogue, type EcuItem, lookUp } from '../../catalogue/index.ts';
-import type { Build, FuelCircuit } from '../../model/index.ts';
+import type { Build, FuelCircuit, InjectorRow } from '../../model/index.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { controllerPart, devicePart, groundPart, signalPart } from './deviceParts.ts';
@@ -16,13 +16,18 @@ import {
 import { pumpFeedParts, sharedPartIds } from './pumpFeedParts.ts';
 import { withSplices } from './splices.ts';
 
+/** What of a circuit is electric: its pumps. */
+export type WiredCircuit = Pick<FuelCircuit, 'id' | 'elements'>;
+/** What of a row is electric: which injector it is. */
+export type WiredRow = Pick<InjectorRow, 'id' | 'item'>;
+
 /** What of a build is electric. */
 export interface ElectricBuild extends Pick<
   Build,
   'power' | 'devices' | 'controllers' | 'vehicleSignals' | 'grounds'
 > {
-  readonly fuelCircuits: readonly FuelCircuit[];
-  readonly injectorRows: Build['injectorRows'];
+  readonly fuelCircuits: readonly WiredCircuit[];
+  readonly injectorRows: readonly WiredRow[];
 }
 
 /** Ω from a ground into what it is bolted to, where nobody measured it. */
@@ -67,6 +72,7 @@ function roleOf({ part, pin }: PinAt, target: Connection): WireRole {
     case 'controller':
     case 'joint':
       if (target.to === 'ground') return 'ground';
+      if (pin.use === 'controller' && target.to === 'controller') return 'signal';
       return part.sort === 'relay' && pin.asks ? 'triggered' : 'supply';
   }
 }
@@ -113,7 +119,7 @@ export function buildNetlist(input: {
           },
         ],
       };
-  const ecuPin = (pin: string): NetPin => ecu.pins.find((each) => each.pin === pin) as NetPin;
+  const ecuPin = (pin: string): NetPin | undefined => ecu.pins.find((each) => each.pin === pin);
   const feeds = pumpFeedParts({
     power,
     circuits: document.fuelCircuits,
@@ -178,7 +184,7 @@ export function buildNetlist(input: {
         unassigned.push({ partId, pin: pin.pin });
         continue;
       }
-      const name = pin.name === pin.pin ? `${part.name} ${pin.pin}` : `${part.name}, ${pin.name}`;
+      const name = pin.name === pin.pin ? `${part.name}, ${pin.pin}` : `${part.name}, ${pin.name}`;
       wire(`${partId}~${pin.pin}`, name, { part, pin }, target);
     }
   };
@@ -258,6 +264,7 @@ function implied(document: ElectricBuild, parts: readonly NetPart[], item: EcuIt
     placementId: power.batteryPlacementId,
     pins: [],
     inside,
+    outputs: [],
     inrush: { factor: 1, time: 1e-3 },
     fuse: undefined,
     fuseStyle: undefined,

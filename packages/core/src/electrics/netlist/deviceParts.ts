@@ -27,6 +27,7 @@ type Words = Pick<NetPart, 'id' | 'name' | 'sort' | 'placementId' | 'pins'> & Pa
 const part = (words: Words): NetPart => ({
   role: undefined,
   inside: [],
+  outputs: [],
   inrush: NO_INRUSH,
   fuse: undefined,
   fuseStyle: undefined,
@@ -113,6 +114,9 @@ function itemPart(device: Device, item: DeviceItem): NetPart {
       }),
     ),
     inside: item.pins.flatMap((pin) => elementOf(device.id, pin) ?? []),
+    outputs: item.pins
+      .filter(({ use, current }) => use === 'supply-out' && current > 0)
+      .map((pin) => ({ node: nodeOf(device.id, pin.id), current: pin.current })),
     inrush: { factor: item.inrushFactor, time: item.inrushTime },
     loadedTogether: device.loadedTogether,
     bundledAt: ['devices', device.id, 'loadedTogether'],
@@ -125,7 +129,11 @@ const HOLD = 1;
 const PEAK = 4;
 const INJECTOR_DUTY = 0.85;
 
-function injectorPart(device: Device, row: InjectorRow, catalogue: Catalogue): NetPart {
+function injectorPart(
+  device: Device,
+  row: Pick<InjectorRow, 'id' | 'item'>,
+  catalogue: Catalogue,
+): NetPart {
   const item = lookUp(catalogue, 'injector', row.item, `injectorRows.${row.id}.item`);
   const held = item.driver === 'peak-hold';
   const saturated = RATED / item.resistance;
@@ -171,7 +179,7 @@ function injectorPart(device: Device, row: InjectorRow, catalogue: Catalogue): N
 /** The part of a device, with its pins and what lies between them. */
 export function devicePart(input: {
   readonly device: Device;
-  readonly rows: readonly InjectorRow[];
+  readonly rows: readonly Pick<InjectorRow, 'id' | 'item'>[];
   readonly catalogue: Catalogue;
 }): NetPart {
   const { device, rows, catalogue } = input;

@@ -84,6 +84,8 @@ export interface NetPart {
   readonly placementId: string;
   readonly pins: readonly NetPin[];
   readonly inside: readonly InnerElement[];
+  /** pins from which it feeds the vehicle, with what it gives at most, A */
+  readonly outputs: readonly { readonly node: string; readonly current: number }[];
   readonly inrush: { readonly factor: number; readonly time: number };
   /** fuses only: the one settled by hand; undefined: by the rules */
   readonly fuse: FuseItem | undefined;

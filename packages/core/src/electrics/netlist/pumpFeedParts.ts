@@ -29,6 +29,7 @@ type PartWords = Pick<NetPart, 'id' | 'name' | 'sort' | 'placementId' | 'pins'> 
 const part = (words: PartWords): NetPart => ({
   role: undefined,
   inside: [],
+  outputs: [],
   inrush: NO_INRUSH,
   fuse: undefined,
   fuseStyle: undefined,
@@ -56,10 +57,10 @@ export const sharedPartIds = {
 
 interface Input {
   readonly power: PowerDesign;
-  readonly circuits: readonly FuelCircuit[];
+  readonly circuits: readonly Pick<FuelCircuit, 'id' | 'elements'>[];
   readonly catalogue: Catalogue;
-  /** node of a pin of the engine's controller */
-  readonly ecuPin: (pin: string) => NetPin;
+  /** a pin of the engine's controller; undefined where it has none of that name */
+  readonly ecuPin: (pin: string) => NetPin | undefined;
 }
 
 /** The pump that a feed is for; throws NotFound where there is none. */
@@ -138,6 +139,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
   const { catalogue } = input;
   const ids = feedPartIds(feed);
   const { element, item } = pumpOf(input, feed);
+  const called = element.name === '' ? element.id : element.name;
   const relay = lookUp(catalogue, 'relay', feed.relay, 'power.pumpFeeds.relay');
   const fuse = feed.fuse ? lookUp(catalogue, 'fuse', feed.fuse, 'power.pumpFeeds.fuse') : undefined;
   const bundle = {
@@ -169,7 +171,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
   return [
     part({
       id: ids.fuse,
-      name: `Fuse of ${element.name}`,
+      name: `Fuse of ${called}`,
       sort: 'fuse',
       placementId: feed.fusePlacementId,
       pins: [fuseSide('in'), fuseSide('out')],
@@ -179,7 +181,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
     }),
     part({
       id: ids.relay,
-      name: `Relay of ${element.name}`,
+      name: `Relay of ${called}`,
       sort: 'relay',
       placementId: feed.relayPlacementId,
       pins: (['30', '87', '86', '85'] as const).map((pin) => ({
@@ -220,7 +222,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
     }),
     part({
       id: ids.pump,
-      name: element.name,
+      name: called,
       sort: 'pump',
       placementId: feed.pumpPlacementId,
       pins: [pole('+'), pole('−')],
@@ -242,7 +244,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
     }),
     part({
       id: ids.ground,
-      name: `Ground of ${element.name}`,
+      name: `Ground of ${called}`,
       sort: 'ground',
       placementId: feed.groundPlacementId,
       pins: [pinOf(ids.ground, 'ground', { of: 'pump-ground', feedId: feed.id }, anyLug)],
@@ -373,7 +375,9 @@ export function pumpFeedParts(input: Input & { readonly controller: NetPart }): 
     on('Relay to pump', 'triggered', relay('87'), at(ids.pump, '+'), ids.pump);
     on('Pump to ground', 'ground', at(ids.pump, '−'), at(ids.ground, 'ground'), ids.pump);
     const low = feed.trigger === 'low-side';
-    const trigger = { part: controller, pin: input.ecuPin(ecu.pumpPin) };
+    const pin = input.ecuPin(feed.triggerPin) ?? input.ecuPin(ecu.pumpPin);
+    if (!pin) throw new NotFound(`the ECU has no pin ${ecu.pumpPin}`, `power.${feed.id}`);
+    const trigger = { part: controller, pin };
     const coilFeed = low ? at(keyedFeed, 'wire') : trigger;
     const role = low ? 'keyed' : 'triggered';
     if (feed.inertiaSwitch) {

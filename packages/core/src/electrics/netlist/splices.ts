@@ -62,6 +62,7 @@ export function withSplices(
           },
         ],
         inside: [],
+        outputs: [],
         inrush: { factor: 1, time: 1e-3 },
         fuse: undefined,
         fuseStyle: undefined,

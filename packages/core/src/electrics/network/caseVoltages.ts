@@ -1,7 +1,7 @@
 import { CompiledCircuit } from '../solver/compiledCircuit.ts';
 import { type ElectricCase, electricCases } from './electricCases.ts';
 import { loadsOn } from './liveLoads.ts';
-import { caseCircuit } from './networkCircuit.ts';
+import { type CaseCircuits, caseCircuits } from './networkCircuit.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
 import type { WiringBuild } from './wiringBuild.ts';
 
@@ -24,15 +24,27 @@ export interface LoadVoltage {
   readonly current: number;
 }
 
+/** A network’s circuit, analysed once. */
+export interface SolvableNetwork {
+  readonly circuits: CaseCircuits;
+  readonly compiled: CompiledCircuit;
+}
+
+/** Analyses the circuit of a network. */
+export function solvableNetwork(network: SizedNetwork, document: WiringBuild): SolvableNetwork {
+  const circuits = caseCircuits(network, document);
+  return { circuits, compiled: new CompiledCircuit(circuits.circuit) };
+}
+
 /** The circuit solved in each case. */
 export function caseVoltages(
   network: SizedNetwork,
-  document: WiringBuild,
+  { circuits, compiled }: SolvableNetwork,
 ): Readonly<Record<ElectricCase, CaseVoltages>> {
   const wireIds = network.netlist.wires.map(({ id }) => id);
   return Object.fromEntries(
     electricCases.map((inCase): [ElectricCase, CaseVoltages] => {
-      const solution = new CompiledCircuit(caseCircuit(network, document, inCase)).solve();
+      const solution = compiled.solve(circuits.changedIn(inCase));
       if (solution.state === 'failed') return [inCase, solution];
       const { voltages, currents } = solution;
       return [

@@ -2,9 +2,17 @@ import type { Catalogue } from '../../catalogue/index.ts';
 import type { Result } from '../../results/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
-import { type CaseVoltages, type LoadVoltage, caseVoltages, loadVoltages } from './caseVoltages.ts';
+import {
+  type CaseVoltages,
+  type LoadVoltage,
+  caseVoltages,
+  loadVoltages,
+  solvableNetwork,
+} from './caseVoltages.ts';
 import type { ElectricCase } from './electricCases.ts';
 import type { SizedFuse } from './fuseChoices.ts';
+import { groundFigures } from './sensorErrors.ts';
+import { pinFigures } from '../pins/pinFigures.ts';
 import { networkFigures } from './networkFigures.ts';
 import type { Protection } from './protection.ts';
 import { type SizedPumpFeed, pumpSupply } from './pumpSupply.ts';
@@ -31,8 +39,9 @@ export function electricStage(input: {
 }): ElectricDesign {
   const { document, catalogue } = input;
   const network = sizeNetwork({ document, catalogue });
-  const feeds = pumpSupply({ network, document, catalogue });
-  const cases = caseVoltages(network, document);
+  const solvable = solvableNetwork(network, document);
+  const cases = caseVoltages(network, solvable);
+  const feeds = pumpSupply({ network, solvable, document, catalogue });
   const voltages = loadVoltages(network, cases);
   return {
     netlist: network.netlist,
@@ -43,6 +52,11 @@ export function electricStage(input: {
     feeds,
     cases,
     voltages,
-    results: [...networkFigures(network, voltages), ...feeds.flatMap(({ results }) => results)],
+    results: [
+      ...networkFigures(network, voltages),
+      ...feeds.flatMap(({ results }) => results),
+      ...groundFigures({ network, devices: document.devices, catalogue, cases }),
+      ...pinFigures({ document, netlist: network.netlist, catalogue }),
+    ],
   };
 }

@@ -14,6 +14,9 @@ export interface SizedFuse {
   readonly chosenByHand: boolean;
 }
 
+/** No smaller fuse is chosen by itself, A: it blows of nothing. */
+const LEAST = 3;
+
 /** Inrush of what lies behind a fuse, each load in the measure of its current. */
 function inrushOf(
   parts: ReadonlyMap<string, NetPart>,
@@ -51,6 +54,7 @@ export function fuseChoices(input: {
   const bolts = all
     .filter(({ style, rating }) => style === 'bolt' && rating > largest)
     .sort(byRating);
+  const offered = [...blades, ...bolts].filter(({ rating }) => rating >= LEAST);
   const parts = new Map(netlist.parts.map((part) => [part.id, part]));
   const behind = new Map<string, LoadAt[]>();
   for (const each of loads) {
@@ -68,9 +72,7 @@ export function fuseChoices(input: {
         inrushTime: inrush.time,
         ambient: input.ambientAt(part.placementId),
       };
-      const judged = part.fuse
-        ? judgeFuse(part.fuse, load)
-        : chooseFuse([...blades, ...bolts], load);
+      const judged = part.fuse ? judgeFuse(part.fuse, load) : chooseFuse(offered, load);
       const { id: partId, name, placementId } = part;
       const sized: SizedFuse = {
         partId,

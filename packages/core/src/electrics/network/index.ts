@@ -7,3 +7,5 @@ export type { Protection } from './protection.ts';
 export * from './pumpSupply.ts';
 export type { SizedNetwork, SizedRun } from './sizeNetwork.ts';
 export type { WiringBuild } from './wiringBuild.ts';
+export * from './deviceStrip.ts';
+export * from './wireSheet.ts';

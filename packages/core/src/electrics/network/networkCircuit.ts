@@ -69,47 +69,62 @@ function elementOf({ load }: LoadAt): ElectricElement {
   }
 }
 
-/** The circuit of a case, with every load that is on in it. */
-export function caseCircuit(
-  network: SizedNetwork,
-  document: WiringBuild,
-  inCase: ElectricCase,
-): ElectricCircuit {
+/** A load that is off: it takes nothing. */
+function switchedOff(element: ElectricElement): ElectricElement {
+  switch (element.kind) {
+    case 'resistor':
+      return { ...element, resistance: Infinity };
+    case 'current':
+      return { ...element, current: 0 };
+    case 'power':
+      return { ...element, power: 0 };
+    case 'source':
+    case 'diode':
+      return element;
+  }
+}
+
+/** One circuit with every load, and what is other in it in a case: loads off, sources dead. */
+export interface CaseCircuits {
+  readonly circuit: ElectricCircuit;
+  readonly changedIn: (inCase: ElectricCase) => ReadonlyMap<string, ElectricElement>;
+  /** nothing is on, and every source holds its voltage: what pumps see of their supply */
+  readonly bare: ReadonlyMap<string, ElectricElement>;
+}
+
+/** The circuit of a network, and how each case differs from it. */
+export function caseCircuits(network: SizedNetwork, document: WiringBuild): CaseCircuits {
   const { netlist, loads } = network;
   const signals = new Map(document.vehicleSignals.map((signal) => [signal.id, signal]));
-  const voltage = systemVoltage(inCase, document.limits);
   const isOn = loadsOn(netlist, loads);
-  const elements: ElectricElement[] = [
-    ...ofNetwork(network),
-    ...netlist.sources.map((source): ElectricElement => ({
+  const sources = (inCase: ElectricCase): ElectricElement[] => {
+    const voltage = systemVoltage(inCase, document.limits);
+    return netlist.sources.map((source) => ({
       kind: 'source',
       id: source.id,
       from: source.negative,
       to: source.node,
       voltage: isLive(signals.get(source.signalId ?? ''), inCase) ? voltage : 0,
       // The voltage of a case is what stands at the battery's poles.
-      resistance: source.found ? source.resistance : 1e-6,
-    })),
-    ...loads.filter((each) => isOn(each, inCase) && each.load.current > 0).map(elementOf),
-  ];
-  return { ground: netlist.ground, elements };
-}
-
-/** The circuit that pumps see: sources that hold their voltage, and no load. */
-export function bareCircuit(network: SizedNetwork): ElectricCircuit {
-  const { netlist } = network;
+      resistance: source.found ? source.resistance : 0,
+    }));
+  };
+  const taking = loads.filter(({ load }) => load.current * load.duty > 0);
+  const elementsOf = new Map(taking.map((each) => [each, elementOf(each)]));
   return {
-    ground: netlist.ground,
-    elements: [
-      ...ofNetwork(network),
-      ...netlist.sources.map((source): ElectricElement => ({
-        kind: 'source',
-        id: source.id,
-        from: source.negative,
-        to: source.node,
-        voltage: 0,
-        resistance: source.found ? source.resistance : 0,
-      })),
-    ],
+    bare: new Map(
+      [...elementsOf.values()].map((element) => [element.id, switchedOff(element)] as const),
+    ),
+    circuit: {
+      ground: netlist.ground,
+      elements: [...ofNetwork(network), ...sources('worst'), ...elementsOf.values()],
+    },
+    changedIn: (inCase) =>
+      new Map([
+        ...sources(inCase).map((source) => [source.id, source] as const),
+        ...[...elementsOf].flatMap(([each, element]) =>
+          isOn(each, inCase) ? [] : [[element.id, switchedOff(element)] as const],
+        ),
+      ]),
   };
 }

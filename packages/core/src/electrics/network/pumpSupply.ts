@@ -20,8 +20,7 @@ import { feedPartIds, sharedPartIds } from '../netlist/pumpFeedParts.ts';
 import type { FuseJudgement } from '../power/chooseFuse.ts';
 import * as f from '../power/formulas.ts';
 import type { SizedGroup, SizedWire } from '../power/sizeWires.ts';
-import { CompiledCircuit } from '../solver/compiledCircuit.ts';
-import { bareCircuit } from './networkCircuit.ts';
+import type { SolvableNetwork } from './caseVoltages.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
 import type { WiringBuild } from './wiringBuild.ts';
 
@@ -80,18 +79,19 @@ function groupDrop(figure: FigureRef, label: string, wires: readonly SizedWire[]
  */
 export function pumpSupply(input: {
   readonly network: SizedNetwork;
+  readonly solvable: SolvableNetwork;
   readonly document: WiringBuild;
   readonly catalogue: Catalogue;
 }): SizedPumpFeed[] {
-  const { network, document, catalogue } = input;
+  const { network, solvable, document, catalogue } = input;
   const { power, limits } = document;
   if (power.pumpFeeds.length === 0) return [];
   const ports = power.pumpFeeds.map((feed) => {
     const { pump } = feedPartIds(feed);
     return { plus: nodeOf(pump, '+'), minus: nodeOf(pump, '−') };
   });
-  const compiled = new CompiledCircuit(bareCircuit(network));
-  compiled.solve();
+  const { compiled, circuits } = solvable;
+  compiled.solve(circuits.bare);
   const seen = compiled.portResistances(ports);
   const currents = power.pumpFeeds.map(
     (feed) =>

@@ -1,4 +1,4 @@
-import type { ElectricElement } from '../solver/circuit.ts';
+import type { CurrentLoad, ElectricElement } from '../solver/circuit.ts';
 import { CompiledCircuit } from '../solver/compiledCircuit.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import { type ElectricCase } from './electricCases.ts';
@@ -52,44 +52,56 @@ export function passiveElements(
   ];
 }
 
-/** What each wire and fuse carries with the given loads at their rated currents. */
-export function ratedCurrents(input: {
+/** What each wire and fuse carries in some cases, with the loads at their rated currents. */
+export function ratedCurrents<Case extends ElectricCase>(input: {
   readonly netlist: Netlist;
   readonly loads: readonly LoadAt[];
   readonly isOn: (each: LoadAt, inCase: ElectricCase) => boolean;
-  readonly inCase: ElectricCase;
+  readonly cases: readonly Case[];
   readonly voltage: number;
-}): RatedCurrents {
-  const { netlist, loads, isOn, inCase, voltage } = input;
-  const elements: ElectricElement[] = [
-    ...passiveElements(netlist, { wire: () => UNIT, fuse: () => UNIT }),
-    ...netlist.sources.map((source): ElectricElement => ({
-      kind: 'source',
-      id: source.id,
-      from: source.negative,
-      to: source.node,
-      voltage,
-      resistance: UNIT,
-    })),
-    ...loads
-      .filter((each) => isOn(each, inCase))
-      .map(({ load }): ElectricElement => ({
-        kind: 'current',
-        id: load.id,
-        from: load.from,
-        to: load.to,
-        current: load.current * load.duty,
+}): Readonly<Record<Case, RatedCurrents>> {
+  const { netlist, loads, isOn, cases, voltage } = input;
+  const taking = loads.map((each): readonly [LoadAt, CurrentLoad] => [
+    each,
+    {
+      kind: 'current',
+      id: each.load.id,
+      from: each.load.from,
+      to: each.load.to,
+      current: each.load.current * each.load.duty,
+    },
+  ]);
+  const compiled = new CompiledCircuit({
+    ground: netlist.ground,
+    elements: [
+      ...passiveElements(netlist, { wire: () => UNIT, fuse: () => UNIT }),
+      ...netlist.sources.map((source): ElectricElement => ({
+        kind: 'source',
+        id: source.id,
+        from: source.negative,
+        to: source.node,
+        voltage,
+        resistance: UNIT,
       })),
-  ];
-  const solution = new CompiledCircuit({ ground: netlist.ground, elements }).solve();
-  const of = (id: string): number =>
-    solution.state === 'solved' ? Math.abs(solution.currents.get(id) ?? 0) : 0;
-  return {
-    wires: new Map(netlist.wires.map(({ id }) => [id, of(id)])),
-    fuses: new Map(
-      netlist.parts.flatMap(({ id, sort }) =>
-        sort === 'fuse' ? [[id, of(`${id} element`)] as const] : [],
-      ),
-    ),
-  };
+      ...taking.map(([, element]) => element),
+    ],
+  });
+  const fuses = netlist.parts.filter(({ sort }) => sort === 'fuse');
+  return Object.fromEntries(
+    cases.map((inCase): [Case, RatedCurrents] => {
+      const off = taking.filter(([each]) => !isOn(each, inCase));
+      const solution = compiled.solve(
+        new Map(off.map(([, element]) => [element.id, { ...element, current: 0 }])),
+      );
+      const of = (id: string): number =>
+        solution.state === 'solved' ? Math.abs(solution.currents.get(id) ?? 0) : 0;
+      return [
+        inCase,
+        {
+          wires: new Map(netlist.wires.map(({ id }) => [id, of(id)])),
+          fuses: new Map(fuses.map(({ id }) => [id, of(`${id} element`)])),
+        },
+      ];
+    }),
+  ) as Record<Case, RatedCurrents>;
 }

@@ -1,6 +1,7 @@
 import { type Catalogue, type FuseItem, lookUp, newestOf } from '../../catalogue/index.ts';
 import { type Sourced, solvedIn } from '../../results/index.ts';
 import { buildNetlist } from '../netlist/buildNetlist.ts';
+import type { DerivedWire } from '../netlist/derivedWire.ts';
 import { type Netlist, nodeOf } from '../netlist/netlist.ts';
 import { sharedPartIds } from '../netlist/pumpFeedParts.ts';
 import { chooseFuse } from '../power/chooseFuse.ts';
@@ -12,6 +13,7 @@ import { type Protection, protections } from './protection.ts';
 import { ratedCurrents } from './ratedCurrents.ts';
 import { type WireRun, wireRuns } from './runs.ts';
 import { WireBook } from './wireBook.ts';
+import { generatedCurrents } from './generatedCurrents.ts';
 import type { WiringBuild } from './wiringBuild.ts';
 
 /** A run of wires that was sized together. */
@@ -40,6 +42,8 @@ const LOAD_DROP = 0.03;
 const CONTROLLER_DROP = 0.1;
 const SENSOR_GROUND_DROP = 0.05;
 const STARTER_DROP = 0.5;
+/** A fuse within so much wire is at the source of it, m. */
+const AT_SOURCE = 0.18;
 /** How long a starter is worked, s. */
 const CRANKING = 30;
 /** What comes out of a controller's references and inputs at most, A. */
@@ -67,6 +71,12 @@ function dropLimit(kind: WireRun['kind'], limits: WiringBuild['limits']): number
     case 'signal':
       return LOAD_DROP * low;
   }
+}
+
+/** The smaller of two fuses, where there are two. */
+function nearer(own: FuseItem | undefined, before: FuseItem | undefined): FuseItem | undefined {
+  if (!own || !before) return own ?? before;
+  return own.rating < before.rating ? own : before;
 }
 
 /** The blade that stands for the fuse of a wire found on the vehicle. */
@@ -97,9 +107,15 @@ export function sizeNetwork(input: {
   const loads = liveLoads(netlist);
   const isOn = loadsOn(netlist, loads);
   const voltage = limits.voltageLow.value;
-  const worst = ratedCurrents({ netlist, loads, isOn, inCase: 'worst', voltage });
-  const cranking = ratedCurrents({ netlist, loads, isOn, inCase: 'cranking', voltage });
+  const { worst, cranking } = ratedCurrents({
+    netlist,
+    loads,
+    isOn,
+    cases: ['worst', 'cranking'],
+    voltage,
+  });
   const protectedBy = protections(netlist, loads);
+  const generated = generatedCurrents(netlist);
   const wireTo = new Map(
     netlist.wires.flatMap(({ id, from, to }) => [
       [from.node, id],
@@ -111,7 +127,12 @@ export function sizeNetwork(input: {
     catalogue,
     loads,
     loadProtection: ({ load }) => protectedBy.get(wireTo.get(load.from) ?? ''),
-    currents: worst.fuses,
+    currents: new Map(
+      [...worst.fuses].map(([id, current]) => [
+        id,
+        Math.max(current, generated.get(id) ?? 0, cranking.fuses.get(id) ?? 0),
+      ]),
+    ),
     ambientAt: (placementId) => book.ambientAt(placementId),
   });
   const blades = newestOf(catalogue, 'fuse').filter(({ style }) => style === 'blade');
@@ -126,26 +147,41 @@ export function sizeNetwork(input: {
     .sort((a, b) => a.area - b.area);
   const battery = lookUp(catalogue, 'battery', power.battery, 'power.battery');
 
+  const fuseAt = new Map(
+    netlist.parts.flatMap(({ id, sort, pins }) =>
+      sort === 'fuse' && pins[0] ? [[pins[0].node, id] as const] : [],
+    ),
+  );
+  /** The fuse at the far end of a wire so short that it counts as being at its source. */
+  const ownFuse = (wire: DerivedWire): FuseItem | undefined => {
+    const at = fuseAt.get(wire.to.node);
+    if (at === undefined || book.lengthOf(wire) > AT_SOURCE) return undefined;
+    return fuses.get(at)?.judged.fuse;
+  };
+
   const sizeRun = (run: WireRun, sourceResistance: number): SizedRun => {
     const jobs = run.wires.map((wire) => {
       const protection = protectedBy.get(wire.id);
       const usual = worst.wires.get(wire.id) ?? 0;
       const starting = cranking.wires.get(wire.id) ?? 0;
       // A starter's cable carries its load for the time of a start, and no fuse with it.
-      const brief = run.kind === 'starter' || (starting > 3 * usual && starting > 50);
+      const brief = starting > 1.5 * usual && starting > 10;
       const load: Sourced<number> = brief
         ? solvedIn(starting, 'cranking')
-        : solvedIn(usual, 'worst');
+        : solvedIn(Math.max(usual, generated.get(wire.id) ?? 0), 'worst');
       return book.job(wire, {
         load,
-        protection:
+        protection: nearer(
+          ownFuse(wire),
           protection?.by === 'fuse'
             ? fuses.get(protection.partId)?.judged.fuse
             : protection?.by === 'source'
               ? found.get(protection.sourceId)
               : undefined,
+        ),
         limitedTo: protection === undefined || protection.by === 'limited' ? LIMITED : undefined,
         forSeconds: brief ? CRANKING : undefined,
+        steadily: brief ? usual : undefined,
         sourceResistance,
       });
     });

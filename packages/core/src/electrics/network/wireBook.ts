@@ -1,9 +1,9 @@
-import { entryAt, firstOf } from '../../numerics/index.ts';
+import { entryAt } from '../../numerics/index.ts';
 import { type Catalogue, type FuseItem, lookUp } from '../../catalogue/index.ts';
 import type { Placement } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import type { Result, Sourced } from '../../results/index.ts';
-import { bestLength } from '../../vehicle/index.ts';
+import { type BestLength, bestLength } from '../../vehicle/index.ts';
 import { electricsFigure } from '../figureNames.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import type { NetPart } from '../netlist/netlist.ts';
@@ -17,6 +17,7 @@ export interface JobParts {
   readonly protection: FuseItem | undefined;
   readonly limitedTo: number | undefined;
   readonly forSeconds: number | undefined;
+  readonly steadily: number | undefined;
   readonly sourceResistance: number;
 }
 
@@ -24,7 +25,7 @@ export interface JobParts {
 export class WireBook {
   private readonly places: ReadonlyMap<string, Placement>;
   private readonly parts: ReadonlyMap<string, NetPart>;
-  private readonly lengths = new Map<string, readonly Result[]>();
+  private readonly lengths = new Map<string, BestLength>();
   private readonly sourceVoltage: number;
 
   constructor(
@@ -50,16 +51,14 @@ export class WireBook {
     return zoneTemperature(this.placeOf(placementId).zone, this.document.brief.ambientHot.value);
   }
 
-  /** The figures of a wire's length, once it has a job. */
-  lengthResults(wireId: string): readonly Result[] {
-    return this.lengths.get(wireId) ?? [];
+  /** How long a wire is, m, as far as it is known. */
+  lengthOf(wire: DerivedWire): number {
+    return this.knownLength(wire).value;
   }
 
-  job(wire: DerivedWire, task: JobParts): WireJob {
-    const ends = [wire.from, wire.to].map((end) => this.placeOf(end.placementId));
-    const ambients = ends.map((end) => this.ambientAt(end.id));
-    const ambient = Math.max(...ambients);
-    const part = this.parts.get(wire.partId);
+  private knownLength(wire: DerivedWire): BestLength {
+    const known = this.lengths.get(wire.id);
+    if (known) return known;
     const of = { wire: wire.id };
     const length = bestLength({
       figures: {
@@ -68,11 +67,25 @@ export class WireBook {
       },
       label: wire.name,
       length: wire.decision?.length ?? { typed: null, measured: null },
-      from: firstOf(ends),
-      to: entryAt(ends, 1),
+      from: this.placeOf(wire.from.placementId),
+      to: this.placeOf(wire.to.placementId),
       path: ['power', 'wireDecisions', wire.id, 'length'],
     });
-    this.lengths.set(wire.id, length.results);
+    this.lengths.set(wire.id, length);
+    return length;
+  }
+
+  /** The figures of a wire's length, once it has a job. */
+  lengthResults(wireId: string): readonly Result[] {
+    return this.lengths.get(wireId)?.results ?? [];
+  }
+
+  job(wire: DerivedWire, task: JobParts): WireJob {
+    const ends = [wire.from, wire.to].map((end) => this.placeOf(end.placementId));
+    const ambients = ends.map((end) => this.ambientAt(end.id));
+    const ambient = Math.max(...ambients);
+    const part = this.parts.get(wire.partId);
+    const length = this.knownLength(wire);
     return {
       wire,
       override: wire.decision?.size
@@ -83,6 +96,7 @@ export class WireBook {
         protection: task.protection,
         ...(task.limitedTo === undefined ? {} : { limitedTo: task.limitedTo }),
         ...(task.forSeconds === undefined ? {} : { forSeconds: task.forSeconds }),
+        ...(task.steadily === undefined ? {} : { steadily: task.steadily }),
         length: length.value,
         ambient,
         zones: ends.map(({ zone }) => zone),

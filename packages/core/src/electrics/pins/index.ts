@@ -4,3 +4,6 @@ export * from './assignmentFaults.ts';
 export * from './conflictInWords.ts';
 export * from './firstAllocation.ts';
 export * from './sparePins.ts';
+export * from './problemOf.ts';
+export * from './tooFew.ts';
+export * from './pinSheet.ts';

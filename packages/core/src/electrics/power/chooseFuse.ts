@@ -43,6 +43,12 @@ export function judgeFuse(fuse: FuseItem, load: FuseLoad): FuseJudgement {
 
 /** The smallest fuse that carries the load and rides through; the largest if none does. */
 export function chooseFuse(fuses: readonly FuseItem[], load: FuseLoad): FuseJudgement {
-  const judged = [...fuses].sort((a, b) => a.rating - b.rating).map((f) => judgeFuse(f, load));
-  return judged.find((j) => j.carriesLoad && j.ridesThrough) ?? lastOf(judged);
+  const rising = [...fuses].sort((a, b) => a.rating - b.rating);
+  for (const fuse of rising) {
+    // What does not carry the load need not be asked whether it rides through the inrush.
+    if (deratedRating(fuse.rating, load.ambient) < 1.25 * load.running) continue;
+    const judged = judgeFuse(fuse, load);
+    if (judged.ridesThrough) return judged;
+  }
+  return judgeFuse(lastOf(rising), load);
 }

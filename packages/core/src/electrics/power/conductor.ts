@@ -30,4 +30,7 @@ export const metricSizes: readonly {
   { area: 10, milliohmPerMetre: 1.82, diameter: 5.9 },
   { area: 16, milliohmPerMetre: 1.16, diameter: 7.2 },
   { area: 25, milliohmPerMetre: 0.743, diameter: 8.7 },
+  { area: 35, milliohmPerMetre: 0.527, diameter: 10 },
+  { area: 50, milliohmPerMetre: 0.368, diameter: 11.8 },
+  { area: 70, milliohmPerMetre: 0.259, diameter: 13.8 },
 ];

@@ -27,6 +27,8 @@ export interface WireTask {
   readonly limitedTo?: number;
   /** how long it carries its load, s; undefined: for as long as one likes */
   readonly forSeconds?: number;
+  /** what such a wire carries besides for as long as one likes, A */
+  readonly steadily?: number;
   readonly length: number;
   readonly ambient: number;
   /** zones of both ends */
@@ -126,6 +128,10 @@ export function wireAmpacity(wire: WireItem, task: WireTask): number {
   );
 }
 
+/** Whether a wire that is sized for a start carries what it carries otherwise. */
+const carriesSteadily = (wire: WireItem, { forSeconds: _, ...task }: WireTask): boolean =>
+  task.steadily === undefined || wireAmpacity(wire, task) >= task.steadily;
+
 /** What the fuse before a wire asks of it; a starter's cable is spared. */
 function againstFuse(
   permissible: number,
@@ -154,7 +160,7 @@ export function wireCriteria(
   return [
     {
       name: 'current',
-      verdict: pass(permissible >= task.load),
+      verdict: pass(permissible >= task.load && carriesSteadily(wire, task)),
       measured: permissible,
       limit: task.load,
       kind: 'current',

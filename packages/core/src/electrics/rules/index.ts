@@ -1,12 +1,18 @@
 import type { BuildRule } from '../../model/index.ts';
 import type { ElectricsChecked } from '../checked.ts';
+import { deviceRules } from './deviceRules.ts';
+import { fuseRules } from './fuseRules.ts';
+import { pinRules } from './pinRules.ts';
 import { powerRules } from './powerRules.ts';
 import { sharedPin } from './sharedPin.ts';
 import { wires } from './wireRules.ts';
 
-/** Checks of the pumps' wiring. */
+/** Checks of devices, pins, wires and fuses. */
 export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   wires,
   ...powerRules,
   sharedPin,
+  ...deviceRules,
+  ...fuseRules,
+  ...pinRules,
 ];

@@ -1,5 +1,4 @@
 import type { Criterion } from '../power/wireCriteria.ts';
-import { type SizedPumpFeed, groupsOf } from '../network/pumpSupply.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import type { Cure, Severity } from '../../results/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
@@ -48,7 +47,10 @@ function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
     id: `wire.${criterion.name.replaceAll(' ', '-')}:${sized.wire.id}`,
     rule: 'wire.size',
     severity: unjudged ? 'note' : severities[criterion.name],
-    where: { stage: 'wiring', wire: sized.wire.id },
+    where:
+      sized.wire.feedId === undefined
+        ? { stage: 'wires', wire: sized.wire.id }
+        : { stage: 'wiring', wire: sized.wire.id },
     title: unjudged ? 'Short circuit cannot be judged' : titles[criterion.name],
     because: unjudged
       ? `${sized.wire.name}: this fuse has no time-current curve on record`
@@ -68,25 +70,19 @@ function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
   };
 }
 
-/** Groups of all feeds; a wire that several share is judged in the first. */
-function distinctGroups(feeds: readonly SizedPumpFeed[]) {
-  const seen = new Set<string>();
-  return feeds.flatMap(groupsOf).map((group) => {
-    const wires = group.wires.filter((w) => !seen.has(w.wire.id));
-    wires.forEach((w) => seen.add(w.wire.id));
-    return { ...group, wires };
-  });
-}
+/** A wire without a fuse is told by itself; a starter's cable is spared what a fuse would ask. */
+const isJudged = ({ task }: SizedWire, { verdict }: Criterion): boolean =>
+  verdict !== 'cannot judge' || (task.protection !== undefined && task.forSeconds === undefined);
 
 /** Each wire against the six criteria. */
 export const wires: ElectricsRule = {
   id: 'wire.size',
   source: 'the six criteria of wire size',
   check: (checked) =>
-    distinctGroups(checked.feeds).flatMap((group) =>
+    checked.electrics.runs.flatMap(({ group }) =>
       group.wires.flatMap((sized, index) =>
         sized.criteria
-          .filter((c) => c.verdict !== 'passes')
+          .filter((c) => c.verdict !== 'passes' && isJudged(sized, c))
           // the drop belongs to the whole group: say it once
           .filter((c) => c.name !== 'voltage drop' || index === 0)
           .map((c) => {

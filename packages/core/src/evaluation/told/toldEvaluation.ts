@@ -1,6 +1,11 @@
 import type { NearComponent, NextTape, RoutedLine } from '../../vehicle/index.ts';
 import { type JointState, type MadeEnd, type MadeLine, jointState } from '../../plumbing/index.ts';
-import type { SizedPumpFeed } from '../../electrics/index.ts';
+import {
+  type ElectricDesign,
+  type SizedPumpFeed,
+  type WireRole,
+  terminalText,
+} from '../../electrics/index.ts';
 import type {
   CaseName,
   CircuitSolution,
@@ -59,6 +64,55 @@ export interface ToldEnd extends Pick<MadeEnd, 'side' | 'placementId' | 'partner
   readonly state: JointState;
 }
 
+/** A wire as lists show it. SI. */
+export interface ToldWire {
+  readonly id: string;
+  readonly name: string;
+  readonly role: WireRole;
+  readonly from: string;
+  readonly to: string;
+  readonly partId: string;
+  /** parts at its ends: what it is found by */
+  readonly ends: readonly string[];
+  readonly size: string;
+  readonly area: number;
+  readonly chosenByHand: boolean;
+  readonly length: number;
+  readonly current: number;
+  readonly drop: number;
+  readonly temperature: number;
+  /** rating of the fuse that protects it, A */
+  readonly fuse: number | null;
+  readonly decidedBy: readonly string[];
+}
+
+const toldWires = ({ runs, netlist, wires }: ElectricDesign): ToldWire[] => {
+  const partOf = new Map(
+    netlist.parts.flatMap(({ id, pins }) => pins.map(({ node }) => [node, id] as const)),
+  );
+  const decidedBy = new Map(
+    runs.flatMap(({ group }) => group.wires.map(({ wire }) => [wire.id, group.decidedBy] as const)),
+  );
+  return wires.map(({ wire, size, task, drop, temperature, chosenByHand }) => ({
+    id: wire.id,
+    name: wire.name,
+    role: wire.role,
+    from: terminalText(wire.from.terminal),
+    to: terminalText(wire.to.terminal),
+    partId: wire.partId,
+    ends: [wire.from.node, wire.to.node].flatMap((node) => partOf.get(node) ?? []),
+    size: size.size,
+    area: size.area,
+    chosenByHand,
+    length: task.length,
+    current: task.load,
+    drop,
+    temperature,
+    fuse: task.protection?.rating ?? null,
+    decidedBy: decidedBy.get(wire.id) ?? [],
+  }));
+};
+
 /** What leaves a part least where it sits. */
 export interface ToldComponent {
   readonly componentId: string;
@@ -74,6 +128,8 @@ export interface ToldEvaluation extends Pick<
   readonly figures: Readonly<Record<string, ToldFigure>>;
   readonly fluids: readonly ToldFluid[];
   readonly feeds: readonly ToldFeed[];
+  /** every wire of the vehicle */
+  readonly wires: readonly ToldWire[];
   readonly lines: readonly ToldLine[];
   readonly components: readonly ToldComponent[];
   readonly made: readonly ToldMadeLine[];
@@ -135,6 +191,7 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     ),
     fluids: evaluation.fluids.map(told),
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
+    wires: toldWires(evaluation.electrics),
     made: evaluation.made.map(toldMade),
     nextTape: evaluation.map.nextTape,
     components: evaluation.map.components.map(({ component, nearest }) => ({

@@ -138,6 +138,7 @@ const feed = (
   inertiaSwitch: true,
   inertiaPlacementId: 'inertia',
   trigger: 'low-side',
+  triggerPin: '',
   loadedTogether: 6,
 });
 

@@ -1,5 +1,6 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { lanternVehicle } from './lanternVehicle.ts';
+import { lanternWiring } from './lanternWiring.ts';
 import { assembly, byMap, end, otherAssembly, points, q, ref, typed } from './shorthand.ts';
 
 const outletPart = ['fuelCircuits', 'main', 'elements', 'tank-bung', 'item'];
@@ -242,11 +243,12 @@ export const lantern: BuildDocument = writeBuild({
     },
   ],
   ...lanternVehicle,
+  placements: [...lanternVehicle.placements, ...lanternWiring.placements],
   power: {
     wireSystem: 'metric',
     battery: ref('BT70'),
     batteryPlacementId: 'battery',
-    mainFuse: ref('FM40'),
+    mainFuse: ref('FM150'),
     mainFusePlacementId: 'main-fuse',
     studPlacementId: 'panel',
     ecu: ref('LEAT34'),
@@ -266,17 +268,18 @@ export const lantern: BuildDocument = writeBuild({
         inertiaSwitch: true,
         inertiaPlacementId: 'inertia',
         trigger: 'low-side',
+        triggerPin: '',
         loadedTogether: 2,
       },
     ],
     wireDecisions: [],
-    ecuConnections: {},
-    negativeGroundId: null,
+    ecuConnections: lanternWiring.ecuConnections,
+    negativeGroundId: 'battery-ground',
   },
-  devices: [],
-  controllers: [],
-  vehicleSignals: [],
-  grounds: [],
+  devices: lanternWiring.devices,
+  controllers: lanternWiring.controllers,
+  vehicleSignals: lanternWiring.vehicleSignals,
+  grounds: lanternWiring.grounds,
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(80, 'ratio', '%'),

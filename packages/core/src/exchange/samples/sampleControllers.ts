@@ -20,7 +20,6 @@ interface PinRun {
 
 interface PlugRun {
   readonly id: string;
-  readonly rows: number;
   readonly columns: number;
   readonly runs: readonly PinRun[];
 }
@@ -53,11 +52,6 @@ function pinsOfPlug(plug: PlugRun): ControllerPin[] {
     }),
   );
 }
-
-const pinsOf = (plugs: readonly PlugRun[]): Pick<EcuItem, 'plugs' | 'pins'> => ({
-  plugs: plugs.map(({ id, rows, columns }) => ({ id, rows, columns })),
-  pins: plugs.flatMap(pinsOfPlug),
-});
 
 const supply: PinRun = { name: 'Switched supply', capabilities: ['supply-switched'], current: 10 };
 const constant: PinRun = { name: 'Constant supply', capabilities: ['supply-constant'], current: 1 };
@@ -118,8 +112,9 @@ const controller = (
     splashProof: true,
     plugSide: 'front',
     plugRoom: 0.09,
-    totals: [{ capability: 'reference-5v', current: 0.25 }],
-    ...pinsOf(layout),
+    referenceTotal: 0.25,
+    highSideTotal: 0,
+    pins: layout.flatMap(pinsOfPlug),
     ...rest,
   };
 };
@@ -130,11 +125,10 @@ const rill18 = controller({
   pumpPin: 'A11',
   injectorOutputs: 3,
   price: 420,
-  totals: [{ capability: 'reference-5v', current: 0.1 }],
+  referenceTotal: 0.1,
   layout: [
     {
       id: 'A',
-      rows: 2,
       columns: 12,
       runs: [
         supply,
@@ -163,7 +157,6 @@ const leat34 = controller({
   layout: [
     {
       id: 'A',
-      rows: 2,
       columns: 9,
       runs: [
         constant,
@@ -180,7 +173,6 @@ const leat34 = controller({
     },
     {
       id: 'B',
-      rows: 2,
       columns: 8,
       runs: [
         { ...injector, count: 4 },
@@ -203,11 +195,10 @@ const weir60 = controller({
   injectorOutputs: 12,
   injectorDriver: 'peak-hold',
   price: 1840,
-  totals: [{ capability: 'reference-5v', current: 0.2 }],
+  referenceTotal: 0.2,
   layout: [
     {
       id: 'A',
-      rows: 2,
       columns: 17,
       runs: [
         constant,
@@ -222,7 +213,6 @@ const weir60 = controller({
     },
     {
       id: 'B',
-      rows: 2,
       columns: 13,
       runs: [
         { ...pullUp, count: 8 },
@@ -233,7 +223,6 @@ const weir60 = controller({
     },
     {
       id: 'C',
-      rows: 2,
       columns: 12,
       runs: [
         {
@@ -250,7 +239,6 @@ const weir60 = controller({
     },
     {
       id: 'D',
-      rows: 1,
       columns: 10,
       runs: [
         { ...coilLogic, count: 6 },
@@ -271,11 +259,10 @@ const sluice16 = controller({
   injectorOutputs: 0,
   price: 1290,
   wireAreaMax: 16 * MM2,
-  totals: [{ capability: 'high-side', current: 120 }],
+  highSideTotal: 120,
   layout: [
     {
       id: 'A',
-      rows: 2,
       columns: 6,
       runs: [
         { ...supply, name: 'Supply', current: 150 },
@@ -286,7 +273,6 @@ const sluice16 = controller({
     },
     {
       id: 'B',
-      rows: 2,
       columns: 8,
       runs: [
         { ...highSide, name: 'Channel', current: 25, count: 8 },
@@ -304,11 +290,10 @@ const eddy24 = controller({
   pumpPinCurrent: 0.5,
   injectorOutputs: 0,
   price: 480,
-  totals: [{ capability: 'reference-5v', current: 0.15 }],
+  referenceTotal: 0.15,
   layout: [
     {
       id: 'A',
-      rows: 2,
       columns: 17,
       runs: [
         supply,
@@ -335,7 +320,6 @@ const ferry26 = controller({
   layout: [
     {
       id: 'A',
-      rows: 2,
       columns: 13,
       runs: [
         constant,

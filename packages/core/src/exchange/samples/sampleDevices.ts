@@ -444,6 +444,8 @@ const actuators: readonly DeviceItem[] = [
     price: 0,
     mass: 4,
     ...large,
+    inrushFactor: 3,
+    inrushTime: 0.2,
     pins: [
       pin({
         id: '30',
@@ -459,7 +461,7 @@ const actuators: readonly DeviceItem[] = [
         id: '50',
         name: 'Solenoid',
         use: 'supply',
-        current: 35,
+        current: 12,
         voltage: 10.5,
         through: 'case',
         behaviour: 'resistive',

@@ -71,12 +71,12 @@ const bolt = (rating: number): FuseItem => ({
   band: boltBand,
   price: 4.5,
   wireAreaMin: 2.5 * MM2,
-  wireAreaMax: 35 * MM2,
+  wireAreaMax: (rating > 150 ? 70 : 35) * MM2,
 });
 
 export const sampleFuses: readonly FuseItem[] = [
   ...[1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 35, 40].map(blade),
-  ...[40, 50, 60, 80, 100, 125, 150].map(bolt),
+  ...[40, 50, 60, 80, 100, 125, 150, 175, 200, 250, 300].map(bolt),
 ];
 
 const relay = (rating: number, coilResistance: number): RelayItem => ({

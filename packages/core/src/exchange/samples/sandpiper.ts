@@ -137,6 +137,7 @@ export const sandpiper: BuildDocument = writeBuild({
         inertiaSwitch: true,
         inertiaPlacementId: 'inertia',
         trigger: 'low-side',
+        triggerPin: '',
         loadedTogether: 2,
       },
     ],

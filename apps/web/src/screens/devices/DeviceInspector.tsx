@@ -1,0 +1,130 @@
+import {
+  type Device,
+  electricCaseWords,
+  electricCases,
+  electricsFigure,
+  newestOf,
+  refOf,
+} from '@brookrain/core';
+import { useBuild } from '../../build/BuildContext.ts';
+import { ChoiceField } from '../../ui/ChoiceField.tsx';
+import { FieldOf } from '../../ui/FieldOf.tsx';
+import { FigureRows } from '../../ui/FigureRows.tsx';
+import { FindingNote } from '../../ui/FindingNote.tsx';
+import { ConnectionField } from './ConnectionField.tsx';
+import { itemOf, partInWords, pinsOf } from './deviceWords.ts';
+
+const AUTO = 'auto';
+
+/** Which fuse or relay it is; other devices of the same role. */
+function PartField({ device }: { device: Device }) {
+  const { catalogue, edit } = useBuild();
+  const { part } = device;
+  const path = ['devices', device.id, 'part', 'item'];
+  if (part.kind === 'fuse') {
+    const fuses = newestOf(catalogue, 'fuse');
+    return (
+      <ChoiceField
+        wide
+        label="Fuse"
+        value={part.item?.id ?? AUTO}
+        choices={[
+          { value: AUTO, label: 'by the rules' },
+          ...fuses.map(({ id, designation }) => ({ value: id, label: designation })),
+        ]}
+        onChoose={(id) => {
+          const fuse = fuses.find((each) => each.id === id);
+          edit({ name: 'set', path, value: fuse ? refOf(fuse) : null });
+        }}
+      />
+    );
+  }
+  if (part.kind === 'injector') return null;
+  const role = itemOf(device, catalogue)?.role;
+  const items =
+    part.kind === 'relay'
+      ? newestOf(catalogue, 'relay')
+      : newestOf(catalogue, 'device').filter((item) => item.role === role);
+  return (
+    <ChoiceField
+      wide
+      label="Part"
+      value={part.item.id}
+      choices={items.map(({ id, designation }) => ({ value: id, label: designation }))}
+      onChoose={(id) => {
+        const item = items.find((each) => each.id === id);
+        if (item) edit({ name: 'set', path, value: refOf(item) });
+      }}
+    />
+  );
+}
+
+/** One device: what it is, where it sits, where its pins lead, what it gets. */
+export function DeviceInspector({ device }: { device: Device }) {
+  const { document: build, catalogue, evaluation, edit } = useBuild();
+  const path = ['devices', device.id];
+  const findings = evaluation.findings.filter(
+    ({ where }) => 'device' in where && where.device === device.id,
+  );
+  const item = itemOf(device, catalogue);
+  return (
+    <>
+      <h2>{device.name}</h2>
+      <p className="text-[13px] text-second">{partInWords(device, build, catalogue)}</p>
+      {findings.map((finding) => (
+        <FindingNote key={finding.id} finding={finding} />
+      ))}
+      <div className="mt-2 space-y-1.5">
+        <FieldOf path={[...path, 'name']} />
+        <PartField device={device} />
+        <FieldOf path={[...path, 'state']} />
+        {device.state === 'removed' && <FieldOf path={[...path, 'replacedBy']} />}
+        <ChoiceField
+          wide
+          label="Sits at"
+          value={device.placementId}
+          choices={build.placements.map(({ id, name }) => ({ value: id, label: name }))}
+          onChoose={(value) => edit({ name: 'set', path: [...path, 'placementId'], value })}
+        />
+        <FieldOf path={[...path, 'loadedTogether']} />
+      </div>
+      <section className="rule mt-3 pt-2" aria-label="Pins">
+        <h3>Its pins lead to</h3>
+        <ul className="space-y-1">
+          {pinsOf(device, catalogue).map((pin) => (
+            <li key={pin.id}>
+              <span className="text-[13px] text-second">
+                {pin.id === pin.name ? pin.id : `${pin.id}, ${pin.name}`}
+              </span>
+              <ConnectionField device={device} pin={pin} />
+            </li>
+          ))}
+        </ul>
+      </section>
+      <FigureRows
+        title="It gets"
+        rows={[
+          ...electricCases.map(
+            (each) =>
+              [
+                electricCaseWords[each],
+                electricsFigure('voltage', { device: device.id, case: each }),
+              ] as const,
+          ),
+          ['Fuse', electricsFigure('fuse.deviceRating', { device: device.id })],
+          ['Error from its ground', electricsFigure('sensorError', { device: device.id })],
+        ]}
+      />
+      {item && item.seat !== 'none' && (
+        <p className="mt-2 text-[13px] text-second">Sits in {item.seat}.</p>
+      )}
+      <button
+        type="button"
+        className="act mt-3"
+        onClick={() => edit({ name: 'remove-device', deviceId: device.id })}
+      >
+        Take it off the list
+      </button>
+    </>
+  );
+}

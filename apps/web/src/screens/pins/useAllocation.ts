@@ -1,0 +1,77 @@
+import { type AllocationAnswer, type PinSheet, conflictInWords } from '@brookrain/core';
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { useBuild } from '../../build/BuildContext.ts';
+import { type ProgramRun, runProgram } from '../../evaluation/programRun.ts';
+import type { FoundAllocation } from '../../evaluation/programWork.ts';
+
+/** A search for the pins of all signals of a controller. */
+export interface AllocationSearch {
+  readonly looking: boolean;
+  /** why there is no answer, or what it came to */
+  readonly words: string | undefined;
+  look(sheet: PinSheet): void;
+  stop(): void;
+}
+
+/** Looks for pins, and stores what was found as one edit; left when the build is another. */
+export function useAllocation(): AllocationSearch {
+  const { stored, edit } = useBuild();
+  const [looking, setLooking] = useState(false);
+  const [words, setWords] = useState<string>();
+  const run = useRef<ProgramRun<FoundAllocation> | undefined>(undefined);
+  useEffect(() => () => run.current?.leave(), [stored]);
+  const store = (sheet: PinSheet, answer: AllocationAnswer): void => {
+    if (answer.state === 'conflict') {
+      setWords(conflictInWords(answer.conflict, sheet.problem));
+      return;
+    }
+    const devices: Record<string, Record<string, string>> = {};
+    const feeds: Record<string, string> = {};
+    let moved = 0;
+    for (const { id, partId, pin, feedId, assigned } of sheet.signals) {
+      const to = answer.pins.get(id);
+      if (to === undefined || to === assigned) continue;
+      moved += 1;
+      if (feedId === undefined) devices[partId] = { ...devices[partId], [pin]: to };
+      else feeds[feedId] = to;
+    }
+    const proven = answer.state === 'allocated' && answer.proven;
+    setWords(
+      `${moved === 0 ? 'Every signal stays on its pin' : `${moved} of ${sheet.signals.length} signals have another pin now`}${proven ? '; proven: no other way is better.' : '.'}`,
+    );
+    if (moved > 0) {
+      edit({ name: 'assign-pins', controllerId: sheet.controllerId, devices, feeds });
+    }
+  };
+  const look = async (sheet: PinSheet): Promise<void> => {
+    const own = runProgram((work) =>
+      work.allocation(
+        sheet.problem,
+        proxy((answer: AllocationAnswer) => {
+          if (run.current === own && answer.state === 'first') {
+            setWords('A first way is found; looking whether there is a better one.');
+          }
+        }),
+      ),
+    );
+    run.current = own;
+    const found = await own.answer;
+    if (found && run.current === own) store(sheet, found.answer);
+  };
+  return {
+    looking,
+    words,
+    look: (sheet) => {
+      setLooking(true);
+      setWords(undefined);
+      look(sheet)
+        .catch((error: unknown) =>
+          toast.error(error instanceof Error ? error.message : String(error)),
+        )
+        .finally(() => setLooking(false));
+    },
+    stop: () => run.current?.leave(),
+  };
+}

@@ -1,0 +1,118 @@
+import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
+import { lantern, sampleCatalogue } from '../exchange/index.ts';
+import { type BuildDocument, withValueAt } from '../model/index.ts';
+import type { TrippedBuild } from './trippedBuilds.ts';
+
+type Change = readonly [path: readonly string[], value: unknown];
+const changed = (build: BuildDocument, ...changes: readonly Change[]): BuildDocument =>
+  changes.reduce((document, [path, value]) => withValueAt(document, path, value), build);
+
+const item = (id: string) => ({ kind: 'item', item: { id, revision: 1 } });
+const ecu = (pin: string) => ({ to: 'controller', controllerId: 'ecu', pin, locked: false });
+const part = (partId: string, pin: string) => ({ to: 'part', partId, pin });
+const ground = (groundId: string) => ({ to: 'ground', groundId });
+const signal = (signalId: string) => ({ to: 'signal', signalId });
+const connection = (device: string, pin: string): readonly string[] => [
+  'devices',
+  device,
+  'connections',
+  pin,
+];
+
+const coolerFan = ['devices', 'cooler-fan-relay', 'connections'];
+const idleValve = ['devices', 'idle-valve'];
+const alternator = ['devices', 'alternator'];
+
+/** Lantern with everything settled that its electrics are stopped by. */
+export const settledLantern: BuildDocument = changed(
+  lantern,
+  [['power', 'ecuConnections', 'A10'], signal('ign-brown')],
+  [
+    coolerFan,
+    {
+      '30': part('fuse-cooler-fan', 'out'),
+      '86': part('fuse-cooler-fan', 'out'),
+      '85': ecu('B15'),
+    },
+  ],
+  [[...idleValve, 'part'], item('DV-IDLE2')],
+  [[...idleValve, 'connections'], { '1': part('fuse-valves', 'out'), '2': ecu('B14') }],
+  [[...alternator, 'part'], item('DV-ALT-1')],
+  [
+    [...alternator, 'connections'],
+    { 'B+': part('fuse-alternator', 'out'), L: signal('ign-brown') },
+  ],
+);
+
+const withPart = (id: string, values: object): Catalogue => ({
+  items: sampleCatalogue.items.map((each) =>
+    each.id === id ? ({ ...each, ...values } as CatalogueItem) : each,
+  ),
+});
+
+const trip = (
+  rule: string,
+  finding: string,
+  changes: readonly Change[],
+  curable = true,
+): TrippedBuild => ({
+  rule,
+  finding,
+  build: changed(settledLantern, ...changes),
+  soundBuild: settledLantern,
+  curable,
+});
+
+/** Builds whose devices, pins or wires are wrong in one way. */
+export const trippedElectrics: readonly TrippedBuild[] = [
+  trip('signal.dead-in-crank', 'signal.dead-in-crank:ign-black', [
+    [['power', 'ecuConnections', 'A10'], signal('ign-black')],
+  ]),
+  trip('pin.too-few', 'pin.too-few:ecu/high-side', [
+    [
+      coolerFan,
+      { '30': part('fuse-cooler-fan', 'out'), '86': ecu(''), '85': ground('panel-stud') },
+    ],
+  ]),
+  trip('pin.too-few', 'pin.three-wire-valve:idle-valve', [
+    [[...idleValve, 'part'], item('DV-IDLE3')],
+    [
+      [...idleValve, 'connections'],
+      { '1': ecu(''), '2': part('fuse-valves', 'out'), '3': ecu('') },
+    ],
+  ]),
+  trip('pin.fault', 'pin.unassigned:coolant~1', [[connection('coolant', '1'), ecu('')]]),
+  trip('pin.fault', 'pin.capability:coolant~1', [[connection('coolant', '1'), ecu('B16')]]),
+  {
+    ...trip('reference.overload', 'reference.overload:ecu', [], false),
+    catalogue: withPart('LEAT34', { referenceTotal: 0.02 }),
+  },
+  trip('alternator.unled', 'alternator.unled:alternator', [
+    [[...alternator, 'part'], item('DV-ALT-P')],
+    [[...alternator, 'connections'], { 'B+': part('fuse-alternator', 'out') }],
+  ]),
+  trip(
+    'device.unwired',
+    'device.unwired:fan-1',
+    [[['devices', 'fan-1', 'connections'], { '+': part('fan-1-relay', '87') }]],
+    false,
+  ),
+  trip('ground.sensor-to-chassis', 'ground.sensor-to-chassis:coolant', [
+    [connection('coolant', '2'), ground('engine-block')],
+  ]),
+  trip(
+    'supply.unprotected',
+    'supply.unprotected:fan-1~+',
+    [[connection('fan-1', '+'), part('battery', '+')]],
+    false,
+  ),
+  trip('device.fuse', 'device.fuse:fuse-fan-1', [
+    [['devices', 'fuse-fan-1', 'part', 'item'], { id: 'FB10', revision: 1 }],
+  ]),
+  trip('device.fuse', 'device.fuse-inrush:fuse-fan-1', [
+    [['devices', 'fuse-fan-1', 'part', 'item'], { id: 'FB25', revision: 1 }],
+  ]),
+  trip('device.relay', 'device.relay:fan-1-relay', [
+    [connection('fan-2', '+'), part('fan-1-relay', '87')],
+  ]),
+];
