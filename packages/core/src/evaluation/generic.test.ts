@@ -311,6 +311,10 @@ describe('dead inputs', () => {
     ['options', 'acceptances', 'shelf'].includes(path[0]!) ||
     // What was measured on a wire says whether it is live: network.test.ts tries both sides of that.
     (path[0] === 'vehicleSignals' && path.at(-1) === 'value') ||
+    // In which order outputs are best kept; pins are looked for by another call.
+    path.at(-1) === 'cylinder' ||
+    // What a start heats keeps its heat, whatever lies beside it.
+    (path.at(-1) === 'loadedTogether' && ['starter', 'isolator'].includes(path[1]!)) ||
     // What goes has no wires.
     (path[0] === 'devices' && valueAt(document, ['devices', path[1]!, 'state']) === 'removed') ||
     // Without boost there is nothing to share out, and nothing for a cooler to cool.

@@ -202,7 +202,7 @@ export const tripped: readonly TrippedBuild[] = [
   trip('main-fuse', 'main-fuse.distance:battery-+~main-fuse', [
     ['placements.main-fuse.x', { value: 3, unit: 'mm' }],
   ]),
-  trip('main-fuse', 'main-fuse.load', [[element('pump', 'item'), ref('P900T')]]),
+  trip('main-fuse', 'main-fuse.load', [['power.mainFuse', ref('FM60')]]),
   trip('pump.trigger', 'pump.trigger-side:pump-feed', [
     ['power.pumpFeeds.pump-feed.trigger', 'high-side'],
   ]),

@@ -157,7 +157,7 @@ export const trippedSystems: readonly TrippedBuild[] = [
     'pump.shared-output',
     twin,
     [[element('pump-2', 'control'), stepped(0, 60, 50)]],
-    false,
+    true,
   ),
   {
     ...trip('filter.protection', 'filter.injectors:main', plain, [], true),

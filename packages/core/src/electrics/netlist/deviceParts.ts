@@ -8,7 +8,14 @@ import {
 } from '../../catalogue/index.ts';
 import type { Controller, Device, Ground, InjectorRow, VehicleSignal } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
-import { type InnerElement, type NetPart, type NetPin, type PartSort, nodeOf } from './netlist.ts';
+import {
+  type InnerContact,
+  type InnerElement,
+  type NetPart,
+  type NetPin,
+  type PartSort,
+  nodeOf,
+} from './netlist.ts';
 
 const bladeRange = { areaMin: 0.3e-6, areaMax: 6e-6 };
 const anyLug = { areaMin: 0.3e-6, areaMax: 70e-6, joint: 'lug' as const };
@@ -287,7 +294,7 @@ function insideController(id: string, item: EcuItem): InnerElement[] {
     from: string,
     to: string,
     resistance: number,
-  ): InnerElement => ({
+  ): InnerContact => ({
     kind: 'contact',
     leads,
     id: `${id} ${name}`,
@@ -308,7 +315,11 @@ function insideController(id: string, item: EcuItem): InnerElement[] {
     if (has(pin, 'low-side', 'peak-hold', 'coil-driver', 'pwm') && !has(pin, 'high-side')) {
       inner.push(contact('back', `sinks ${pin.id}`, node(pin), node(ground), DRIVER));
     } else if (has(pin, 'high-side') && supply) {
-      inner.push(contact('on', `feeds ${pin.id}`, node(supply), node(pin), CHANNEL));
+      const limit = pin.current > 0 ? { limit: pin.current } : {};
+      inner.push({
+        ...contact('on', `feeds ${pin.id}`, node(supply), node(pin), CHANNEL),
+        ...limit,
+      });
     } else if (has(pin, 'sensor-ground')) {
       inner.push(
         contact('back', `sensor ground ${pin.id}`, node(pin), node(ground), SENSOR_GROUND),

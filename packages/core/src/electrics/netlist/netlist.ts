@@ -57,6 +57,8 @@ export interface InnerContact extends Inside {
   /** whether it leads a supply on, or a current back */
   readonly leads: 'on' | 'back';
   readonly resistance: number;
+  /** it opens by itself above so much, A: an output of a controller */
+  readonly limit?: number;
 }
 /** What takes current: A at V, for a share of the time, in some states of the vehicle. */
 export interface InnerLoad extends Inside {

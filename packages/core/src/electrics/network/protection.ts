@@ -6,19 +6,22 @@ export type Protection =
   | { readonly by: 'fuse'; readonly partId: string; readonly sourceId: string }
   | { readonly by: 'source'; readonly sourceId: string }
   | { readonly by: 'nothing'; readonly sourceId: string }
-  /** a source inside a controller limits the current by itself */
-  | { readonly by: 'limited' };
+  /** a source or an output inside a controller limits the current by itself, A */
+  | { readonly by: 'limited'; readonly current: number };
+
+/** What comes out of a controller’s references and inputs at most, A. */
+const LIMITED = 1;
 
 interface Step {
   readonly to: string;
   readonly fuse?: string;
+  readonly limit?: number;
 }
 
 /** Which way current can come to a node: along wires, contacts and fuses, not through loads. */
 function waysOf(netlist: Netlist): ReadonlyMap<string, Step[]> {
   const ways = new Map<string, Step[]>();
-  const both = (a: string, b: string, fuse?: string): void => {
-    const step = fuse === undefined ? {} : { fuse };
+  const both = (a: string, b: string, step: Omit<Step, 'to'> = {}): void => {
     ways.set(a, [...(ways.get(a) ?? []), { to: b, ...step }]);
     ways.set(b, [...(ways.get(b) ?? []), { to: a, ...step }]);
   };
@@ -27,13 +30,18 @@ function waysOf(netlist: Netlist): ReadonlyMap<string, Step[]> {
   }
   for (const part of netlist.parts) {
     const [a, b] = part.pins;
-    if (part.sort === 'fuse' && a && b) both(a.node, b.node, part.id);
+    if (part.sort === 'fuse' && a && b) both(a.node, b.node, { fuse: part.id });
     for (const element of part.inside) {
-      if (element.kind === 'contact' && element.leads === 'on') both(element.from, element.to);
+      if (element.kind !== 'contact' || element.leads !== 'on') continue;
+      const { limit } = element;
+      both(element.from, element.to, limit === undefined ? {} : { limit });
     }
   }
   return ways;
 }
+
+const sourceOf = (protection: Protection): string =>
+  'sourceId' in protection ? protection.sourceId : '';
 
 /** What protects each wire, from the battery and the wires found on the vehicle outwards. */
 export function protections(
@@ -48,12 +56,17 @@ export function protections(
     const open = [start];
     for (let node = open.shift(); node !== undefined; node = open.shift()) {
       const here = at.get(node);
-      if (!here || here.by === 'limited') continue;
-      for (const { to, fuse } of ways.get(node) ?? []) {
+      if (!here) continue;
+      for (const { to, fuse, limit } of ways.get(node) ?? []) {
         if (at.has(to)) continue;
+        if (limit !== undefined) {
+          at.set(to, { by: 'limited', current: limit });
+          open.push(to);
+          continue;
+        }
         at.set(
           to,
-          fuse === undefined ? here : { by: 'fuse', partId: fuse, sourceId: here.sourceId },
+          fuse === undefined ? here : { by: 'fuse', partId: fuse, sourceId: sourceOf(here) },
         );
         open.push(to);
       }
@@ -75,7 +88,7 @@ export function protections(
   return new Map(
     netlist.wires.map((wire): readonly [string, Protection] => {
       const before = at.get(wire.from.node) ?? at.get(wire.to.node);
-      if (!before) return [wire.id, { by: 'limited' }];
+      if (!before) return [wire.id, { by: 'limited', current: LIMITED }];
       if (before.by !== 'nothing') return [wire.id, before];
       // Straight from the battery: the fuse at its other end stands for it.
       const fuse = fusesOf.get(wire.to.node) ?? fusesOf.get(wire.from.node);

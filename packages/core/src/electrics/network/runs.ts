@@ -99,7 +99,10 @@ export function wireRuns(netlist: Netlist): WireRun[] {
         return 'signal';
       }
       if (wires.some(({ role }) => role === 'keyed' || role === 'triggered')) return 'trigger';
-      if (parts.some(({ sort }) => sort === 'controller')) return 'controller';
+      // What comes out of a controller’s grounds is what its outputs drew.
+      if (parts.some(({ sort }) => sort === 'controller')) {
+        return wires.some(({ role }) => role === 'ground') ? 'load' : 'controller';
+      }
       const ends = parts.map(({ sort }) => sort);
       if (ends.includes('battery')) return 'trunk';
       if (ends.includes('fuse')) return 'branch';

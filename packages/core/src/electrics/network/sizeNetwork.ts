@@ -46,8 +46,6 @@ const STARTER_DROP = 0.5;
 const AT_SOURCE = 0.18;
 /** How long a starter is worked, s. */
 const CRANKING = 30;
-/** What comes out of a controller's references and inputs at most, A. */
-const LIMITED = 1;
 /** What a wire found on the vehicle is taken to feed where its fuse is not known, A. */
 const FOUND_LOAD = 4;
 
@@ -179,7 +177,7 @@ export function sizeNetwork(input: {
               ? found.get(protection.sourceId)
               : undefined,
         ),
-        limitedTo: protection === undefined || protection.by === 'limited' ? LIMITED : undefined,
+        limitedTo: protection?.by === 'limited' ? protection.current : undefined,
         forSeconds: brief ? CRANKING : undefined,
         steadily: brief ? usual : undefined,
         sourceResistance,

@@ -1,5 +1,10 @@
-import type { BuildFinding, PumpFeed } from '../../model/index.ts';
+import type { EcuItem } from '../../catalogue/index.ts';
+import type { BuildCommand, BuildFinding, PumpFeed } from '../../model/index.ts';
+import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
+import { controllerSignals, problemOf } from '../pins/problemOf.ts';
+import { sparePins } from '../pins/sparePins.ts';
+import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 
 /** What must be switched together: all pumps of a circuit, but each that comes in on demand. */
 function switchedWith({ document }: ElectricsChecked, feed: PumpFeed): string {
@@ -9,32 +14,67 @@ function switchedWith({ document }: ElectricsChecked, feed: PumpFeed): string {
   return onDemand ? `${feed.circuitId} ${feed.elementId}` : feed.circuitId;
 }
 
+const pinOf = (feed: PumpFeed, ecu: EcuItem): string =>
+  feed.triggerPin === '' ? ecu.pumpPin : feed.triggerPin;
+
+/** Each group that shares a pin with another on a spare pin of its own, where there are so many. */
+function apart(checked: ElectricsChecked, sharing: readonly PumpFeed[][]): Cure<BuildCommand>[] {
+  const { ecu, wired, electrics } = checked;
+  const signals = controllerSignals(wired, electrics.netlist, ENGINE_CONTROLLER, ecu);
+  const { problem, assigned } = problemOf(ecu, signals);
+  const spare = sparePins(problem, assigned).get(ecu.pumpPinSide) ?? [];
+  const others = sharing.slice(1);
+  if (spare.length < others.length) return [];
+  const feeds = others.flatMap((group, i) =>
+    group.map(({ id }) => [id, spare[i] ?? ecu.pumpPin] as const),
+  );
+  return [
+    {
+      text: `Give each an output of its own: ${spare.slice(0, others.length).join(', ')}`,
+      command: {
+        name: 'assign-pins',
+        controllerId: ENGINE_CONTROLLER,
+        devices: {},
+        feeds: Object.fromEntries(feeds),
+      },
+    },
+  ];
+}
+
 /** Pumps that have to be switched apart, on one output of the ECU. */
 export const sharedPin: ElectricsRule = {
   id: 'pump.shared-output',
   source: 'an output switches all that hangs on it: what runs apart needs an output of its own',
   check(checked) {
-    const groups = new Map<string, PumpFeed>();
-    for (const { feed } of checked.feeds) {
-      const group = switchedWith(checked, feed);
-      if (!groups.has(group)) groups.set(group, feed);
-    }
-    const [first, apart] = groups.values();
-    if (!first || !apart) return [];
     const { ecu } = checked;
+    const byPin = new Map<string, Map<string, PumpFeed[]>>();
+    for (const { feed } of checked.feeds) {
+      const groups = byPin.get(pinOf(feed, ecu)) ?? new Map<string, PumpFeed[]>();
+      const group = switchedWith(checked, feed);
+      groups.set(group, [...(groups.get(group) ?? []), feed]);
+      byPin.set(pinOf(feed, ecu), groups);
+    }
+    const shared = [...byPin].find(([, groups]) => groups.size > 1);
+    if (!shared) return [];
+    const [pin, groups] = shared;
+    const sharing = [...groups.values()];
+    const other = sharing[1]?.[0];
+    if (!other) return [];
+    const cures = (): Cure<BuildCommand>[] => [
+      ...apart(checked, sharing),
+      { text: 'Give each group an output of its own, or let all of them run together' },
+    ];
     const finding: BuildFinding = {
       id: 'pump.shared-output',
       rule: 'pump.shared-output',
       severity: 'warn',
-      where: { stage: 'wiring', feed: apart.id, part: 'relay' },
+      where: { stage: 'wiring', feed: other.id, part: 'relay' },
       title: 'Pumps that run apart share one output',
-      because: `${ecu.designation} pin ${ecu.pumpPin} switches the relays of pumps that have to come in by themselves, {groups} groups of them: on one output they all run whenever one does`,
+      because: `${ecu.designation} pin ${pin} switches the relays of pumps that have to come in by themselves, {groups} groups of them: on one output they all run whenever one does`,
       numbers: { groups: { value: groups.size, kind: 'count' } },
       measured: { value: groups.size, kind: 'count' },
       limit: { value: 1, kind: 'count' },
-      cures: () => [
-        { text: 'Give each group an output of its own, or let all of them run together' },
-      ],
+      cures,
     };
     return [finding];
   },

@@ -8,6 +8,7 @@ import {
 } from '../../model/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
+import { kittiwakeWiring } from './kittiwakeWiring.ts';
 import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
 
 const typedPart = { pressure: q(0, 'pressure', 'kPa'), fuelLevel: q(60, 'length', 'mm') };
@@ -125,6 +126,7 @@ const feed = (
   circuitId: string,
   elementId: string,
   pumpPlacementId: string,
+  triggerPin = '',
 ): PumpFeed => ({
   id,
   circuitId,
@@ -138,7 +140,7 @@ const feed = (
   inertiaSwitch: true,
   inertiaPlacementId: 'inertia',
   trigger: 'low-side',
-  triggerPin: '',
+  triggerPin,
   loadedTogether: 6,
 });
 
@@ -279,11 +281,12 @@ export const kittiwake: BuildDocument = writeBuild({
     },
   ],
   ...kittiwakeVehicle,
+  placements: [...kittiwakeVehicle.placements, ...kittiwakeWiring.placements],
   power: {
     wireSystem: 'metric',
     battery: ref('BT70'),
     batteryPlacementId: 'battery',
-    mainFuse: ref('FM80'),
+    mainFuse: ref('FM200'),
     mainFusePlacementId: 'main-fuse',
     studPlacementId: 'panel',
     ecu: ref('WEIR60'),
@@ -291,17 +294,17 @@ export const kittiwake: BuildDocument = writeBuild({
     keyedFeedPlacementId: 'panel',
     pumpFeeds: [
       feed('pump-feed', 'main', 'pump', 'pump'),
-      feed('pump-2-feed', 'main', 'pump-2', 'pump-2'),
-      feed('methanol-pump-feed', 'methanol', 'methanol-pump', 'methanol-pump'),
+      feed('pump-2-feed', 'main', 'pump-2', 'pump-2', 'C16'),
+      feed('methanol-pump-feed', 'methanol', 'methanol-pump', 'methanol-pump', 'C17'),
     ],
     wireDecisions: [],
-    ecuConnections: {},
-    negativeGroundId: null,
+    ecuConnections: kittiwakeWiring.ecuConnections,
+    negativeGroundId: 'battery-stud',
   },
-  devices: [],
-  controllers: [],
-  vehicleSignals: [],
-  grounds: [],
+  devices: kittiwakeWiring.devices,
+  controllers: kittiwakeWiring.controllers,
+  vehicleSignals: kittiwakeWiring.vehicleSignals,
+  grounds: kittiwakeWiring.grounds,
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(85, 'ratio', '%'),

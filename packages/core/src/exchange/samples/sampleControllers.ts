@@ -218,7 +218,8 @@ const weir60 = controller({
         { ...pullUp, count: 8 },
         { ...bus, count: 4 },
         { ...analogue, count: 6, from: 14 },
-        { ...lowSidePwm, count: 8 },
+        { ...lowSidePwm, count: 4 },
+        { ...lowSidePwm, count: 4, from: 5, timer: 'T2' },
       ],
     },
     {

@@ -215,6 +215,7 @@ const sensors: readonly DeviceItem[] = [
     ],
   }),
   busModule('DV-LAMBDA-C', 'Wideband module on the bus', 'lambda', 3, {
+    wireAreaMax: 1.5 * MM2,
     seat: 'M18×1.5',
     when: 'engine turning',
   }),
@@ -421,7 +422,7 @@ const actuators: readonly DeviceItem[] = [
         use: 'signal',
         capability: 'pwm',
         current: 0.02,
-        frequency: 100,
+        frequency: 250,
       }),
     ],
   }),

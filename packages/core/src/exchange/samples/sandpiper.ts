@@ -1,6 +1,7 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
 import { sandpiperVehicle } from './sandpiperVehicle.ts';
+import { sandpiperWiring } from './sandpiperWiring.ts';
 import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
 
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
@@ -113,11 +114,12 @@ export const sandpiper: BuildDocument = writeBuild({
     },
   ],
   ...sandpiperVehicle,
+  placements: [...sandpiperVehicle.placements, ...sandpiperWiring.placements],
   power: {
     wireSystem: 'metric',
     battery: ref('BL12'),
     batteryPlacementId: 'battery',
-    mainFuse: ref('FM40'),
+    mainFuse: ref('FM80'),
     mainFusePlacementId: 'main-fuse',
     studPlacementId: 'panel',
     ecu: ref('RILL18'),
@@ -142,13 +144,13 @@ export const sandpiper: BuildDocument = writeBuild({
       },
     ],
     wireDecisions: [],
-    ecuConnections: {},
-    negativeGroundId: null,
+    ecuConnections: sandpiperWiring.ecuConnections,
+    negativeGroundId: 'frame',
   },
-  devices: [],
-  controllers: [],
-  vehicleSignals: [],
-  grounds: [],
+  devices: sandpiperWiring.devices,
+  controllers: sandpiperWiring.controllers,
+  vehicleSignals: sandpiperWiring.vehicleSignals,
+  grounds: sandpiperWiring.grounds,
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(85, 'ratio', '%'),
