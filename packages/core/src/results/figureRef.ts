@@ -29,21 +29,49 @@ export function figureNames<const Patterns extends Readonly<Record<string, strin
     figure: Figure,
     ...[scope]: ScopeArguments<ScopeOf<Patterns[Figure]>>
   ): FigureRef => {
-    const given = Object.entries(scope ?? {}).filter(([, value]) => value !== undefined);
-    const of = Object.fromEntries(given) as FigureRef['of'];
+    const of: Record<string, string | number> = {};
+    for (const [name, value] of Object.entries(scope ?? {})) {
+      if (value !== undefined) of[name] = value as string | number;
+    }
     return { figure, of, key: keyOf(patterns[figure] ?? figure, of) };
   };
   return Object.assign(ref, { patterns });
 }
 
+/** A piece of a pattern: plain text, or what the figure is a figure of. */
+interface Piece {
+  readonly text: string;
+  readonly scope: string;
+  readonly dot: string;
+}
+const pieces = new Map<string, readonly Piece[]>();
+
+/** A pattern taken apart, once. */
+function piecesOf(pattern: string): readonly Piece[] {
+  const known = pieces.get(pattern);
+  if (known) return known;
+  const made: Piece[] = [];
+  let at = 0;
+  for (const found of pattern.matchAll(/\{(\.?)(\w+)\}/g)) {
+    const [whole, dot = '', scope = ''] = found;
+    made.push({ text: pattern.slice(at, found.index), scope, dot });
+    at = found.index + whole.length;
+  }
+  made.push({ text: pattern.slice(at), scope: '', dot: '' });
+  pieces.set(pattern, made);
+  return made;
+}
+
 function keyOf(pattern: string, of: FigureRef['of']): string {
-  if (!pattern.includes('{')) return pattern;
-  return pattern.replaceAll(/\{(\.?)(\w+)\}/g, (_, dot: string, scope: string) => {
+  let key = '';
+  for (const { text, scope, dot } of piecesOf(pattern)) {
+    key += text;
+    if (scope === '') continue;
     const value = of[scope];
-    if (value !== undefined) return `${dot}${value}`;
-    if (dot === '') throw new Error(`the figure "${pattern}" needs its ${scope}`);
-    return '';
-  });
+    if (value !== undefined) key += `${dot}${value}`;
+    else if (dot === '') throw new Error(`the figure "${pattern}" needs its ${scope}`);
+  }
+  return key;
 }
 
 /** Figures of which a build has one: the key is the name. */

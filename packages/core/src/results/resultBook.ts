@@ -2,7 +2,7 @@ import { valueUnder } from '../numerics/index.ts';
 import type { FigureRef } from './figureRef.ts';
 import type { Formula, FormulaInput, TypedFormula } from './formula.ts';
 import type { Sourced } from './origin.ts';
-import type { Result } from './result.ts';
+import type { Result, WorkingInput } from './result.ts';
 
 /** Computes a formula from plain numbers by name. */
 export function computeFormula(
@@ -24,25 +24,33 @@ export function derive<Names extends string>(input: {
   formula: TypedFormula<Names>;
   inputs: { readonly [Name in Names]: Sourced | Result };
 }): Result {
-  const { formula } = input;
-  const entries = Object.entries(input.inputs) as [string, Sourced | Result][];
+  const { formula, figure, label } = input;
+  const given = input.inputs as Readonly<Record<string, Sourced | Result>>;
   const plain: Record<string, FormulaInput> = {};
-  for (const [name, value] of entries) plain[name] = value.value;
+  const inputs: WorkingInput[] = [];
+  // A build has thousands of figures: each is made in one walk over what it is made of.
+  for (const name of Object.keys(given)) {
+    const entry = valueUnder(given, name);
+    plain[name] = entry.value;
+    inputs.push({
+      name,
+      value: entry.value,
+      kind: valueUnder(formula.inputKinds, name),
+      from: 'key' in entry ? `result:${entry.key}` : entry.from,
+    });
+  }
   return {
-    ...input.figure,
-    label: input.label,
+    figure: figure.figure,
+    of: figure.of,
+    key: figure.key,
+    label,
     value: computeFormula(formula, plain),
     kind: formula.kind,
     working: {
       formula: formula.name,
       notation: formula.notation,
       source: formula.source,
-      inputs: entries.map(([name, value]) => ({
-        name,
-        value: value.value,
-        kind: valueUnder(formula.inputKinds, name),
-        from: 'key' in value ? `result:${value.key}` : value.from,
-      })),
+      inputs,
     },
   };
 }
