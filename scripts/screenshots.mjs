@@ -23,7 +23,6 @@ await new Promise((resolve) =>
 );
 
 const pictures = [
-  { name: 'builds', path: '/' },
   { name: 'brief', path: '/builds/lantern/brief' },
   { name: 'fuel-need', path: '/builds/lantern/demand' },
   { name: 'injectors', path: '/builds/lantern/injectors' },
@@ -33,7 +32,22 @@ const pictures = [
   { name: 'lines', path: '/builds/lantern/lines?of=return' },
   { name: 'work-card', path: '/builds/lantern/cards?of=return' },
   { name: 'buying', path: '/builds/kittiwake/buying' },
-  { name: 'tank', path: '/builds/lantern/tank' },
+  {
+    name: 'devices',
+    path: '/builds/lantern/devices?of=coil-1',
+    act: (page) => page.getByRole('region', { name: 'From the end backwards' }).waitFor(),
+  },
+  {
+    name: 'pins',
+    path: '/builds/lantern/pins',
+    act: (page) => page.getByRole('listbox', { name: 'Cavities of plug A' }).waitFor(),
+  },
+  {
+    name: 'wires',
+    path: '/builds/kittiwake/wires',
+    theme: 'dark',
+    act: (page) => page.getByRole('table', { name: 'Wires' }).waitFor(),
+  },
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
   {
     name: 'new-build',
@@ -65,12 +79,6 @@ const pictures = [
     act: async (page) => {
       await page.getByRole('button', { name: 'Accept with a reason' }).first().click();
     },
-  },
-  {
-    name: 'compare-dark',
-    path: '/builds/lantern/compare',
-    theme: 'dark',
-    act: (page) => page.getByRole('table', { name: 'Figures that differ' }).waitFor(),
   },
   {
     name: 'operating-map',

@@ -282,6 +282,7 @@ describe('figures', () => {
         withValueAt(lantern, 'assemblies.feed.asMade', asCut('feed', 3370)),
       ),
       'a tank on the map': with_(lantern),
+      'a device on the list': with_(lantern),
     };
     for (const { key, onlyWith } of documentedFigures) {
       const where = onlyWith ? others[onlyWith] : figures;

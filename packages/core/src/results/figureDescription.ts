@@ -8,6 +8,7 @@ export interface FigureDescription {
   /** what a build must have for it to be there; nothing when every build has it */
   readonly onlyWith?:
     | 'a surge tank'
+    | 'a device on the list'
     | 'a staged row'
     | 'a seasonal fuel'
     | 'a way on the map'

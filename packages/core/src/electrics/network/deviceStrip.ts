@@ -143,7 +143,9 @@ export function deviceStrip(
     ];
   };
   return part.pins.flatMap((pin) => {
-    const path = pathTo(pin.node, ways, isEnd);
+    // A supply is followed to where it comes from; only what a controller feeds ends there.
+    const toSource = pin.use === 'supply' ? pathTo(pin.node, ways, (n) => sources.has(n)) : [];
+    const path = toSource.length > 0 ? toSource : pathTo(pin.node, ways, isEnd);
     if (path.length === 0) return [];
     const steps = [...stepAt(pin.node), ...path.flatMap(({ to, wire }) => stepAt(to, wire))];
     return [{ pin: pin.pin, name: pin.name, steps }];
