@@ -73,7 +73,7 @@ test('pins are looked for, proven, and stored as one edit', async ({ page, serve
         (await stored(page.request, server)).document.devices['coolant']?.connections['1']?.pin,
     )
     .toMatch(/^A1[67]$/);
-  await expect(page.getByText('Signal without a pin')).toHaveCount(0);
+  await expect(page.getByRole('main').getByText('Signal without a pin')).toHaveCount(0);
 });
 
 test('a wire found dead in CRANK is cured by the one that is live', async ({ page, server }) => {
@@ -82,7 +82,8 @@ test('a wire found dead in CRANK is cured by the one that is live', async ({ pag
     .getByRole('button', { name: 'Take Ignition lock, brown: it is live in both' })
     .first()
     .click();
-  await expect(page.getByText('Ignition feed is dead while cranking')).toHaveCount(0);
+  const main = page.getByRole('main');
+  await expect(main.getByText('Ignition feed is dead while cranking')).toHaveCount(0);
   await page.getByRole('button', { name: 'Ignition lock, black/white' }).click();
   await page.getByLabel('CRANK', { exact: true }).fill('10.1');
   await page.getByLabel('CRANK', { exact: true }).press('Enter');
@@ -95,10 +96,12 @@ test('wires are found by what they belong to, and one is sized by hand', async (
 }) => {
   await page.goto(`${server}/builds/lantern/wires?part=fan-1`);
   await expect(page.getByText(/^2 wires/)).toBeVisible();
-  await page.getByRole('button', { name: 'Fan 1, Supply' }).click();
+  await page.getByRole('button', { name: 'Fan 1, Supply', exact: true }).click();
   await page.getByLabel('Size', { exact: true }).click();
   await page.getByRole('option', { name: '1 mm²', exact: true }).click();
   await expect(page.getByText('Wire is too thin for its current').first()).toBeVisible();
   await page.getByRole('button', { name: 'Let the rules size this wire' }).first().click();
-  await expect(page.getByText('Wire is too thin for its current')).toHaveCount(0);
+  await expect(
+    page.getByRole('complementary').getByText('Wire is too thin for its current'),
+  ).toHaveCount(0);
 });

@@ -315,8 +315,11 @@ describe('dead inputs', () => {
     path.at(-1) === 'cylinder' ||
     // What a start heats keeps its heat, whatever lies beside it.
     (path.at(-1) === 'loadedTogether' && ['starter', 'isolator'].includes(path[1]!)) ||
-    // What goes has no wires.
-    (path[0] === 'devices' && valueAt(document, ['devices', path[1]!, 'state']) === 'removed') ||
+    // What goes, and what nobody may touch, has no wires.
+    (path[0] === 'devices' &&
+      (valueAt(document, ['devices', path[1]!, 'state']) === 'removed' ||
+        Object.keys(valueAt(document, ['devices', path[1]!, 'connections']) as object).length ===
+          0)) ||
     // Without boost there is nothing to share out, and nothing for a cooler to cool.
     (document.brief.boost.value === 0 &&
       path[0] === 'brief' &&

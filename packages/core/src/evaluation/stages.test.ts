@@ -47,16 +47,8 @@ const named = [
 ];
 const everyStage = Object.values(stages).map((stage) => stage.name);
 
-const mapParts: ReadonlySet<string> = new Set([
-  ...mapSlices,
-  'vehicle',
-  'routes',
-  'tanks',
-  'devices',
-  'controllers',
-  'vehicleSignals',
-  'grounds',
-]);
+const mapParts: ReadonlySet<string> = new Set([...mapSlices, 'vehicle', 'routes', 'tanks']);
+const wired: ReadonlySet<string> = new Set(['devices', 'controllers', 'vehicleSignals', 'grounds']);
 
 /** Stages that a change of a leaf may run, by where it stands. */
 function expectedOf(path: Path): readonly string[] {
@@ -164,8 +156,21 @@ const settled = (document: BuildDocument): string =>
 describe('stages', () => {
   // What stands on the map stands there many times over: the first few of each field are tried.
   const isOnMap = ({ path }: Leaf): boolean => mapParts.has(path[0]!);
+  const isWired = ({ path }: Leaf): boolean => wired.has(path[0]!);
+  // One of each field of a device is tried, whatever the device.
+  const fields = new Set<string>();
+  const isNewField = ({ path }: Leaf): boolean => {
+    const field = `${path[0]} ${path.at(-1) === 'value' ? path.at(-2) : path.at(-1)}`;
+    const fresh = !fields.has(field);
+    fields.add(field);
+    return fresh;
+  };
   const all = leavesOf(lantern);
-  const leaves = [...all.filter((leaf) => !isOnMap(leaf)), ...firstOfEach(all.filter(isOnMap), 1)]
+  const leaves = [
+    ...all.filter((leaf) => !isOnMap(leaf) && !isWired(leaf)),
+    ...firstOfEach(all.filter(isOnMap), 1),
+    ...all.filter((leaf) => isWired(leaf) && isNewField(leaf)),
+  ]
     .filter(isChangeable)
     .filter(({ path }) => path.at(-1) !== 'revision' && path[0] !== 'version');
 

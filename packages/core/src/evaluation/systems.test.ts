@@ -285,7 +285,13 @@ describe('wire and flow', () => {
     const ids = checked.feeds.flatMap((f) => f.main.wires.map((w) => w.wire.id));
     expect(new Set(ids).size).toBe(2);
     const total = checked.feeds.reduce((sum, f) => sum + f.pumpGroup.wires[0]!.task.load, 0);
-    expect(checked.feeds[0]!.main.wires[0]!.task.load).toBeCloseTo(total, 9);
+    const carried = checked.feeds[0]!.main.wires[0]!.task.load;
+    expect(carried).toBeGreaterThan(total);
+    // What goes into the stud goes out of it, to pumps and everything else.
+    const out = checked.electrics.wires.filter(({ wire }) => wire.from.node === 'stud:stud');
+    expect(out.length).toBeGreaterThan(checked.feeds.length);
+    const onward = out.reduce((sum, { task }) => sum + (task.steadily ?? task.load), 0);
+    expect(carried).toBeCloseTo(onward, 6);
   });
 });
 

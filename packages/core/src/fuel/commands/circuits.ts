@@ -53,7 +53,7 @@ export const layOutCircuit = command({
   },
 });
 
-/** Takes a circuit out with its rows and feeds, and its fuel if no other circuit uses it. */
+/** Takes a circuit out with its rows, their injectors, its feeds, and its fuel if no other uses it. */
 export const removeCircuit = command({
   name: 'remove-circuit',
   fields: { circuitId: id },
@@ -71,6 +71,9 @@ export const removeCircuit = command({
     }
     for (const [feedId, feed] of Object.entries(draft.power.pumpFeeds)) {
       if (feed.circuitId === circuitId) delete draft.power.pumpFeeds[feedId];
+    }
+    for (const [deviceId, { part }] of Object.entries(draft.devices)) {
+      if (part.kind === 'injector' && rows.has(part.rowId)) delete draft.devices[deviceId];
     }
     dropRoutes(draft, circuitId, () => true);
     dropAssemblies(draft, circuitId, () => true);
