@@ -1,5 +1,6 @@
-import { type RowField, entryAt, fromSI, parseNumber, parseQuantity } from '@brookrain/core';
+import { type RowField, entryAt, parseNumber, parseQuantity } from '@brookrain/core';
 import { headerUnit, readHeader, sameName } from './headerCell.ts';
+import { writtenFigure } from './writtenFigure.ts';
 import { type CellProblem, type SheetGrid, plainCell, quotedCell } from './sheetGrid.ts';
 
 /** Between several choices in one cell. */
@@ -13,22 +14,11 @@ export const rowHeader = (field: RowField, prefix = ''): string => {
   return unit === '' ? `${prefix}${field.key}` : `${prefix}${field.key} [${unit}]`;
 };
 
-/** The shortest figure that reads back as the same SI value to twelve digits. */
-function written(value: number, field: Extract<RowField, { type: 'figure' }>): string {
-  const typed = fromSI(value, field.kind, field.unit);
-  for (let digits = 6; digits <= 17; digits++) {
-    const text = Number(typed.toPrecision(digits)).toString();
-    const back = parseQuantity({ text, kind: field.kind, defaultUnit: field.unit, stated: true });
-    if (back.ok && Math.abs(back.quantity.value - value) <= 1e-12 * Math.abs(value)) return text;
-  }
-  return String(typed);
-}
-
 /** A cell of a row. */
 export function rowCell(field: RowField, row: Row): string {
   const value = row[field.key];
   if (value === undefined || value === null) return '';
-  if (field.type === 'figure') return written(value as number, field);
+  if (field.type === 'figure') return writtenFigure(value as number, field.kind, field.unit);
   if (field.type === 'choices') return (value as readonly string[]).join(` ${AND} `);
   if (field.type === 'yes-no') return value === true ? 'yes' : 'no';
   return field.type === 'whole' ? `${value as number}` : quotedCell(value as string);

@@ -8,7 +8,6 @@ import {
   entryAt,
   valueUnder,
   firstOf,
-  fromSI,
   itemRowsOf,
   itemTableOf,
   parseNumber,
@@ -19,6 +18,7 @@ import {
 import { itemIssues } from '../itemIssues.ts';
 import { headerUnit, readHeader, sameName } from './headerCell.ts';
 import { readRow, rowCell, rowHeader, rowPlaces } from './itemRows.ts';
+import { writtenFigure } from './writtenFigure.ts';
 import {
   type CellProblem,
   type SheetGrid,
@@ -37,20 +37,9 @@ export interface ItemsSheet {
 
 const titled = (key: string, unit: string): string => (unit === '' ? key : `${key} [${unit}]`);
 
-/** The shortest figure that reads back as the same SI value to twelve digits. */
-function written(value: number, kind: TableColumn['kind'], unit: string): string {
-  const typed = fromSI(value, kind, unit);
-  for (let digits = 6; digits <= 17; digits++) {
-    const text = Number(typed.toPrecision(digits)).toString();
-    const back = parseQuantity({ text, kind, defaultUnit: unit, stated: true });
-    if (back.ok && Math.abs(back.quantity.value - value) <= 1e-12 * Math.abs(value)) return text;
-  }
-  return String(typed);
-}
-
 function cellOf(field: ItemField, value: unknown): string {
   if (value === undefined) return '';
-  if (field.type === 'figure') return written(value as number, field.kind, field.unit);
+  if (field.type === 'figure') return writtenFigure(value as number, field.kind, field.unit);
   if (field.type === 'yes-no') return value === true ? 'yes' : 'no';
   return quotedCell(String(value));
 }
@@ -75,7 +64,7 @@ export function writeItemsSheet(
   const lines = items.flatMap((item) => {
     const rows = tableRowsOf(item);
     const tableCells = (row: TableRow | undefined): string[] =>
-      columns.map((c) => (row ? written(valueUnder(row, c.key), c.kind, c.unit) : ''));
+      columns.map((c) => (row ? writtenFigure(valueUnder(row, c.key), c.kind, c.unit) : ''));
     const record = item as unknown as Record<string, unknown>;
     const things = list ? (record[list.key] as readonly Record<string, unknown>[]) : [];
     const thingCells = (thing: Record<string, unknown> | undefined): string[] =>

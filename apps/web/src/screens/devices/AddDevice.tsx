@@ -7,8 +7,9 @@ import {
   refOf,
   supplyChoices,
   usualConnections,
+  usualDevices,
 } from '@brookrain/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -24,6 +25,7 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
   const [placeId, setPlace] = useState(build.placements[0]?.id ?? '');
   const [supply, setSupply] = useState(supplies[0]?.name ?? '');
   const items = newestOf(catalogue, 'device');
+  const proposal = useMemo(() => usualDevices(build, catalogue), [build, catalogue]);
   const [relay] = newestOf(catalogue, 'relay');
   const feed: Connection | undefined = supplies.find(({ name }) => name === supply)?.connection;
   const add = (): void => {
@@ -67,6 +69,27 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
   return (
     <section className="rule mt-3 space-y-1.5 pt-3" aria-label="Add a device">
       <h2>Add a device</h2>
+      {proposal.length > 0 && (
+        <>
+          <button
+            type="button"
+            className="act"
+            onClick={() =>
+              edit({
+                name: 'set-several',
+                label: 'Put in what an engine like this usually has',
+                changes: proposal,
+              })
+            }
+          >
+            Put in what an engine like this usually has
+          </button>
+          <p className="text-[13px] text-second">
+            {proposal.filter(({ path }) => path[0] === 'devices').length} devices with their fuses,
+            grounds and pins; change them then.
+          </p>
+        </>
+      )}
       <Select
         name="What it is"
         value={what}

@@ -2,8 +2,10 @@ import { type Catalogue, type EcuItem, lookUp } from '../../catalogue/index.ts';
 import type { Build, FuelCircuit, InjectorRow } from '../../model/index.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
-import { controllerPart, devicePart, groundPart, signalPart } from './deviceParts.ts';
-import type { DerivedWire, WireEnd, WireRole } from './derivedWire.ts';
+import { controllerPart } from './controllerPart.ts';
+import { devicePart, groundPart, signalPart } from './deviceParts.ts';
+import { type PinAt, endAt } from './partOf.ts';
+import type { DerivedWire, WireRole } from './derivedWire.ts';
 import {
   CHASSIS,
   type InnerContact,
@@ -34,20 +36,6 @@ export interface ElectricBuild extends Pick<
 const GROUND_RESISTANCE = 0.5e-3;
 /** Ω from battery to where a wire was found, where nobody says. */
 const FOUND_RESISTANCE = 0.05;
-
-interface PinAt {
-  readonly part: NetPart;
-  readonly pin: NetPin;
-}
-
-const endOf = ({ part, pin }: PinAt): WireEnd => ({
-  node: pin.node,
-  terminal: pin.terminal,
-  placementId: part.placementId,
-  areaMin: pin.areaMin,
-  areaMax: pin.areaMax,
-  joint: pin.joint,
-});
 
 function roleOf({ part, pin }: PinAt, target: Connection): WireRole {
   switch (pin.use) {
@@ -170,8 +158,8 @@ export function buildNetlist(input: {
       role,
       partId: from.part.id,
       feedId: undefined,
-      from: endOf(source),
-      to: endOf(sink),
+      from: endAt(source),
+      to: endAt(sink),
       decision: decisions.get(id),
     });
   };

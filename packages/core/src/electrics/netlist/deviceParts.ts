@@ -1,57 +1,8 @@
-import {
-  type Catalogue,
-  type ControllerPin,
-  type DeviceItem,
-  type DevicePin,
-  type EcuItem,
-  lookUp,
-} from '../../catalogue/index.ts';
-import type { Controller, Device, Ground, InjectorRow, VehicleSignal } from '../../model/index.ts';
+import { type Catalogue, type DeviceItem, type DevicePin, lookUp } from '../../catalogue/index.ts';
+import type { Device, Ground, InjectorRow, VehicleSignal } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
-import {
-  type InnerContact,
-  type InnerElement,
-  type NetPart,
-  type NetPin,
-  type PartSort,
-  nodeOf,
-} from './netlist.ts';
-
-const bladeRange = { areaMin: 0.3e-6, areaMax: 6e-6 };
-const anyLug = { areaMin: 0.3e-6, areaMax: 70e-6, joint: 'lug' as const };
-const NO_INRUSH = { factor: 1, time: 1e-3 } as const;
-
-type Ranged = { readonly wireAreaMin: number; readonly wireAreaMax: number };
-const range = (item: Ranged) => ({ areaMin: item.wireAreaMin, areaMax: item.wireAreaMax });
-
-/** Resistances Ω inside a controller that switches: defaults of the trade. */
-const DRIVER = 0.05;
-const CHANNEL = 0.02;
-const SENSOR_GROUND = 0.005;
-const REFERENCE = 0.5;
-
-type Words = Pick<NetPart, 'id' | 'name' | 'sort' | 'placementId' | 'pins'> & Partial<NetPart>;
-const part = (words: Words): NetPart => ({
-  role: undefined,
-  inside: [],
-  outputs: [],
-  inrush: NO_INRUSH,
-  fuse: undefined,
-  fuseStyle: undefined,
-  loadedTogether: 1,
-  bundledAt: [],
-  ...words,
-});
-
-type PinWords = Pick<NetPin, 'pin' | 'areaMin' | 'areaMax' | 'joint'> & Partial<NetPin>;
-const pinOf = (partId: string, partName: string, words: PinWords): NetPin => ({
-  node: nodeOf(partId, words.pin),
-  name: words.pin,
-  use: 'through',
-  terminal: { of: 'part', name: partName, pin: words.pin },
-  asks: undefined,
-  ...words,
-});
+import { type InnerElement, type NetPart, type NetPin, type PartSort, nodeOf } from './netlist.ts';
+import { RATED, anyLug, bladeRange, partOf, pinOf, rangeOf } from './partOf.ts';
 
 /** What a pin of the catalogue asks of a controller; nothing where it asks none. */
 function asksOf(pin: DevicePin): NetPin['asks'] {
@@ -104,7 +55,7 @@ const sorts: Partial<Record<DeviceItem['role'], PartSort>> = {
 
 function itemPart(device: Device, item: DeviceItem): NetPart {
   const joint = item.plugFamily === 'ring terminal' ? 'lug' : 'plug';
-  return part({
+  return partOf({
     id: device.id,
     name: device.name,
     sort: sorts[item.role] ?? 'device',
@@ -115,7 +66,7 @@ function itemPart(device: Device, item: DeviceItem): NetPart {
         pin: pin.id,
         name: pin.name,
         use: pin.use,
-        ...range(item),
+        ...rangeOf(item),
         joint,
         asks: asksOf(pin),
       }),
@@ -130,7 +81,6 @@ function itemPart(device: Device, item: DeviceItem): NetPart {
   });
 }
 
-const RATED = 13.5;
 /** What a peak-and-hold injector takes on average while it is open, A. */
 const HOLD = 1;
 const PEAK = 4;
@@ -145,7 +95,7 @@ function injectorPart(
   const held = item.driver === 'peak-hold';
   const saturated = RATED / item.resistance;
   const contact = { areaMin: 0.3e-6, areaMax: 1e-6, joint: 'plug' as const };
-  return part({
+  return partOf({
     id: device.id,
     name: device.name,
     sort: 'device',
@@ -208,10 +158,10 @@ export function devicePart(input: {
         : undefined;
       const bolt = item?.style === 'bolt';
       const contact = {
-        ...(item ? range(item) : bladeRange),
+        ...(item ? rangeOf(item) : bladeRange),
         joint: bolt ? ('lug' as const) : ('holder' as const),
       };
-      return part({
+      return partOf({
         id,
         name,
         sort: 'fuse',
@@ -224,7 +174,7 @@ export function devicePart(input: {
     }
     case 'relay': {
       const item = lookUp(catalogue, 'relay', device.part.item, where);
-      const contact = { ...range(item), joint: 'holder' as const };
+      const contact = { ...rangeOf(item), joint: 'holder' as const };
       const coil = RATED / item.coilResistance;
       const lowSide = device.connections['86']?.to !== 'controller';
       const asks = {
@@ -233,7 +183,7 @@ export function devicePart(input: {
         frequency: 0,
         pairedWith: undefined,
       };
-      return part({
+      return partOf({
         id,
         name,
         sort: 'relay',
@@ -276,128 +226,9 @@ export function devicePart(input: {
   }
 }
 
-const has = (
-  pin: ControllerPin,
-  ...capabilities: readonly ControllerPin['capabilities'][number][]
-) => pin.capabilities.some((each) => capabilities.includes(each));
-
-/** What a controller joins inside: outputs to its supply or its grounds, references, sensor grounds. */
-function insideController(id: string, item: EcuItem): InnerElement[] {
-  const node = (pin: ControllerPin): string => nodeOf(id, pin.id);
-  const supplies = item.pins.filter((pin) => has(pin, 'supply-switched'));
-  const [supply] = supplies;
-  const grounds = item.pins.filter((pin) => has(pin, 'power-ground'));
-  const [ground] = grounds;
-  const contact = (
-    leads: 'on' | 'back',
-    name: string,
-    from: string,
-    to: string,
-    resistance: number,
-  ): InnerContact => ({
-    kind: 'contact',
-    leads,
-    id: `${id} ${name}`,
-    from,
-    to,
-    resistance,
-  });
-  const inner: InnerElement[] = [
-    ...grounds
-      .slice(1)
-      .map((pin) => contact('back', `ground ${pin.id}`, node(pin), node(ground ?? pin), 1e-3)),
-    ...supplies
-      .slice(1)
-      .map((pin) => contact('on', `supply ${pin.id}`, node(supply ?? pin), node(pin), 1e-3)),
-  ];
-  if (!ground) return inner;
-  for (const pin of item.pins) {
-    if (has(pin, 'low-side', 'peak-hold', 'coil-driver', 'pwm') && !has(pin, 'high-side')) {
-      inner.push(contact('back', `sinks ${pin.id}`, node(pin), node(ground), DRIVER));
-    } else if (has(pin, 'high-side') && supply) {
-      const limit = pin.current > 0 ? { limit: pin.current } : {};
-      inner.push({
-        ...contact('on', `feeds ${pin.id}`, node(supply), node(pin), CHANNEL),
-        ...limit,
-      });
-    } else if (has(pin, 'sensor-ground')) {
-      inner.push(
-        contact('back', `sensor ground ${pin.id}`, node(pin), node(ground), SENSOR_GROUND),
-      );
-    } else if (has(pin, 'reference-5v')) {
-      inner.push({
-        kind: 'source',
-        id: `${id} 5 V ${pin.id}`,
-        from: node(ground),
-        to: node(pin),
-        voltage: 5,
-        resistance: REFERENCE,
-      });
-    } else if (has(pin, 'analogue-pull-up') && pin.pullUp > 0) {
-      inner.push({
-        kind: 'source',
-        id: `${id} pull-up ${pin.id}`,
-        from: node(ground),
-        to: node(pin),
-        voltage: 5,
-        resistance: pin.pullUp,
-      });
-    }
-  }
-  return inner;
-}
-
-/** The part of a controller; its load is what its electronics take. */
-export function controllerPart(
-  controller: Pick<Controller, 'id' | 'name' | 'placementId' | 'loadedTogether'> & {
-    readonly bundledAt: readonly string[];
-    readonly terminalOf?: (pin: string) => NetPin['terminal'];
-  },
-  item: EcuItem,
-): NetPart {
-  const { id, name, terminalOf } = controller;
-  const supply = item.pins.find((pin) => has(pin, 'supply-switched'));
-  const ground = item.pins.find((pin) => has(pin, 'power-ground'));
-  const own: InnerElement[] =
-    supply && ground
-      ? [
-          {
-            kind: 'load',
-            id: `${id} electronics`,
-            from: nodeOf(id, supply.id),
-            to: nodeOf(id, ground.id),
-            current: 0.8,
-            voltage: RATED,
-            duty: 1,
-            behaviour: 'electronic',
-            when: 'key on',
-          },
-        ]
-      : [];
-  return part({
-    id,
-    name,
-    sort: 'controller',
-    placementId: controller.placementId,
-    pins: item.pins.map((pin) =>
-      pinOf(id, name, {
-        pin: pin.id,
-        name: pin.name,
-        use: 'controller',
-        ...range(item),
-        joint: 'plug',
-        ...(terminalOf ? { terminal: terminalOf(pin.id) } : {}),
-      }),
-    ),
-    inside: [...own, ...insideController(id, item)],
-    loadedTogether: controller.loadedTogether,
-    bundledAt: controller.bundledAt,
-  });
-}
-
 /** The part of a wire found on the vehicle. */
 export const signalPart = (signal: VehicleSignal): NetPart =>
-  part({
+  partOf({
     id: signal.id,
     name: signal.name,
     sort: 'signal',
@@ -415,7 +246,7 @@ export const signalPart = (signal: VehicleSignal): NetPart =>
 
 /** The part of a ground. */
 export const groundPart = (ground: Ground): NetPart =>
-  part({
+  partOf({
     id: ground.id,
     name: ground.name,
     sort: 'ground',

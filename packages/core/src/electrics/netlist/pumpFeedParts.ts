@@ -1,19 +1,14 @@
 import { type Catalogue, highestPumpCurrent, lookUp } from '../../catalogue/index.ts';
 import type { FuelCircuit, PowerDesign, PumpElement, PumpFeed } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
-import type { DerivedWire, WireEnd, WireRole } from './derivedWire.ts';
+import type { DerivedWire, WireRole } from './derivedWire.ts';
 import { type NetPart, type NetPin, nodeOf } from './netlist.ts';
+import { type PinAt, anyLug, bladeRange, endAt, partOf, rangeOf } from './partOf.ts';
 import { type RelayPin, type Terminal, terminalText } from './terminal.ts';
-
-const anyLug = { areaMin: 0.3e-6, areaMax: 70e-6, joint: 'lug' as const };
-
-type Ranged = { readonly wireAreaMin: number; readonly wireAreaMax: number };
-const range = (item: Ranged) => ({ areaMin: item.wireAreaMin, areaMax: item.wireAreaMax });
-const bladeRange = { areaMin: 0.3e-6, areaMax: 6e-6 };
 
 type Contact = Pick<NetPin, 'areaMin' | 'areaMax' | 'joint'>;
 
-const pinOf = (partId: string, pin: string, terminal: Terminal, contact: Contact): NetPin => ({
+const feedPin = (partId: string, pin: string, terminal: Terminal, contact: Contact): NetPin => ({
   node: nodeOf(partId, pin),
   pin,
   name: pin,
@@ -21,21 +16,6 @@ const pinOf = (partId: string, pin: string, terminal: Terminal, contact: Contact
   terminal,
   ...contact,
   asks: undefined,
-});
-
-const NO_INRUSH = { factor: 1, time: 1e-3 } as const;
-
-type PartWords = Pick<NetPart, 'id' | 'name' | 'sort' | 'placementId' | 'pins'> & Partial<NetPart>;
-const part = (words: PartWords): NetPart => ({
-  role: undefined,
-  inside: [],
-  outputs: [],
-  inrush: NO_INRUSH,
-  fuse: undefined,
-  fuseStyle: undefined,
-  loadedTogether: 1,
-  bundledAt: [],
-  ...words,
 });
 
 /** Ids of the parts that a pump's feed is made of. */
@@ -89,18 +69,18 @@ function sharedParts({ power, catalogue }: Input): NetPart[] {
   const fuse = lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse');
   const { battery: batteryId, mainFuse, stud } = sharedPartIds;
   const pole = (sign: '+' | '−') =>
-    pinOf(batteryId, sign, { of: 'battery', pole: sign }, { ...range(battery), joint: 'lug' });
+    feedPin(batteryId, sign, { of: 'battery', pole: sign }, { ...rangeOf(battery), joint: 'lug' });
   const side = (name: 'in' | 'out') =>
-    pinOf(mainFuse, name, { of: 'main-fuse' }, { ...range(fuse), joint: 'lug' });
+    feedPin(mainFuse, name, { of: 'main-fuse' }, { ...rangeOf(fuse), joint: 'lug' });
   return [
-    part({
+    partOf({
       id: batteryId,
       name: 'Battery',
       sort: 'battery',
       placementId: power.batteryPlacementId,
       pins: [pole('+'), pole('−')],
     }),
-    part({
+    partOf({
       id: mainFuse,
       name: 'Main fuse',
       sort: 'fuse',
@@ -110,21 +90,21 @@ function sharedParts({ power, catalogue }: Input): NetPart[] {
       fuseStyle: fuse.style,
       ...bundle,
     }),
-    part({
+    partOf({
       id: stud,
       name: 'Power stud',
       sort: 'stud',
       placementId: power.studPlacementId,
-      pins: [pinOf(stud, 'stud', { of: 'stud' }, anyLug)],
+      pins: [feedPin(stud, 'stud', { of: 'stud' }, anyLug)],
       ...bundle,
     }),
-    part({
+    partOf({
       id: sharedPartIds.keyedFeed,
       name: 'Keyed feed',
       sort: 'signal',
       placementId: power.keyedFeedPlacementId,
       pins: [
-        pinOf(
+        feedPin(
           sharedPartIds.keyedFeed,
           'wire',
           { of: 'keyed-feed' },
@@ -147,29 +127,29 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
     bundledAt: ['power', 'pumpFeeds', feed.id, 'loadedTogether'],
   };
   const fuseSide = (name: 'in' | 'out') =>
-    pinOf(
+    feedPin(
       ids.fuse,
       name,
       { of: 'fuse', feedId: feed.id },
-      { ...(fuse ? range(fuse) : bladeRange), joint: 'holder' },
+      { ...(fuse ? rangeOf(fuse) : bladeRange), joint: 'holder' },
     );
   const relayPin = (pin: RelayPin) =>
-    pinOf(
+    feedPin(
       ids.relay,
       pin,
       { of: 'relay', feedId: feed.id, pin },
-      { ...range(relay), joint: 'holder' },
+      { ...rangeOf(relay), joint: 'holder' },
     );
   const pole = (sign: '+' | '−') =>
-    pinOf(
+    feedPin(
       ids.pump,
       sign,
       { of: 'pump', elementId: feed.elementId, pole: sign },
-      { ...range(item), joint: 'plug' },
+      { ...rangeOf(item), joint: 'plug' },
     );
   const low = feed.trigger === 'low-side';
   return [
-    part({
+    partOf({
       id: ids.fuse,
       name: `Fuse of ${called}`,
       sort: 'fuse',
@@ -179,7 +159,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
       fuseStyle: 'blade',
       ...bundle,
     }),
-    part({
+    partOf({
       id: ids.relay,
       name: `Relay of ${called}`,
       sort: 'relay',
@@ -220,7 +200,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
       ],
       ...bundle,
     }),
-    part({
+    partOf({
       id: ids.pump,
       name: called,
       sort: 'pump',
@@ -242,22 +222,22 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
       inrush: { factor: item.inrushFactor, time: item.inrushTime },
       ...bundle,
     }),
-    part({
+    partOf({
       id: ids.ground,
       name: `Ground of ${called}`,
       sort: 'ground',
       placementId: feed.groundPlacementId,
-      pins: [pinOf(ids.ground, 'ground', { of: 'pump-ground', feedId: feed.id }, anyLug)],
+      pins: [feedPin(ids.ground, 'ground', { of: 'pump-ground', feedId: feed.id }, anyLug)],
     }),
     ...(low
       ? []
       : [
-          part({
+          partOf({
             id: `${ids.relay}-ground`,
             name: 'Panel ground',
             sort: 'ground',
             placementId: feed.relayPlacementId,
-            pins: [pinOf(`${ids.relay}-ground`, 'ground', { of: 'panel-ground' }, anyLug)],
+            pins: [feedPin(`${ids.relay}-ground`, 'ground', { of: 'panel-ground' }, anyLug)],
           }),
         ]),
   ];
@@ -271,14 +251,14 @@ function inertiaSwitch(feeds: readonly PumpFeed[]): NetPart[] {
   const { inertiaSwitch: id } = sharedPartIds;
   const contact = { areaMin: 0.3e-6, areaMax: 2.5e-6, joint: 'plug' as const };
   return [
-    part({
+    partOf({
       id,
       name: 'Inertia switch',
       sort: 'switch',
       role: 'inertia switch',
       placementId: first.inertiaPlacementId,
       pins: (['in', 'out'] as const).map((pin) =>
-        pinOf(id, pin, { of: 'inertia-switch' }, contact),
+        feedPin(id, pin, { of: 'inertia-switch' }, contact),
       ),
       loadedTogether: first.loadedTogether,
       bundledAt: ['power', 'pumpFeeds', first.id, 'loadedTogether'],
@@ -295,24 +275,6 @@ function inertiaSwitch(feeds: readonly PumpFeed[]): NetPart[] {
     }),
   ];
 }
-
-/** A wire between two pins of parts. */
-export type Wiring = (
-  name: string,
-  role: WireRole,
-  from: { readonly part: NetPart; readonly pin: NetPin },
-  to: { readonly part: NetPart; readonly pin: NetPin },
-  feedId: string,
-) => DerivedWire;
-
-const endOf = ({ part: of, pin }: { readonly part: NetPart; readonly pin: NetPin }): WireEnd => ({
-  node: pin.node,
-  terminal: pin.terminal,
-  placementId: of.placementId,
-  areaMin: pin.areaMin,
-  areaMax: pin.areaMax,
-  joint: pin.joint,
-});
 
 /**
  * The parts of the pumps' feeds, from the battery on, and the wires between them; the engine's
@@ -343,8 +305,8 @@ export function pumpFeedParts(input: Input & { readonly controller: NetPart }): 
   const wire = (
     name: string,
     role: WireRole,
-    from: ReturnType<typeof at>,
-    to: ReturnType<typeof at>,
+    from: PinAt,
+    to: PinAt,
     feedId: string,
     partId: string,
   ): void => {
@@ -354,7 +316,7 @@ export function pumpFeedParts(input: Input & { readonly controller: NetPart }): 
     );
     if (wires.has(id)) return;
     const decision = power.wireDecisions.find((d) => d.wireId === id);
-    wires.set(id, { id, name, role, partId, feedId, from: endOf(from), to: endOf(to), decision });
+    wires.set(id, { id, name, role, partId, feedId, from: endAt(from), to: endAt(to), decision });
   };
   const { battery, mainFuse, stud, keyedFeed, inertiaSwitch: inertia } = sharedPartIds;
   wire('Battery to main fuse', 'supply', at(battery, '+'), at(mainFuse, 'in'), '', mainFuse);
@@ -363,13 +325,8 @@ export function pumpFeedParts(input: Input & { readonly controller: NetPart }): 
   for (const feed of feeds) {
     const ids = feedPartIds(feed);
     const relay = (pin: RelayPin) => at(ids.relay, pin);
-    const on = (
-      name: string,
-      role: WireRole,
-      a: ReturnType<typeof at>,
-      b: ReturnType<typeof at>,
-      of: string,
-    ) => wire(name, role, a, b, feed.id, of);
+    const on = (name: string, role: WireRole, a: PinAt, b: PinAt, of: string) =>
+      wire(name, role, a, b, feed.id, of);
     on('Stud to pump fuse', 'supply', at(stud, 'stud'), at(ids.fuse, 'in'), ids.fuse);
     on('Fuse to relay', 'supply', at(ids.fuse, 'out'), relay('30'), ids.relay);
     on('Relay to pump', 'triggered', relay('87'), at(ids.pump, '+'), ids.pump);

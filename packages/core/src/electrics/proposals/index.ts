@@ -1,1 +1,2 @@
 export * from './usualConnections.ts';
+export * from './usualDevices.ts';

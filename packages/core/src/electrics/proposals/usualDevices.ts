@@ -1,0 +1,248 @@
+import {
+  type Catalogue,
+  type DeviceItem,
+  type DeviceRole,
+  type EcuItem,
+  type PinCapability,
+  lookUp,
+  newestOf,
+  refOf,
+} from '../../catalogue/index.ts';
+import { type Build, type Device, type Ground, ORDER_STEP } from '../../model/index.ts';
+import { buildNetlist } from '../netlist/buildNetlist.ts';
+import { sharedPartIds } from '../netlist/pumpFeedParts.ts';
+import { firstAllocation } from '../pins/firstAllocation.ts';
+import { controllerSignals, problemOf } from '../pins/problemOf.ts';
+import type { Connection } from '../slices/connections.ts';
+import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
+import { usualConnections } from './usualConnections.ts';
+
+/** A value and the place of the build that it takes. */
+interface Proposed {
+  readonly path: readonly string[];
+  readonly value: unknown;
+}
+
+const FRAME = 'frame';
+const BLOCK = 'engine-block';
+const MAIN_RELAY = 'main-relay';
+const SENSORS = 'fuse-sensors';
+const COILS = 'fuse-coils';
+const INJECTORS = 'fuse-injectors';
+
+const at = (partId: string, pin: string): Connection => ({ to: 'part', partId, pin });
+const stud = at(sharedPartIds.stud, 'stud');
+const toGround = (groundId: string): Connection => ({ to: 'ground', groundId });
+const toEcu: Connection = {
+  to: 'controller',
+  controllerId: ENGINE_CONTROLLER,
+  pin: '',
+  locked: false,
+};
+
+/** A device that an engine like this usually has: its role, and what tells the right item apart. */
+interface Usual {
+  readonly id: string;
+  readonly name: string;
+  readonly role: DeviceRole;
+  readonly prefers: (item: DeviceItem) => boolean;
+  readonly feed: string;
+}
+
+const asksFor =
+  (capability: PinCapability) =>
+  (item: DeviceItem): boolean =>
+    item.pins.some((pin) => pin.capability === capability);
+const any = (): boolean => true;
+
+const can = (ecu: EcuItem, capability: PinCapability): boolean =>
+  ecu.pins.some(({ capabilities }) => capabilities.includes(capability));
+
+/** What pressure a sensor of a boosted manifold has to read, Pa gauge. */
+const BOOSTED = 1.5e5;
+
+/** Sensors and actuators of an engine with these cylinders, boosted or not. */
+function usualOf({ brief }: Build, ecu: EcuItem): Usual[] {
+  const boosted = brief.aspiration !== 'natural';
+  const coil = can(ecu, 'logic-out') ? 'logic-out' : 'coil-driver';
+  const usual = (
+    id: string,
+    name: string,
+    role: DeviceRole,
+    prefers: Usual['prefers'] = any,
+    feed = SENSORS,
+  ): Usual => ({ id, name, role, prefers, feed });
+  const manifold = ({ spanHigh }: DeviceItem): boolean => spanHigh >= (boosted ? BOOSTED : 0);
+  return [
+    usual('crank', 'Crank sensor', 'crank', asksFor('inductive')),
+    ...(can(ecu, 'frequency') ? [usual('cam', 'Cam sensor', 'cam', asksFor('frequency'))] : []),
+    usual('coolant', 'Coolant sensor', 'coolant temperature'),
+    usual('intake-air', 'Intake air sensor', 'air temperature'),
+    usual('manifold-pressure', 'Manifold pressure sensor', 'manifold pressure', manifold),
+    usual('throttle', 'Throttle position', 'throttle position'),
+    usual('wideband', 'Wideband module', 'lambda', asksFor('analogue')),
+    ...Array.from({ length: brief.cylinders }, (_, i) =>
+      usual(`coil-${i + 1}`, `Coil ${i + 1}`, 'ignition coil', asksFor(coil), COILS),
+    ),
+    ...(boosted ? [usual('boost', 'Boost solenoid', 'boost valve', asksFor('pwm'))] : []),
+  ];
+}
+
+/** A device with what every proposal says of it. */
+const proposed = (
+  parts: Pick<Device, 'id' | 'name' | 'part' | 'placementId' | 'connections'>,
+): Device => ({ state: 'new', replacedBy: '', loadedTogether: 3, ...parts });
+
+/** Main relay and the fuses on both sides of it. */
+function suppliesOf(build: Build, catalogue: Catalogue): Device[] {
+  const panel = build.power.studPlacementId;
+  const [relay] = newestOf(catalogue, 'relay').sort((a, b) => b.contactRating - a.contactRating);
+  const fuse = (id: string, name: string, from: Connection): Device =>
+    proposed({
+      id,
+      name,
+      part: { kind: 'fuse', item: null },
+      placementId: panel,
+      connections: { in: from },
+    });
+  if (!relay) return [];
+  return [
+    fuse('fuse-main-relay', 'Fuse, main relay', stud),
+    fuse('fuse-ecu-constant', 'Fuse, ECU constant', stud),
+    proposed({
+      id: MAIN_RELAY,
+      name: 'Main relay',
+      part: { kind: 'relay', item: refOf(relay) },
+      placementId: panel,
+      connections: {
+        '30': at('fuse-main-relay', 'out'),
+        '86': at(sharedPartIds.keyedFeed, 'wire'),
+        '85': toGround(FRAME),
+      },
+    }),
+    fuse('fuse-ecu', 'Fuse, ECU', at(MAIN_RELAY, '87')),
+    fuse(INJECTORS, 'Fuse, injectors', at(MAIN_RELAY, '87')),
+    fuse(COILS, 'Fuse, coils', at(MAIN_RELAY, '87')),
+    fuse(SENSORS, 'Fuse, sensors and valves', at(MAIN_RELAY, '87')),
+  ];
+}
+
+/** Frame and block as grounds, the block led to the frame by a strap. */
+function groundsOf(build: Build, engineAt: string): Ground[] {
+  const frameAt = build.power.pumpFeeds[0]?.groundPlacementId ?? build.power.studPlacementId;
+  const ground = (id: string, name: string, on: Ground['on'], placementId: string): Ground => ({
+    id,
+    name,
+    on,
+    placementId,
+    strapTo: id === BLOCK ? FRAME : null,
+    resistance: null,
+  });
+  return [
+    ground(FRAME, 'Frame', 'chassis', frameAt),
+    ground(BLOCK, 'Engine block', 'engine', engineAt),
+  ];
+}
+
+/** Supplies and grounds of the ECU by its pins. */
+function ecuConnectionsOf(ecu: EcuItem): Record<string, Connection> {
+  return Object.fromEntries(
+    ecu.pins.flatMap(({ id, capabilities }) => {
+      if (capabilities.includes('supply-constant')) return [[id, at('fuse-ecu-constant', 'out')]];
+      if (capabilities.includes('supply-switched')) return [[id, at('fuse-ecu', 'out')]];
+      return capabilities.includes('power-ground') ? [[id, toGround(BLOCK)]] : [];
+    }),
+  );
+}
+
+/** The devices with pins for their signals, as far as there are pins for all. */
+function withPins(build: Build, devices: readonly Device[], catalogue: Catalogue): Device[] {
+  const whole = { ...build, devices: [...build.devices, ...devices] };
+  const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
+  const netlist = buildNetlist({ document: whole, catalogue });
+  const signals = controllerSignals(whole, netlist, ENGINE_CONTROLLER, ecu);
+  const pins = firstAllocation(problemOf(ecu, signals).problem);
+  if (!pins) return [...devices];
+  return devices.map((device) => ({
+    ...device,
+    connections: Object.fromEntries(
+      Object.entries(device.connections).map(([pin, to]) => {
+        const found = pins.get(`${device.id}~${pin}`);
+        return [pin, found !== undefined && to.to === 'controller' ? { ...to, pin: found } : to];
+      }),
+    ),
+  }));
+}
+
+/**
+ * What an engine like this usually has, as values to be put into the build: what is there already,
+ * by its id or its role, is left as it is. Signals have pins where all of them find one.
+ */
+export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
+  const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
+  const row = build.injectorRows[0];
+  const engineAt =
+    build.placements.find(({ movesWithEngine }) => movesWithEngine)?.id ??
+    build.power.ecuPlacementId;
+  const roles = new Set(
+    build.devices.flatMap(({ part }) =>
+      part.kind === 'item' ? lookUp(catalogue, 'device', part.item, 'devices').role : [],
+    ),
+  );
+  const present = new Set(build.devices.map(({ id }) => id));
+  const grounds = build.grounds.length > 0 ? [] : groundsOf(build, engineAt);
+  const grounded = { ...build, grounds: [...build.grounds, ...grounds] };
+  const sensors = usualOf(build, ecu)
+    .filter(({ role }) => !roles.has(role))
+    .flatMap(({ id, name, role, prefers, feed }): Device[] => {
+      const items = newestOf(catalogue, 'device').filter((item) => item.role === role);
+      const item = items.find(prefers) ?? items[0];
+      if (!item) return [];
+      const connections = usualConnections({
+        build: grounded,
+        catalogue,
+        item,
+        supply: at(feed, 'out'),
+      });
+      const part = { kind: 'item', item: refOf(item) } as const;
+      return [proposed({ id, name, part, placementId: engineAt, connections })];
+    });
+  const hasInjectors = build.devices.some(({ part }) => part.kind === 'injector');
+  const injectors =
+    row && !hasInjectors
+      ? Array.from({ length: row.count }, (_, i) =>
+          proposed({
+            id: `injector-${i + 1}`,
+            name: `Injector ${i + 1}`,
+            part: { kind: 'injector', rowId: row.id, cylinder: i + 1 },
+            placementId: engineAt,
+            connections: { '1': at(INJECTORS, 'out'), '2': toEcu },
+          }),
+        )
+      : [];
+  const isBare = Object.keys(build.power.ecuConnections).length === 0;
+  const ecuConnections = isBare ? ecuConnectionsOf(ecu) : build.power.ecuConnections;
+  const supplied = { ...grounded, power: { ...build.power, ecuConnections } };
+  const devices = withPins(
+    supplied,
+    [...sensors, ...injectors, ...suppliesOf(build, catalogue)].filter(
+      ({ id }) => !present.has(id),
+    ),
+    catalogue,
+  );
+  const stored = ({ id, ...rest }: Device, i: number): Proposed => ({
+    path: ['devices', id],
+    value: { ...rest, order: ORDER_STEP * (build.devices.length + i + 1) },
+  });
+  return [
+    ...grounds.map(({ id, ...rest }, i) => ({
+      path: ['grounds', id],
+      value: { ...rest, order: ORDER_STEP * (i + 1) },
+    })),
+    ...(isBare ? [{ path: ['power', 'ecuConnections'], value: ecuConnections }] : []),
+    ...(build.power.negativeGroundId === null
+      ? [{ path: ['power', 'negativeGroundId'], value: grounded.grounds[0]?.id ?? null }]
+      : []),
+    ...devices.map(stored),
+  ];
+}

@@ -1,0 +1,179 @@
+import { type EcuItem, lookUp, newestOf, refOf } from '../../catalogue/index.ts';
+import type { BuildCommand, Device } from '../../model/index.ts';
+import type { Cure } from '../../results/index.ts';
+import type { ElectricsChecked } from '../checked.ts';
+import type { ControllerSignal } from '../pins/problemOf.ts';
+import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
+
+/** A controller that says what its pins can do. */
+export interface Unit {
+  readonly id: string;
+  readonly name: string;
+  readonly item: EcuItem;
+}
+
+/** A relay whose coil an output feeds, wired so that an output draws its coil to ground instead. */
+function asLowSide(device: Device, unitId: string): Cure<BuildCommand> | undefined {
+  const feed = device.connections['30'];
+  if (device.part.kind !== 'relay' || !feed || device.connections['86']?.to !== 'controller') {
+    return undefined;
+  }
+  const at = (pin: string) => ['devices', device.id, 'connections', pin];
+  return {
+    text: `Let the ECU draw the coil of ${device.name} to ground: another base, low side`,
+    command: {
+      name: 'set-several',
+      label: `${device.name} switched on the low side`,
+      changes: [
+        { path: at('86'), value: feed },
+        {
+          path: at('85'),
+          value: { to: 'controller', controllerId: unitId, pin: '', locked: false },
+        },
+      ],
+    },
+  };
+}
+
+/** Two relays on one output: the second coil hangs on the first. */
+function onOneOutput(first: Device, second: Device): Cure<BuildCommand> | undefined {
+  const isFed = (device: Device): boolean =>
+    device.part.kind === 'relay' && device.connections['86']?.to === 'controller';
+  if (!isFed(first) || !isFed(second)) return undefined;
+  return {
+    text: `Put ${second.name} on the output of ${first.name}: both run together`,
+    command: {
+      name: 'connect-pin',
+      owner: { kind: 'device', id: second.id },
+      pin: '86',
+      connection: { to: 'part', partId: first.id, pin: '86' },
+    },
+  };
+}
+
+export function waysOut(
+  { wired, catalogue, electrics: { netlist } }: ElectricsChecked,
+  unit: Unit,
+  signals: readonly ControllerSignal[],
+): Cure<BuildCommand>[] {
+  const devices = signals.flatMap(
+    ({ partId }) => wired.devices.find(({ id }) => id === partId) ?? [],
+  );
+  const isFan = new Set(netlist.parts.filter(({ role }) => role === 'fan').map(({ id }) => id));
+  const drives = (relay: Device): boolean =>
+    wired.devices.some(
+      ({ id, connections }) =>
+        isFan.has(id) &&
+        Object.values(connections).some((to) => to.to === 'part' && to.partId === relay.id),
+    );
+  const fans = devices.filter((device) => device.part.kind === 'relay' && drives(device));
+  const shared = fans.flatMap((first, i) =>
+    fans.slice(i + 1).flatMap((second) => onOneOutput(first, second) ?? []),
+  );
+  const without = new Set(
+    signals.flatMap(({ partId, assigned }) => (assigned === '' ? partId : [])),
+  );
+  const free = [...devices]
+    .sort((a, b) => Number(without.has(a.id)) - Number(without.has(b.id)))
+    .flatMap((device) => asLowSide(device, unit.id) ?? []);
+  const larger = newestOf(catalogue, 'ecu').find(
+    (other) =>
+      other.family === unit.item.family &&
+      other.pins.length > unit.item.pins.length &&
+      unit.id === ENGINE_CONTROLLER,
+  );
+  return [
+    ...shared.slice(-1),
+    ...free.slice(-1),
+    { text: 'Add a power module on the bus that switches some of them' },
+    ...(larger ? [{ text: `Take a larger unit: ${larger.designation}` }] : []),
+  ];
+}
+
+/** An idle valve that is drawn open and closed, on a unit that can only do one. */
+export function threeWireValve(
+  { wired, catalogue }: ElectricsChecked,
+  signals: readonly ControllerSignal[],
+): { readonly device: Device; readonly cures: Cure<BuildCommand>[] } | undefined {
+  const [first] = signals;
+  const device = wired.devices.find(({ id }) => id === first?.partId);
+  if (!first || device?.part.kind !== 'item') return undefined;
+  const item = lookUp(catalogue, 'device', device.part.item, device.id);
+  const isPair = item.role === 'idle valve' && first.need.pairedWith !== undefined;
+  if (!isPair || !signals.every(({ partId }) => partId === device.id)) return undefined;
+  const plain = newestOf(catalogue, 'device').find(
+    (other) =>
+      other.role === 'idle valve' && other.pins.every(({ pairedWith }) => pairedWith === ''),
+  );
+  const supply = device.connections['2'];
+  const fit: Cure<BuildCommand>[] =
+    plain && supply
+      ? [
+          {
+            text: `Fit ${plain.designation.toLowerCase()}`,
+            command: {
+              name: 'set-several',
+              label: `Fit ${plain.designation}`,
+              changes: [
+                {
+                  path: ['devices', device.id, 'part'],
+                  value: { kind: 'item', item: refOf(plain) },
+                },
+                {
+                  path: ['devices', device.id, 'connections'],
+                  value: {
+                    '1': supply,
+                    '2': {
+                      to: 'controller',
+                      controllerId: ENGINE_CONTROLLER,
+                      pin: '',
+                      locked: false,
+                    },
+                  },
+                },
+              ],
+            },
+          },
+        ]
+      : [];
+  return {
+    device,
+    cures: [
+      ...fit,
+      {
+        text: 'Cap it, and hold idle by timing and the throttle stop',
+        command: { name: 'set', path: ['devices', device.id, 'state'], value: 'removed' },
+      },
+      { text: 'Add a driver that makes both pulses of one' },
+    ],
+  };
+}
+
+/** Free pins that would serve a signal: the first few. */
+export function freePins(
+  unit: Unit,
+  signal: ControllerSignal | undefined,
+  assigned: ReadonlyMap<string, string>,
+): Cure<BuildCommand>[] {
+  if (!signal) return [];
+  const taken = new Set(assigned.values());
+  const { need } = signal;
+  const fit = unit.item.pins.filter(
+    (pin) =>
+      !taken.has(pin.id) &&
+      pin.capabilities.includes(need.capability) &&
+      (pin.current === 0 || pin.current >= need.current) &&
+      (pin.frequency === 0 || pin.frequency >= need.frequency) &&
+      need.pairedWith === undefined,
+  );
+  const cures = fit.slice(0, 2).map((pin): Cure<BuildCommand> => ({
+    text: `Put ${need.name} on pin ${pin.id}`,
+    command: {
+      name: 'assign-pins',
+      controllerId: unit.id,
+      devices: signal.feedId === undefined ? { [signal.partId]: { [signal.pin]: pin.id } } : {},
+      feeds: signal.feedId === undefined ? {} : { [signal.feedId]: pin.id },
+    },
+  }));
+  return cures.length > 0 ? cures : [{ text: 'Look for pins for all signals at once' }];
+}
