@@ -30,6 +30,18 @@ const SENSORS = 'fuse-sensors';
 const COILS = 'fuse-coils';
 const INJECTORS = 'fuse-injectors';
 
+/** So many coils or injectors are behind one fuse: a larger one would ask for more than they take. */
+const BEHIND_ONE = 4;
+/** The fuses that so many of a kind need, and which of them the n-th is behind. */
+const banksOf = (fuse: string, count: number): readonly string[] => {
+  const banks = Math.ceil(count / BEHIND_ONE);
+  return banks <= 1 ? [fuse] : Array.from({ length: banks }, (_, i) => `${fuse}-${i + 1}`);
+};
+const bankOf = (fuse: string, count: number, n: number): string => {
+  const banks = banksOf(fuse, count);
+  return banks[n % banks.length] ?? fuse;
+};
+
 const at = (partId: string, pin: string): Connection => ({ to: 'part', partId, pin });
 const stud = at(sharedPartIds.stud, 'stud');
 const toGround = (groundId: string): Connection => ({ to: 'ground', groundId });
@@ -82,7 +94,13 @@ function usualOf({ brief }: Build, ecu: EcuItem): Usual[] {
     usual('throttle', 'Throttle position', 'throttle position'),
     usual('wideband', 'Wideband module', 'lambda', asksFor('analogue')),
     ...Array.from({ length: brief.cylinders }, (_, i) =>
-      usual(`coil-${i + 1}`, `Coil ${i + 1}`, 'ignition coil', asksFor(coil), COILS),
+      usual(
+        `coil-${i + 1}`,
+        `Coil ${i + 1}`,
+        'ignition coil',
+        asksFor(coil),
+        bankOf(COILS, brief.cylinders, i),
+      ),
     ),
     ...(boosted ? [usual('boost', 'Boost solenoid', 'boost valve', asksFor('pwm'))] : []),
   ];
@@ -121,8 +139,12 @@ function suppliesOf(build: Build, catalogue: Catalogue): Device[] {
       },
     }),
     fuse('fuse-ecu', 'Fuse, ECU', at(MAIN_RELAY, '87')),
-    fuse(INJECTORS, 'Fuse, injectors', at(MAIN_RELAY, '87')),
-    fuse(COILS, 'Fuse, coils', at(MAIN_RELAY, '87')),
+    ...banksOf(INJECTORS, build.injectorRows[0]?.count ?? 0).map((id, i) =>
+      fuse(id, `Fuse, injectors ${i + 1}`, at(MAIN_RELAY, '87')),
+    ),
+    ...banksOf(COILS, build.brief.cylinders).map((id, i) =>
+      fuse(id, `Fuse, coils ${i + 1}`, at(MAIN_RELAY, '87')),
+    ),
     fuse(SENSORS, 'Fuse, sensors and valves', at(MAIN_RELAY, '87')),
   ];
 }
@@ -216,7 +238,7 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
             name: `Injector ${i + 1}`,
             part: { kind: 'injector', rowId: row.id, cylinder: i + 1 },
             placementId: engineAt,
-            connections: { '1': at(INJECTORS, 'out'), '2': toEcu },
+            connections: { '1': at(bankOf(INJECTORS, row.count, i), 'out'), '2': toEcu },
           }),
         )
       : [];
