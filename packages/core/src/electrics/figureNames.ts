@@ -14,6 +14,7 @@ export const electricsFigure = figureNames({
   voltage: 'voltage.{device}.{case}',
   'ground.drop': 'ground.{ground}.drop',
   sensorError: 'sensorError.{device}',
+  'can.termination': 'can.{bus}.termination',
   pin: 'pin.{signal}',
   spare: 'spare.{capability}',
   'feed.seriesResistance': 'wire.pumpFeed{.feed}.seriesResistance',

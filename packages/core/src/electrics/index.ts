@@ -8,6 +8,7 @@ export * from './rules/index.ts';
 export * from './solver/index.ts';
 export * from './pins/index.ts';
 export { pinFormulas } from './pins/pinFigures.ts';
+export { busFormulas } from './network/busFigures.ts';
 export { sensorFormulas } from './network/sensorErrors.ts';
 export * from './proposals/index.ts';
 export { ENGINE_CONTROLLER } from './slices/controllers.ts';

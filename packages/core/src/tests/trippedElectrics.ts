@@ -1,5 +1,5 @@
 import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
-import { lantern, sampleCatalogue } from '../exchange/index.ts';
+import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import type { TrippedBuild } from './trippedBuilds.ts';
 
@@ -115,4 +115,14 @@ export const trippedElectrics: readonly TrippedBuild[] = [
   trip('device.relay', 'device.relay:fan-1-relay', [
     [connection('fan-2', '+'), part('fan-1-relay', '87')],
   ]),
+  {
+    ...trip('can.termination', 'can.termination:lambda-left', [], false),
+    build: changed(kittiwake, [['devices', 'terminator-nose', 'state'], 'removed']),
+    soundBuild: kittiwake,
+  },
+  {
+    ...trip('can.stub', 'can.stub:diagnostic-socket', [], false),
+    build: changed(kittiwake, [['devices', 'diagnostic-socket', 'placementId'], 'nose']),
+    soundBuild: kittiwake,
+  },
 ];

@@ -37,7 +37,9 @@ const GROUND_RESISTANCE = 0.5e-3;
 /** Ω from battery to where a wire was found, where nobody says. */
 const FOUND_RESISTANCE = 0.05;
 
-function roleOf({ part, pin }: PinAt, target: Connection): WireRole {
+const isBus = ({ pin }: PinAt): boolean => pin.use === 'bus-high' || pin.use === 'bus-low';
+
+function roleOf({ part, pin }: PinAt, target: Connection, to: PinAt): WireRole {
   switch (pin.use) {
     case 'ground':
     case 'case':
@@ -60,6 +62,7 @@ function roleOf({ part, pin }: PinAt, target: Connection): WireRole {
     case 'controller':
     case 'joint':
       if (target.to === 'ground') return 'ground';
+      if (isBus(to)) return 'bus';
       if (pin.use === 'controller' && target.to === 'controller') return 'signal';
       return part.sort === 'relay' && pin.asks ? 'triggered' : 'supply';
   }
@@ -150,7 +153,7 @@ export function buildNetlist(input: {
   const wire = (id: string, name: string, from: PinAt, target: Connection): void => {
     const to = targetOf(target);
     if (!to || to.pin.node === from.pin.node) return;
-    const role = roleOf(from, target);
+    const role = roleOf(from, target, to);
     const [source, sink] = comesFrom(role) ? [to, from] : [from, to];
     wires.push({
       id,

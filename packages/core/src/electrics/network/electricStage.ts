@@ -11,6 +11,8 @@ import {
 } from './caseVoltages.ts';
 import type { ElectricCase } from './electricCases.ts';
 import type { SizedFuse } from './fuseChoices.ts';
+import { type BusChain, busChains } from './busChains.ts';
+import { busFigures, terminatorsOf } from './busFigures.ts';
 import { groundFigures } from './sensorErrors.ts';
 import { pinFigures } from '../pins/pinFigures.ts';
 import { networkFigures } from './networkFigures.ts';
@@ -29,6 +31,7 @@ export interface ElectricDesign {
   readonly feeds: readonly SizedPumpFeed[];
   readonly cases: Readonly<Record<ElectricCase, CaseVoltages>>;
   readonly voltages: readonly LoadVoltage[];
+  readonly buses: readonly BusChain[];
   readonly results: readonly Result[];
 }
 
@@ -43,6 +46,12 @@ export function electricStage(input: {
   const cases = caseVoltages(network, solvable);
   const feeds = pumpSupply({ network, solvable, document, catalogue });
   const voltages = loadVoltages(network, cases);
+  const terminators = terminatorsOf(document.devices, catalogue);
+  const buses = busChains({
+    netlist: network.netlist,
+    lengthOf: (wire) => network.book.lengthOf(wire),
+    ohmOf: (partId) => terminators.get(partId)?.resistanceAt25,
+  });
   return {
     netlist: network.netlist,
     runs: network.runs,
@@ -52,10 +61,12 @@ export function electricStage(input: {
     feeds,
     cases,
     voltages,
+    buses,
     results: [
       ...networkFigures(network, voltages),
       ...feeds.flatMap(({ results }) => results),
       ...groundFigures({ network, devices: document.devices, catalogue, cases }),
+      ...busFigures(buses, terminators),
       ...pinFigures({ document, netlist: network.netlist, catalogue }),
     ],
   };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { applyCommand, evaluate } from '../../evaluation/index.ts';
-import { demoBuilds, lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { demoBuilds, kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { settledLantern } from '../../tests/trippedElectrics.ts';
 import { permissibleFor, temperatureAfter } from '../power/briefHeating.ts';
@@ -183,5 +183,42 @@ describe('what a ground does to a temperature', () => {
     expect(error(0.01)).toBeLessThan(0);
     expect(error(0.05)).toBeLessThan(error(0.01));
     expect(error(-0.01)).toBeGreaterThan(0);
+  });
+});
+
+describe('a bus', () => {
+  const bus = (document: BuildDocument) => designOf(document).buses[0]!;
+
+  test('is one chain with everything that is on it, its terminators at its two ends', () => {
+    const { members, terminators, terminated, ends } = bus(kittiwake);
+    expect(designOf(kittiwake).buses).toHaveLength(1);
+    expect(terminated).toBe(true);
+    expect(terminators.map(({ partId }) => partId).sort()).toEqual([...ends].sort());
+    expect(members.map(({ partId }) => partId)).toEqual(
+      expect.arrayContaining(['ecu', 'sluice', 'inputs', 'dash', 'keypad', 'lambda-right']),
+    );
+    for (const { stub } of members) expect(stub).toBeLessThan(0.3);
+  });
+
+  test('reads 60 Ω with two terminators wherever they sit, and is wrong with both at one end', () => {
+    const moved = ['1', '2'].reduce(
+      (document, pin) =>
+        withValueAt(document, ['devices', 'terminator-nose', 'connections', pin], {
+          to: 'controller',
+          controllerId: 'ecu',
+          pin: pin === '1' ? 'B09' : 'B10',
+          locked: false,
+        }),
+      withValueAt(kittiwake, ['devices', 'terminator-nose', 'placementId'], 'ecu'),
+    );
+    const across = (document: BuildDocument): number | undefined =>
+      evaluate(document, sampleCatalogue).results.find(({ key }) =>
+        /^can\..*termination$/.test(key),
+      )?.value;
+    expect(across(kittiwake)).toBeCloseTo(60, 9);
+    expect(across(moved)).toBeCloseTo(60, 9);
+    expect(bus(moved).terminated).toBe(false);
+    const { findings } = evaluate(moved, sampleCatalogue);
+    expect(findings.map(({ rule }) => rule)).toContain('can.termination');
   });
 });

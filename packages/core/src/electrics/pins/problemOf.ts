@@ -67,7 +67,8 @@ function signalOf(
       position: positionOf(document, part.id),
       nearConnector: undefined,
       locked: target.locked ? target.pin : undefined,
-      output: undefined,
+      // Whoever is on a bus shares its pins.
+      output: capability === 'can' && target.pin !== '' ? `bus ${target.pin}` : undefined,
     },
     assigned: target.pin,
     locked: target.locked,

@@ -1,5 +1,6 @@
 import type { BuildRule } from '../../model/index.ts';
 import type { ElectricsChecked } from '../checked.ts';
+import { busRules } from './busRules.ts';
 import { deviceRules } from './deviceRules.ts';
 import { fuseRules } from './fuseRules.ts';
 import { pinRules } from './pinRules.ts';
@@ -15,4 +16,5 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...deviceRules,
   ...fuseRules,
   ...pinRules,
+  ...busRules,
 ];

@@ -67,11 +67,15 @@ function onBus(
 ): Device[] {
   return modules.map(([id, name, item, placeId, feed], i) => {
     const before = modules[i - 1]?.[0];
+    const high = before === undefined ? ecu('B09') : at(before, '3');
+    const low = before === undefined ? ecu('B10') : at(before, '4');
+    // The power module stands in the chain behind the thermocouples.
+    const behindModule = before === 'thermocouples';
     return fitted(id, name, item, placeId, {
       '1': feed,
       '2': panel,
-      '3': before === undefined ? ecu('B09') : at(before, '3'),
-      '4': before === undefined ? ecu('B10') : at(before, '4'),
+      '3': behindModule ? sluice('A03') : high,
+      '4': behindModule ? sluice('A04') : low,
     });
   });
 }
@@ -298,6 +302,14 @@ export const kittiwakeWiring: DemoWiring = {
       ['keypad', 'Keypad', 'DV-KEYPAD', 'cockpit', sluice('B11')],
       ['dash', 'Dash', 'DV-DASH', 'dash', sluice('B10')],
     ]),
+    fitted('terminator-engine', 'Terminator at the ECU', 'DV-TERM', 'ecu', {
+      '1': ecu('B09'),
+      '2': ecu('B10'),
+    }),
+    fitted('terminator-nose', 'Terminator at the input unit', 'DV-TERM', 'input-unit', {
+      '1': inputs('A08'),
+      '2': inputs('A09'),
+    }),
     fitted('diagnostic-socket', 'Diagnostic socket', 'DV-SOCKET', 'cockpit', {
       '16': out('fuse-socket'),
       '4': panel,

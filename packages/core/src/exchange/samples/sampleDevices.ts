@@ -692,8 +692,8 @@ const chassis: readonly DeviceItem[] = [
     price: 3,
     resistanceAt25: 120,
     pins: [
-      pin({ id: '1', name: 'Bus high', use: 'bus-high', capability: 'can', pairedWith: '2' }),
-      pin({ id: '2', name: 'Bus low', use: 'bus-low', capability: 'can', pairedWith: '1' }),
+      pin({ id: '1', name: 'Bus high', use: 'bus-high', pairedWith: '2' }),
+      pin({ id: '2', name: 'Bus low', use: 'bus-low', pairedWith: '1' }),
     ],
   }),
   device({

@@ -1,0 +1,137 @@
+import type { DerivedWire } from '../netlist/derivedWire.ts';
+import type { Netlist } from '../netlist/netlist.ts';
+
+/** A resistance across a bus, and the node at which it hangs. */
+export interface BusTerminator {
+  readonly partId: string;
+  readonly node: string;
+  readonly ohm: number;
+}
+
+/** A member of a bus and how far it stands beside the way between the terminators, m. */
+export interface BusMember {
+  readonly partId: string;
+  readonly name: string;
+  readonly stub: number;
+}
+
+/** A bus: who is on it, what terminates it, and whether that is at its two ends. */
+export interface BusChain {
+  /** the part whose pin names it */
+  readonly id: string;
+  readonly members: readonly BusMember[];
+  readonly terminators: readonly BusTerminator[];
+  /** parts at the two ends that are furthest apart, along the wire */
+  readonly ends: readonly string[];
+  /** whether there are two terminators, and each stands at an end */
+  readonly terminated: boolean;
+}
+
+interface Edge {
+  readonly to: string;
+  readonly length: number;
+}
+
+/** Lengths m of the bus wires between nodes. */
+function edgesOf(
+  netlist: Netlist,
+  lengthOf: (wire: DerivedWire) => number,
+): ReadonlyMap<string, Edge[]> {
+  const edges = new Map<string, Edge[]>();
+  for (const wire of netlist.wires) {
+    if (wire.role !== 'bus') continue;
+    const length = lengthOf(wire);
+    const [a, b] = [wire.from.node, wire.to.node];
+    edges.set(a, [...(edges.get(a) ?? []), { to: b, length }]);
+    edges.set(b, [...(edges.get(b) ?? []), { to: a, length }]);
+  }
+  return edges;
+}
+
+/** How far every node of a bus is from one of them, and which node comes before it. */
+function distances(start: string, edges: ReadonlyMap<string, Edge[]>) {
+  const far = new Map([[start, 0]]);
+  const before = new Map<string, string>();
+  const open = [start];
+  for (let node = open.shift(); node !== undefined; node = open.shift()) {
+    for (const { to, length } of edges.get(node) ?? []) {
+      if (far.has(to)) continue;
+      far.set(to, (far.get(node) ?? 0) + length);
+      before.set(to, node);
+      open.push(to);
+    }
+  }
+  return { far, before };
+}
+
+const furthest = (far: ReadonlyMap<string, number>): string =>
+  [...far].reduce((a, b) => (b[1] > a[1] ? b : a))[0];
+
+/** Nodes on the way between two, both included. */
+function wayBetween(from: string, to: string, edges: ReadonlyMap<string, Edge[]>): string[] {
+  const { before } = distances(from, edges);
+  const way = [to];
+  for (let at = before.get(to); at !== undefined; at = before.get(at)) way.push(at);
+  return way;
+}
+
+/** A terminator this near to the end of a bus stands at it, m. */
+const AT_END = 0.3;
+
+/** The buses of a netlist, by their high side. `ohmOf` says which parts are resistances across one. */
+export function busChains(input: {
+  readonly netlist: Netlist;
+  readonly lengthOf: (wire: DerivedWire) => number;
+  readonly ohmOf: (partId: string) => number | undefined;
+}): BusChain[] {
+  const { netlist, lengthOf, ohmOf } = input;
+  const edges = edgesOf(netlist, lengthOf);
+  const partAt = new Map(
+    netlist.parts.flatMap((part) => part.pins.map((pin) => [pin.node, part] as const)),
+  );
+  const done = new Set<string>();
+  const chains: BusChain[] = [];
+  for (const part of netlist.parts) {
+    for (const pin of part.pins) {
+      if (pin.use !== 'bus-high' || done.has(pin.node) || !edges.has(pin.node)) continue;
+      const { far } = distances(pin.node, edges);
+      for (const node of far.keys()) done.add(node);
+      const one = furthest(far);
+      const other = furthest(distances(one, edges).far);
+      const terminators = [...far.keys()].flatMap((node): BusTerminator[] => {
+        const at = partAt.get(node);
+        const ohm = at && ohmOf(at.id);
+        return at && ohm !== undefined ? [{ partId: at.id, node, ohm }] : [];
+      });
+      const [first, second] = terminators;
+      const ends = first && second ? [first.node, second.node] : [one, other];
+      const spine = new Set(wayBetween(ends[0] ?? one, ends[1] ?? other, edges));
+      // Stubs leave the spine: what is beside it is as far as the way back to it.
+      const beside = new Map<string, number>();
+      for (const node of spine) beside.set(node, 0);
+      const open = [...spine];
+      for (let node = open.shift(); node !== undefined; node = open.shift()) {
+        for (const { to, length } of edges.get(node) ?? []) {
+          if (beside.has(to)) continue;
+          beside.set(to, (beside.get(node) ?? 0) + length);
+          open.push(to);
+        }
+      }
+      const longest = distances(one, edges).far.get(other) ?? 0;
+      const apart = first && second ? (distances(first.node, edges).far.get(second.node) ?? 0) : 0;
+      const members = [...far.keys()].flatMap((node): BusMember[] => {
+        const at = partAt.get(node);
+        if (!at || at.sort === 'splice' || ohmOf(at.id) !== undefined) return [];
+        return [{ partId: at.id, name: at.name, stub: beside.get(node) ?? 0 }];
+      });
+      chains.push({
+        id: part.id,
+        members,
+        terminators,
+        ends: [one, other].flatMap((node) => partAt.get(node)?.id ?? []),
+        terminated: terminators.length === 2 && apart >= longest - 2 * AT_END,
+      });
+    }
+  }
+  return chains;
+}
