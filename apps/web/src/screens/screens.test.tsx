@@ -8,10 +8,13 @@ import { renderInBuild } from '../tests/renderInBuild.tsx';
 import { BriefScreen } from './brief/BriefScreen.tsx';
 import { CircuitScreen } from './circuit/CircuitScreen.tsx';
 import { DemandScreen } from './demand/DemandScreen.tsx';
+import { DevicesScreen } from './devices/DevicesScreen.tsx';
 import { FindingsScreen } from './findings/FindingsScreen.tsx';
 import { InjectorsScreen } from './injectors/InjectorsScreen.tsx';
 import { MarginsScreen } from './margins/MarginsScreen.tsx';
+import { PinsScreen } from './pins/PinsScreen.tsx';
 import { PumpScreen } from './pump/PumpScreen.tsx';
+import { WiresScreen } from './wires/WiresScreen.tsx';
 import { WiringScreen } from './wiring/WiringScreen.tsx';
 
 afterEach(cleanup);
@@ -22,7 +25,10 @@ const screens: readonly [title: string, page: ReactNode][] = [
   ['Injectors', <InjectorsScreen key="injectors" />],
   ['Fuel circuit', <CircuitScreen key="circuit" />],
   ['Pump', <PumpScreen key="pump" />],
+  ['Devices', <DevicesScreen key="devices" />],
+  ['Pins', <PinsScreen key="pins" />],
   ['Pump wiring', <WiringScreen key="wiring" />],
+  ['Wires', <WiresScreen key="wires" />],
   ['Margins', <MarginsScreen key="margins" />],
   ['Findings', <FindingsScreen key="findings" />],
 ];

@@ -22,7 +22,7 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
   const { document: build, stored, catalogue, edit } = useBuild();
   const supplies = supplyChoices(build, catalogue);
   const [what, setWhat] = useState<string>();
-  const [placeId, setPlace] = useState(build.placements[0]?.id ?? '');
+  const [placeId, setPlace] = useState(build.power.studPlacementId);
   const [supply, setSupply] = useState(supplies[0]?.name ?? '');
   const items = newestOf(catalogue, 'device');
   const proposal = useMemo(() => usualDevices(build, catalogue), [build, catalogue]);

@@ -3,7 +3,7 @@ import type { FuelCircuit, PowerDesign, PumpElement, PumpFeed } from '../../mode
 import { NotFound } from '../../quantities/index.ts';
 import type { DerivedWire, WireRole } from './derivedWire.ts';
 import { type NetPart, type NetPin, nodeOf } from './netlist.ts';
-import { type PinAt, anyLug, bladeRange, endAt, partOf, rangeOf } from './partOf.ts';
+import { type PinAt, RATED, anyLug, bladeRange, endAt, partOf, rangeOf } from './partOf.ts';
 import { type RelayPin, type Terminal, terminalText } from './terminal.ts';
 
 type Contact = Pick<NetPin, 'areaMin' | 'areaMax' | 'joint'>;
@@ -170,7 +170,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
           ? {
               asks: {
                 capability: feed.trigger,
-                current: 13.8 / relay.coilResistance,
+                current: RATED / relay.coilResistance,
                 frequency: 0,
                 pairedWith: undefined,
               },
@@ -191,8 +191,8 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
           id: `${ids.relay} coil`,
           from: nodeOf(ids.relay, '86'),
           to: nodeOf(ids.relay, '85'),
-          current: 13.8 / relay.coilResistance,
-          voltage: 13.8,
+          current: RATED / relay.coilResistance,
+          voltage: RATED,
           duty: 1,
           behaviour: 'resistive',
           when: 'engine turning',
@@ -213,7 +213,7 @@ function feedParts(input: Input, feed: PumpFeed): NetPart[] {
           from: nodeOf(ids.pump, '+'),
           to: nodeOf(ids.pump, '−'),
           current: highestPumpCurrent(item),
-          voltage: 13.5,
+          voltage: RATED,
           duty: 1,
           behaviour: 'motor',
           when: 'engine turning',

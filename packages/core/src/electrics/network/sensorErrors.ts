@@ -89,7 +89,7 @@ export function groundFigures(input: {
   const { worst } = cases;
   if (worst.state === 'failed') return [];
   const { volts } = worst;
-  const negative = volts[nodeOf('battery', '−')] ?? 0;
+  const negative = volts[network.netlist.sources[0]?.negative ?? ''] ?? 0;
   const grounds = network.netlist.parts
     .filter(({ sort, pins }) => sort === 'ground' && pins.length > 0)
     .map(({ id, name }) =>

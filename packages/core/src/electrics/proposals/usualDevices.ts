@@ -112,7 +112,7 @@ const proposed = (
 ): Device => ({ state: 'new', replacedBy: '', loadedTogether: 3, ...parts });
 
 /** Main relay and the fuses on both sides of it. */
-function suppliesOf(build: Build, catalogue: Catalogue): Device[] {
+function suppliesOf(build: Build, catalogue: Catalogue, groundId: string): Device[] {
   const panel = build.power.studPlacementId;
   const [relay] = newestOf(catalogue, 'relay').sort((a, b) => b.contactRating - a.contactRating);
   const fuse = (id: string, name: string, from: Connection): Device =>
@@ -135,7 +135,7 @@ function suppliesOf(build: Build, catalogue: Catalogue): Device[] {
       connections: {
         '30': at('fuse-main-relay', 'out'),
         '86': at(sharedPartIds.keyedFeed, 'wire'),
-        '85': toGround(FRAME),
+        '85': toGround(groundId),
       },
     }),
     fuse('fuse-ecu', 'Fuse, ECU', at(MAIN_RELAY, '87')),
@@ -167,12 +167,12 @@ function groundsOf(build: Build, engineAt: string): Ground[] {
 }
 
 /** Supplies and grounds of the ECU by its pins. */
-function ecuConnectionsOf(ecu: EcuItem): Record<string, Connection> {
+function ecuConnectionsOf(ecu: EcuItem, groundId: string): Record<string, Connection> {
   return Object.fromEntries(
     ecu.pins.flatMap(({ id, capabilities }) => {
       if (capabilities.includes('supply-constant')) return [[id, at('fuse-ecu-constant', 'out')]];
       if (capabilities.includes('supply-switched')) return [[id, at('fuse-ecu', 'out')]];
-      return capabilities.includes('power-ground') ? [[id, toGround(BLOCK)]] : [];
+      return capabilities.includes('power-ground') ? [[id, toGround(groundId)]] : [];
     }),
   );
 }
@@ -214,6 +214,8 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
   const present = new Set(build.devices.map(({ id }) => id));
   const grounds = build.grounds.length > 0 ? [] : groundsOf(build, engineAt);
   const grounded = { ...build, grounds: [...build.grounds, ...grounds] };
+  const groundOn = (base: Ground['on']): string =>
+    (grounded.grounds.find(({ on }) => on === base) ?? grounded.grounds[0])?.id ?? FRAME;
   const sensors = usualOf(build, ecu)
     .filter(({ role }) => !roles.has(role))
     .flatMap(({ id, name, role, prefers, feed }): Device[] => {
@@ -243,11 +245,13 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
         )
       : [];
   const isBare = Object.keys(build.power.ecuConnections).length === 0;
-  const ecuConnections = isBare ? ecuConnectionsOf(ecu) : build.power.ecuConnections;
+  const ecuConnections = isBare
+    ? ecuConnectionsOf(ecu, groundOn('engine'))
+    : build.power.ecuConnections;
   const supplied = { ...grounded, power: { ...build.power, ecuConnections } };
   const devices = withPins(
     supplied,
-    [...sensors, ...injectors, ...suppliesOf(build, catalogue)].filter(
+    [...sensors, ...injectors, ...suppliesOf(build, catalogue, groundOn('chassis'))].filter(
       ({ id }) => !present.has(id),
     ),
     catalogue,
@@ -263,7 +267,7 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
     })),
     ...(isBare ? [{ path: ['power', 'ecuConnections'], value: ecuConnections }] : []),
     ...(build.power.negativeGroundId === null
-      ? [{ path: ['power', 'negativeGroundId'], value: grounded.grounds[0]?.id ?? null }]
+      ? [{ path: ['power', 'negativeGroundId'], value: groundOn('chassis') }]
       : []),
     ...devices.map(stored),
   ];

@@ -2,6 +2,7 @@ import { lookUp, newestOf, refOf } from '../../catalogue/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
+import { nodeOf } from '../netlist/netlist.ts';
 import type { SizedFuse } from '../network/fuseChoices.ts';
 
 /** Fuses that are devices of their own; those of pump feeds are told where the feed is. */
@@ -72,7 +73,7 @@ const deviceRelay: ElectricsRule = {
       if (device.state === 'removed' || device.part.kind !== 'relay') return [];
       const relay = lookUp(checked.catalogue, 'relay', device.part.item, device.id);
       const carried = checked.electrics.wires
-        .filter(({ wire }) => wire.id === `${device.id}~30`)
+        .filter(({ wire }) => wire.to.node === nodeOf(device.id, '30'))
         .reduce((most, { task }) => Math.max(most, task.load), 0);
       const needed = 1.25 * carried;
       if (relay.contactRating >= needed) return [];

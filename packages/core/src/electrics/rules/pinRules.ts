@@ -1,6 +1,7 @@
 import { capabilityWords, lookUp } from '../../catalogue/index.ts';
 import type { BuildFinding } from '../../model/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
+import { nodeOf } from '../netlist/netlist.ts';
 import { type AssignmentFault, assignmentFaults } from '../pins/assignmentFaults.ts';
 import { controllerSignals, problemOf } from '../pins/problemOf.ts';
 import { tooFew } from '../pins/tooFew.ts';
@@ -150,7 +151,7 @@ const reference: ElectricsRule = {
           Object.entries(connections).reduce((own, [pin, target]) => {
             const isHere =
               target.to === 'controller' && target.controllerId === unit.id && pins.has(target.pin);
-            const load = loads.find((e) => e.kind === 'load' && e.from === `${id}:${pin}`);
+            const load = loads.find((e) => e.kind === 'load' && e.from === nodeOf(id, pin));
             return isHere && load?.kind === 'load' ? own + load.current : own;
           }, 0)
         );
