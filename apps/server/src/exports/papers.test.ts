@@ -114,7 +114,7 @@ describe('work sheet', () => {
     expect(cell(feeds!, 0, 'At peak')).toMatch(/^11\.\d V, \d\.\d+ A$/);
     const [fuses] = tableWith('Feeds');
     expect(fuses!.rows.map((r) => r[0])).toEqual([
-      'Bolt-down fuse 40 A',
+      'Bolt-down fuse 150 A',
       'Blade fuse 20 A',
       'Blade fuse 7.5 A',
     ]);
@@ -170,6 +170,14 @@ describe('work sheet', () => {
       label: 'cool',
       changes: [
         { path: ['brief', 'fuelTemperatureHot'], value: { value: 300, unit: '°C' } },
+        // What its electrics are stopped by.
+        {
+          path: ['power', 'ecuConnections', 'A10'],
+          value: { to: 'signal', signalId: 'ign-brown' },
+        },
+        { path: ['devices', 'cooler-fan-relay', 'state'], value: 'removed' },
+        { path: ['devices', 'idle-valve', 'state'], value: 'removed' },
+        { path: ['devices', 'alternator', 'state'], value: 'removed' },
         {
           path: ['fuelCircuits', 'main', 'elements', 'tank', 'usableVolume'],
           value: { value: 0.9, unit: 'L' },

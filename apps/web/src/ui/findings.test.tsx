@@ -83,7 +83,7 @@ describe('a figure', () => {
     const figure = screen.getByRole('button');
     // A share is read in percent, as the evaluation has it.
     const { value } = evaluate(lantern, sampleCatalogue).results.find((r) => r.key === margin.key)!;
-    expect(figure.textContent).toBe(`${(100 * value).toFixed(1)} %`);
+    expect(figure.textContent).toBe(`${Number((100 * value).toFixed(1))} %`);
     expect(figure.dataset['figure']).toBe('pump.peak.margin');
     await userEvent.click(figure);
     const working = await screen.findByRole('dialog');

@@ -54,7 +54,8 @@ export function specIssues(spec: Spec, value: unknown, path = ''): Issue[] {
       return objectIssues(spec, value, path);
     case 'nullable': {
       if (value === null) return [];
-      if (!isRecord(value)) return [{ path, message: 'must be an object or null' }];
+      const holdsFields = spec.of.type === 'object' || spec.of.type === 'kinds';
+      if (holdsFields && !isRecord(value)) return [{ path, message: 'must be an object or null' }];
       return specIssues(spec.of, value, path);
     }
     case 'kinds': {

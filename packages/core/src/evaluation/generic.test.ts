@@ -21,6 +21,7 @@ import { addCircuit, caseNames, insertCommand, layOutAs } from '../fuel/index.ts
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { computeFormula } from '../results/index.ts';
 import { firstOfEach, numericLeaves } from '../tests/changeLeaf.ts';
+import { sameValue } from './runner/sameValue.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { formulas } from './formulas.ts';
 import { limitLadder } from './ladder.ts';
@@ -325,12 +326,25 @@ describe('dead inputs', () => {
       path[0] === 'brief' &&
       ['boostCurve', 'coolerEffectiveness'].includes(path[1]!));
 
+  /** Of fields that stand many times over in a large build the first few are tried. */
+  const OF_EACH = 3;
   /** Things of which even a small build has dozens. */
   const standsOften = ([slice]: Path): boolean =>
     ['placements', 'devices', 'controllers', 'vehicleSignals', 'grounds'].includes(slice ?? '');
 
-  /** Of fields that stand many times over in a large build the first few are tried. */
-  const OF_EACH = 3;
+  const seldom = (document: BuildDocument) =>
+    numericLeaves(document).filter(({ path }) => !standsOften(path));
+  /** The first of each of their fields, whatever the thing is called. */
+  const often = (document: BuildDocument) => {
+    const seen = new Map<string, number>();
+    return numericLeaves(document).filter(({ path }) => {
+      if (!standsOften(path) || isNote(document, path)) return false;
+      const field = `${path[0]} ${path.at(-1) === 'value' ? path.at(-2) : path.at(-1)}`;
+      seen.set(field, (seen.get(field) ?? 0) + 1);
+      return (seen.get(field) ?? 0) <= OF_EACH;
+    });
+  };
+
   test.each(demos.map((d) => [d.name, d] as const))(
     'numbers of %s move a result or a finding',
     (_name, demo) => {
@@ -352,21 +366,15 @@ describe('dead inputs', () => {
         limitLadder(evaluator.check(document, sampleCatalogue)).rungs;
       // What takes longer is asked only where nothing else has moved.
       const answers = [figures, candidates, rungs].map((ask) => {
-        const before = JSON.stringify(ask(demo));
-        return (document: BuildDocument): boolean => JSON.stringify(ask(document)) !== before;
+        const before = ask(demo);
+        return (document: BuildDocument): boolean => !sameValue(ask(document), before);
       });
       const moves = (document: BuildDocument): boolean =>
         answers.some((differs) => differs(document));
-      const leaves =
-        demo === lantern
-          ? [
-              ...numericLeaves(demo).filter(({ path }) => !standsOften(path)),
-              ...firstOfEach(
-                numericLeaves(demo).filter(({ path }) => standsOften(path)),
-                OF_EACH,
-              ),
-            ]
-          : firstOfEach(numericLeaves(demo), OF_EACH);
+      const leaves = [
+        ...(demo === lantern ? seldom(demo) : firstOfEach(seldom(demo), OF_EACH)),
+        ...often(demo),
+      ];
       const dead = leaves
         .filter((leaf) => !isNote(demo, leaf.path))
         .filter((leaf) => {

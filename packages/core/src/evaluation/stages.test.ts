@@ -167,7 +167,10 @@ describe('stages', () => {
   };
   const all = leavesOf(lantern);
   const leaves = [
-    ...all.filter((leaf) => !isOnMap(leaf) && !isWired(leaf)),
+    ...firstOfEach(
+      all.filter((leaf) => !isOnMap(leaf) && !isWired(leaf)),
+      2,
+    ),
     ...firstOfEach(all.filter(isOnMap), 1),
     ...all.filter((leaf) => isWired(leaf) && isNewField(leaf)),
   ]
@@ -199,8 +202,8 @@ describe('stages', () => {
       }
     }
     expect(wrong).toEqual([]);
-    expect(tried).toBeGreaterThan(150);
-  }, 180_000);
+    expect(tried).toBeGreaterThan(120);
+  }, 300_000);
 
   test.each([
     ['a description', ['description'], []],

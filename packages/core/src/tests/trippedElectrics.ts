@@ -122,7 +122,7 @@ export const trippedElectrics: readonly TrippedBuild[] = [
   },
   {
     ...trip('can.stub', 'can.stub:diagnostic-socket', [], false),
-    build: changed(kittiwake, [['devices', 'diagnostic-socket', 'placementId'], 'nose']),
+    build: changed(kittiwake, [['devices', 'diagnostic-socket', 'placementId'], 'tail']),
     soundBuild: kittiwake,
   },
 ];

@@ -3,6 +3,7 @@ import {
   type ToldWire,
   type WireSheet,
   electricsFigure,
+  entryAt,
   formatMeasure,
   newestOf,
   refOf,
@@ -22,6 +23,9 @@ import { useUnits } from '../../ui/preferences.ts';
 import { FuseAgainstWire } from '../wiring/FuseAgainstWire.tsx';
 import { Criteria } from '../wiring/Criteria.tsx';
 import { WireLengthField } from '../wiring/WireLengthField.tsx';
+
+/** A wire of the list with its figures. SI. */
+type WireRow = ToldWire & Record<'length' | 'current' | 'drop' | 'temperature', number>;
 
 const ALL = '';
 const AUTO = 'auto';
@@ -100,7 +104,18 @@ export function WiresScreen() {
   const of = query.get('of') ?? undefined;
   const part = query.get('part') ?? ALL;
   const finding = query.get('finding') ?? ALL;
-  const { wires } = evaluation;
+  const { wires: told, wireFigures } = evaluation;
+  const wires = useMemo(
+    () =>
+      told.map((wire, i) => ({
+        ...wire,
+        length: entryAt(wireFigures.length, i),
+        current: entryAt(wireFigures.current, i),
+        drop: entryAt(wireFigures.drop, i),
+        temperature: entryAt(wireFigures.temperature, i),
+      })),
+    [told, wireFigures],
+  );
   const trouble = useMemo(
     () =>
       new Map(
@@ -123,7 +138,7 @@ export function WiresScreen() {
   );
   const selected = rows.find(({ id }) => id === of) ?? rows[0];
   const { answer: sheet } = useWorkerAnswer(ask, selected?.id ?? '');
-  const columns = useMemo((): readonly DataColumn<ToldWire>[] => {
+  const columns = useMemo((): readonly DataColumn<WireRow>[] => {
     const measure = (value: number, kind: 'length' | 'current' | 'voltage' | 'temperature') =>
       formatMeasure({ value, kind }, units);
     return [

@@ -77,14 +77,25 @@ export interface ToldWire {
   readonly size: string;
   readonly area: number;
   readonly chosenByHand: boolean;
-  readonly length: number;
-  readonly current: number;
-  readonly drop: number;
-  readonly temperature: number;
   /** rating of the fuse that protects it, A */
   readonly fuse: number | null;
   readonly decidedBy: readonly string[];
 }
+
+/** What is measured of every wire, in the order of the wires: columns cross in few bytes. SI. */
+export interface ToldWireFigures {
+  readonly length: readonly number[];
+  readonly current: readonly number[];
+  readonly drop: readonly number[];
+  readonly temperature: readonly number[];
+}
+
+const toldWireFigures = ({ wires }: ElectricDesign): ToldWireFigures => ({
+  length: wires.map(({ task }) => task.length),
+  current: wires.map(({ task }) => task.load),
+  drop: wires.map(({ drop }) => drop),
+  temperature: wires.map(({ temperature }) => temperature),
+});
 
 const toldWires = ({ runs, netlist, wires }: ElectricDesign): ToldWire[] => {
   const partOf = new Map(
@@ -93,7 +104,7 @@ const toldWires = ({ runs, netlist, wires }: ElectricDesign): ToldWire[] => {
   const decidedBy = new Map(
     runs.flatMap(({ group }) => group.wires.map(({ wire }) => [wire.id, group.decidedBy] as const)),
   );
-  return wires.map(({ wire, size, task, drop, temperature, chosenByHand }) => ({
+  return wires.map(({ wire, size, task, chosenByHand }) => ({
     id: wire.id,
     name: wire.name,
     role: wire.role,
@@ -104,10 +115,6 @@ const toldWires = ({ runs, netlist, wires }: ElectricDesign): ToldWire[] => {
     size: size.size,
     area: size.area,
     chosenByHand,
-    length: task.length,
-    current: task.load,
-    drop,
-    temperature,
     fuse: task.protection?.rating ?? null,
     decidedBy: decidedBy.get(wire.id) ?? [],
   }));
@@ -130,6 +137,7 @@ export interface ToldEvaluation extends Pick<
   readonly feeds: readonly ToldFeed[];
   /** every wire of the vehicle */
   readonly wires: readonly ToldWire[];
+  readonly wireFigures: ToldWireFigures;
   readonly lines: readonly ToldLine[];
   readonly components: readonly ToldComponent[];
   readonly made: readonly ToldMadeLine[];
@@ -192,6 +200,7 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     fluids: evaluation.fluids.map(told),
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
     wires: toldWires(evaluation.electrics),
+    wireFigures: toldWireFigures(evaluation.electrics),
     made: evaluation.made.map(toldMade),
     nextTape: evaluation.map.nextTape,
     components: evaluation.map.components.map(({ component, nearest }) => ({

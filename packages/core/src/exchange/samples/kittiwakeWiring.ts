@@ -104,7 +104,6 @@ export const kittiwakeWiring: DemoWiring = {
     place('pedal-box', 'Pedals', [2700, 0, 250], 'cabin'),
     place('cockpit', 'Cockpit side', [1800, 260, 420], 'cabin'),
     place('input-unit', 'Input unit, ahead of the dash', [2300, 0, 520], 'cabin'),
-    place('nose', 'Nose', [3000, 0, 250], 'outside'),
     place('tail', 'Tail', [-500, 0, 420], 'outside'),
     place('panel-stud-place', 'Ground stud at the panel', [1420, -240, 380], 'cabin'),
     place('battery-stud', 'Ground stud at the battery', [2040, 250, 160], 'cabin'),
@@ -319,7 +318,7 @@ export const kittiwakeWiring: DemoWiring = {
     }),
     // Chassis, on the input unit
     ...corners.map((corner, i) =>
-      fitted(`wheel-speed-${i + 1}`, `Wheel speed, ${corner}`, 'DV-WS', cornerPlaces[i] ?? 'nose', {
+      fitted(`wheel-speed-${i + 1}`, `Wheel speed, ${corner}`, 'DV-WS', cornerPlaces[i] ?? 'tail', {
         '1': sluice('B15'),
         '2': inputs('A03'),
         '3': inputs(cavity('A', 10 + i)),
