@@ -75,7 +75,7 @@ const pictures = [
   },
   {
     name: 'findings',
-    path: '/builds/kittiwake/findings',
+    path: '/builds/lantern/findings',
     act: async (page) => {
       await page.getByRole('button', { name: 'Accept with a reason' }).first().click();
     },
