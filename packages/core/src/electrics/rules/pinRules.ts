@@ -56,9 +56,13 @@ const few: ElectricsRule = {
           wanting: { value: wanting.length, kind: 'count' },
           pins: { value: pins.length, kind: 'count' },
         } as const;
+        const id = `pin.too-few:${unit.id}/${wanted.join('/')}`;
+        // A second set that wants the same is told when the first has found its way out.
+        if (told.has(id)) return [];
+        told.add(id);
         return [
           {
-            id: `pin.too-few:${unit.id}/${wanted.join('/')}`,
+            id,
             rule: 'pin.too-few',
             severity: 'stop',
             where: { stage: 'pins', controller: unit.id, signal: wanting[0]?.id ?? '' },
