@@ -22,7 +22,6 @@ import {
   optionSpec,
   placementSpec,
   powerSpec,
-  pumpFeedSpec,
   startSpec,
 } from '../packages/core/dist/index.js';
 import { schemaOf } from '../packages/contract/dist/index.js';
@@ -126,8 +125,7 @@ const declared = {
   Placement: [placementSpec, 'A place on the vehicle'],
   FuelCircuit: [circuitSpec, 'A fuel circuit: joints at places and the elements between them'],
   InjectorRow: [injectorRowSpec, 'A row of equal injectors'],
-  Power: [powerSpec, 'Battery, fuses, ECU and the feeds of the pumps'],
-  PumpFeed: [pumpFeedSpec, 'How one pump is fed'],
+  Power: [powerSpec, 'Battery, main fuse, stud and ECU'],
   Limits: [limitsSpec, 'Margins and limits of a build'],
   Decision: [optionSpec, 'A decision with its alternatives'],
   Acceptance: [acceptanceSpec, 'A warning that a person accepted'],

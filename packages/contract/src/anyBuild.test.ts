@@ -65,8 +65,8 @@ const entries: Record<string, fc.Arbitrary<unknown>> = {
   'limits.designFactor': quantity(1, 2, '%'),
   'limits.injectorDuty': quantity(0.5, 0.95, '%'),
   'power.wireSystem': fc.constantFrom('metric', 'awg'),
-  'power.pumpFeeds.pump-feed.trigger': fc.constantFrom('low-side', 'high-side'),
-  'power.pumpFeeds.pump-feed.loadedTogether': fc.integer({ min: 1, max: 30 }),
+  'devices.pump-relay.part.item': item('relay'),
+  'devices.pump.loadedTogether': fc.integer({ min: 1, max: 30 }),
 };
 
 const anyBuild = fc

@@ -93,9 +93,9 @@ describe('a document', () => {
       '',
     ],
     [
-      'power.pumpFeeds.pump-feed.inertiaSwitch',
+      'devices.pump.state',
       'yes',
-      'power.pumpFeeds.pump-feed.inertiaSwitch',
+      'devices.pump.state',
       '',
     ],
     ['placements', 'everywhere', 'placements', 'must be an object'],
@@ -113,10 +113,8 @@ describe('a document', () => {
   test('a missing part is refused', () => {
     const { power: _power, ...without } = lantern;
     expect(documentIssues(without, sampleCatalogue).map((i) => i.path)).toContain('power');
-    const { fuse: _fuse, ...feed } = lantern.power.pumpFeeds['pump-feed']!;
-    expect(issues('power.pumpFeeds.pump-feed', feed).map((i) => i.path)).toContain(
-      'power.pumpFeeds.pump-feed.fuse',
-    );
+    const { placementId: _place, ...pump } = lantern.devices['pump']!;
+    expect(issues('devices.pump', pump).map((i) => i.path)).toContain('devices.pump.placementId');
   });
 
   test('another format or version is refused by name', () => {
@@ -179,7 +177,7 @@ describe('commands', () => {
   test.each([
     [{ name: 'set', path: ['brief', 'boost'], value: q(1, 'bar') }],
     [{ name: 'set', path: ['brief', 'chargeTemperature'], value: null }],
-    [{ name: 'choose-fuse', feedId: 'pump-feed', item: null }],
+    [{ name: 'choose-fuse', deviceId: 'pump-fuse', item: null }],
     [{ name: 'decide', optionId: 'a', alternativeId: 'b', assemblies: {} }],
     [{ name: 'replace-document', document: lantern }],
   ])('%j is well formed', (command) => {

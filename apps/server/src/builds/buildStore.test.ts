@@ -31,7 +31,7 @@ const edits = [
   }),
   (n: number) => ({
     name: 'choose-wire',
-    wireId: 'pump-feed-relay-87~pump-+',
+    wireId: 'pump~+',
     size: n % 2 === 0 ? null : { id: 'W4', revision: 1 },
   }),
   (n: number) => ({

@@ -77,7 +77,7 @@ describe('a fuse against its wire', () => {
     ],
     ['too small for its load', { id: 'FB10', revision: 1 }, /Inrush may open it/],
   ] as const)('%s is told in words', async (_what, fuse, words) => {
-    renderInBuild(withValueAt(lantern, 'power.pumpFeeds.pump-feed.fuse', fuse), <WiringScreen />);
+    renderInBuild(withValueAt(lantern, 'devices.pump-fuse.part.item', fuse), <WiringScreen />);
     const chart = await screen.findByRole('region', { name: 'Fuse against wire' });
     expect(chart.textContent).toMatch(words);
   });

@@ -1,5 +1,6 @@
 export type * from './checked.ts';
 export * from './commands/index.ts';
+export * from './feeds/index.ts';
 export * from './figureNames.ts';
 export * from './netlist/index.ts';
 export * from './network/index.ts';

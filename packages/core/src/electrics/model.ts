@@ -7,42 +7,11 @@ import {
   itemRef,
   nullable,
   object,
-  orderField,
   quantityField,
   record,
-  text,
-  whole,
-  yesNo,
 } from '../model/spec.ts';
 import { lengthSpec } from '../vehicle/model.ts';
 import { connectionSpec } from './slices/connections.ts';
-
-/** How one pump is fed: fuse, relay, ground, trigger. */
-export const pumpFeedSpec = object({
-  order: orderField,
-  circuitId: idOf('fuelCircuits', 'fuel circuit'),
-  /** the pump, an element of that circuit */
-  elementId: idOf('elements', 'pump', { within: 'circuitId' }),
-  pumpPlacementId: idOf('placements', 'place'),
-  fuse: nullable(itemRef('fuse'), { help: 'null: chosen by the rules' }),
-  fusePlacementId: idOf('placements', 'place'),
-  relay: itemRef('relay'),
-  relayPlacementId: idOf('placements', 'place'),
-  groundPlacementId: idOf('placements', 'place'),
-  inertiaSwitch: yesNo({ initial: true }),
-  inertiaPlacementId: idOf('placements', 'place'),
-  trigger: choice(['low-side', 'high-side'], { initial: 'low-side' }),
-  triggerPin: text({
-    label: 'Pin of the ECU',
-    help: 'empty: the one that the ECU has for the pump',
-    since: 10,
-    min: 0,
-    max: 20,
-    initial: '',
-  }),
-  loadedTogether: whole({ min: 1, max: 40, initial: 2 }),
-});
-export type StoredPumpFeed = Of<typeof pumpFeedSpec>;
 
 /** What a person decided about a derived wire; the key is the wire's id. */
 export const wireDecisionSpec = object({
@@ -51,7 +20,7 @@ export const wireDecisionSpec = object({
 });
 export type StoredWireDecision = Of<typeof wireDecisionSpec>;
 
-/** Battery, fuses, ECU and the feeds of the pumps. */
+/** Battery, main fuse, stud and ECU. */
 export const powerSpec = object({
   wireSystem: choice(['metric', 'awg'], { label: 'Wire sizes', initial: 'metric' }),
   battery: itemRef('battery'),
@@ -66,7 +35,6 @@ export const powerSpec = object({
   ecuConnections: record(connectionSpec, { max: 200, key: 20, initial: {} }),
   /** ground that the battery's negative cable goes to; null: not planned */
   negativeGroundId: nullable(idOf('grounds', 'ground'), { label: 'Negative cable to' }),
-  pumpFeeds: record(pumpFeedSpec, { max: 12 }),
   wireDecisions: record(wireDecisionSpec, { max: 2000, key: 120, initial: {} }),
 });
 export type StoredPower = Of<typeof powerSpec>;

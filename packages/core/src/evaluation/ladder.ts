@@ -240,6 +240,7 @@ function electricalChecks(checked: Checked, loss: Loss): Check[] {
     const several = checked.feeds.length > 1;
     const element = fluid.design.circuit.elements.find((e) => e.id === feed.feed.elementId);
     const named = (label: string): string => (several ? `${label}, ${element?.name}` : label);
+    const { fuse } = feed;
     const ampacity = Math.min(...feed.pumpGroup.wires.map((w) => w.ampacity));
     return [
       {
@@ -248,12 +249,16 @@ function electricalChecks(checked: Checked, loss: Loss): Check[] {
         limit: { value: ampacity, kind: 'current' },
         fails: (x) => current(x) > ampacity,
       },
-      {
-        check: 'fuse',
-        label: named('Pump fuse'),
-        limit: { value: feed.fuse.whenHot / 1.25, kind: 'current' },
-        fails: (x) => 1.25 * current(x) > feed.fuse.whenHot,
-      },
+      ...(fuse
+        ? [
+            {
+              check: 'fuse',
+              label: named('Pump fuse'),
+              limit: { value: fuse.whenHot / 1.25, kind: 'current' },
+              fails: (x: number) => 1.25 * current(x) > fuse.whenHot,
+            },
+          ]
+        : []),
     ] as Check[];
   });
 }

@@ -269,9 +269,9 @@ describe('what an edit does', () => {
     ],
     [
       'more loaded wires together run hotter',
-      'power.pumpFeeds.pump-feed.loadedTogether',
+      'devices.pump.loadedTogether',
       6,
-      'wire.pump-feed-relay-87~pump-+.ampacity',
+      'wire.pump~+.ampacity',
       -1,
     ],
   ] as const)('%s', (_words, path, to, key, sign) => {
@@ -282,7 +282,7 @@ describe('what an edit does', () => {
   test('a larger pump fuse asks for a wire that carries it', () => {
     const larger = applyCommand(lantern, {
       name: 'choose-fuse',
-      feedId: 'pump-feed',
+      deviceId: 'pump-fuse',
       item: { id: 'FB40', revision: 1 },
     }).document;
     for (const wire of evaluate(larger, sampleCatalogue).feeds[0]!.pumpGroup.wires) {

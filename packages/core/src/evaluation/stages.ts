@@ -316,7 +316,7 @@ const parts = stage({
   run: ({ names, map: onMap, vehicle, electric, ...read }) =>
     partsNeeded({
       ...read,
-      present: { ...electric, pumpFeeds: read.power.pumpFeeds },
+      present: electric,
       sheets: vehicle.sheets,
       circuits: names.fuelCircuits,
       rows: names.injectorRows,

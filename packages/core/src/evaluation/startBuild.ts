@@ -24,6 +24,7 @@ import {
   unknownLength,
   vapourInRun,
 } from '../fuel/index.ts';
+import { pumpDevices } from '../electrics/index.ts';
 import { defaultCurves, reidOfBlend } from '../engine/index.ts';
 import { endsOfOpenLines } from '../plumbing/index.ts';
 import { bareVehicle } from '../vehicle/index.ts';
@@ -232,6 +233,24 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
   const used = new Set([...circuit.nodes.map((node) => node.placementId), ...electrical]);
   const ecu = newestOf(catalogue, 'ecu').filter((e) => e.injectorOutputs >= answers.cylinders)[0];
   const outputs = ecu ? refOf(ecu) : item('WEIR60');
+  const wiring = pumpDevices({
+    pumps: [
+      {
+        id: 'pump',
+        name: 'Fuel pump',
+        circuitId: 'main',
+        elementId: 'pump',
+        placementId: circuit.architecture === 'return-at-tank' ? 'tank-pump' : 'pump',
+      },
+    ],
+    fuse: null,
+    relay: item('RL40'),
+    panelPlacementId: 'panel',
+    groundPlacementId: 'pump-ground',
+    trigger: 'low-side',
+    cutOff: { part: { kind: 'item', item: item('DV-INERTIA') }, placementId: 'inertia' },
+    loadedTogether: 2,
+  });
   return {
     format: 'brookrain-build',
     version: CURRENT_VERSION,
@@ -268,32 +287,13 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
       ecu: outputs,
       ecuPlacementId: 'ecu',
       keyedFeedPlacementId: 'panel',
-      pumpFeeds: [
-        {
-          id: 'pump-feed',
-          circuitId: 'main',
-          elementId: 'pump',
-          pumpPlacementId: circuit.architecture === 'return-at-tank' ? 'tank-pump' : 'pump',
-          fuse: null,
-          fusePlacementId: 'panel',
-          relay: item('RL40'),
-          relayPlacementId: 'panel',
-          groundPlacementId: 'pump-ground',
-          inertiaSwitch: true,
-          inertiaPlacementId: 'inertia',
-          trigger: 'low-side',
-          triggerPin: '',
-          loadedTogether: 2,
-        },
-      ],
       wireDecisions: [],
       ecuConnections: {},
       negativeGroundId: null,
     },
-    devices: [],
+    ...wiring,
     controllers: [],
     vehicleSignals: [],
-    grounds: [],
     limits: {
       designFactor: q(110, 'ratio', '%'),
       injectorDuty: q(80, 'ratio', '%'),

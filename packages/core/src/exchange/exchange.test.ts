@@ -95,7 +95,7 @@ describe('wire list', () => {
     for (const wire of wires) {
       expect(wire.length).toBeGreaterThan(0);
       expect(wire.from).not.toBe(wire.to);
-      if (wire.role === 'keyed') expect(wire.protectedBy).toMatch(/fuse/);
+      if (wire.wire === 'inertia-switch~in') expect(wire.protectedBy).toMatch(/fuse/);
       expect(wire.lengthIsFrom).toBe('map');
     }
   });
@@ -103,34 +103,38 @@ describe('wire list', () => {
   test('a typed length shows as by hand', () => {
     const typed = applyCommand(lantern, {
       name: 'set-wire-length',
-      wireId: 'pump-feed-relay-87~pump-+',
+      wireId: 'pump~+',
       length: { typed: { value: 4.567, unit: 'm' }, measured: null },
     }).document;
-    const wire = wireList(evaluate(typed, sampleCatalogue)).find(
-      (w) => w.name === 'Relay to pump',
-    )!;
+    const wire = wireList(evaluate(typed, sampleCatalogue)).find((w) => w.wire === 'pump~+')!;
     expect(wire).toMatchObject({ length: 4.57, lengthIsFrom: 'by hand' });
   });
 
   test('without an inertia switch the coil is fed directly', () => {
     const without = applyCommand(lantern, {
-      name: 'set',
-      path: ['power', 'pumpFeeds', 'pump-feed', 'inertiaSwitch'],
-      value: false,
+      name: 'wire-pump-coil',
+      pumpId: 'pump',
+      side: 'low-side',
+      cutOff: false,
     }).document;
-    const names = wireList(evaluate(without, sampleCatalogue)).map((w) => w.name);
-    expect(names).toContain('Coil feed');
-    expect(names).not.toContain('Inertia switch to coil');
+    const wires = wireList(evaluate(without, sampleCatalogue));
+    expect(wires.find((w) => w.wire === 'pump-relay~86')?.from).not.toMatch(/Inertia/);
+    expect(wires.some((w) => w.wire.startsWith('inertia-switch'))).toBe(false);
   });
 
   test('a high-side trigger feeds the coil from the ECU', () => {
     const high = applyCommand(lantern, {
-      name: 'set',
-      path: ['power', 'pumpFeeds', 'pump-feed', 'trigger'],
-      value: 'high-side',
+      name: 'wire-pump-coil',
+      pumpId: 'pump',
+      side: 'high-side',
+      cutOff: true,
     }).document;
     const wires = wireList(evaluate(high, sampleCatalogue));
-    expect(wires.find((w) => w.name === 'Coil to ground')?.role).toBe('ground');
-    expect(wires.find((w) => w.name === 'Coil feed to inertia switch')?.from).toBe('ECU B07');
+    expect(wires.find((w) => w.wire === 'pump-relay~86')?.from).toBe('ECU B07');
+    expect(wires.find((w) => w.wire === 'pump-relay~85')).toMatchObject({
+      role: 'ground',
+      to: 'Inertia switch in',
+    });
+    expect(wires.find((w) => w.wire === 'inertia-switch~out')?.role).toBe('ground');
   });
 });

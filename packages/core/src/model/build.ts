@@ -3,7 +3,6 @@ import type {
   StoredDevice,
   StoredGround,
   StoredPower,
-  StoredPumpFeed,
   StoredVehicleSignal,
   StoredWireDecision,
 } from '../electrics/model.ts';
@@ -36,7 +35,6 @@ export type Identified<T> = T extends unknown ? Omit<T, 'order'> & { readonly id
 
 export type Fuel = Identified<StoredFuel>;
 export type Placement = Identified<StoredPlacement>;
-export type PumpFeed = Identified<StoredPumpFeed>;
 /** What a person decided about a wire, with the wire's id. */
 export type WireDecision = StoredWireDecision & { readonly wireId: string };
 export type Acceptance = StoredAcceptance & { readonly findingId: string };
@@ -105,8 +103,7 @@ export interface Brief extends Omit<StoredBrief, 'volumetricEfficiencyCurve' | '
   readonly volumetricEfficiencyCurve: readonly CurvePoint[];
   readonly boostCurve: readonly CurvePoint[];
 }
-export interface PowerDesign extends Omit<StoredPower, 'pumpFeeds' | 'wireDecisions'> {
-  readonly pumpFeeds: readonly PumpFeed[];
+export interface PowerDesign extends Omit<StoredPower, 'wireDecisions'> {
   readonly wireDecisions: readonly WireDecision[];
 }
 /** A value that an alternative puts in its place. */
@@ -382,7 +379,6 @@ const assemblies = listOf((stored: StoredAssembly, id): Assembly => ({
   to: assemblyEnd(stored.to),
 }));
 const offcuts = entries<BuildDocument['offcuts'][string]>();
-const pumpFeeds = listOf((stored: StoredPumpFeed, id) => identified(stored, id) as PumpFeed);
 const wireDecisions = listOf((stored: StoredWireDecision, wireId): WireDecision => ({
   ...stored,
   wireId,
@@ -414,7 +410,6 @@ const brief = remembered((stored: StoredBrief): Brief => ({
 }));
 const power = remembered((stored: StoredPower): PowerDesign => ({
   ...stored,
-  pumpFeeds: pumpFeeds(stored.pumpFeeds),
   wireDecisions: wireDecisions(stored.wireDecisions),
 }));
 

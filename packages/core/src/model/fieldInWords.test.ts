@@ -25,8 +25,9 @@ describe('a reference is told by the name of what it names', () => {
   });
 
   test('an element of the circuit that stands beside it', () => {
-    const feeds = Object.keys(kittiwake.power.pumpFeeds);
-    const names = feeds.map((id) => told(kittiwake, ['power', 'pumpFeeds', id, 'elementId']));
+    const names = ['pump', 'methanol-pump'].map((id) =>
+      told(kittiwake, ['devices', id, 'part', 'elementId']),
+    );
     expect(names).toContain('Methanol pump');
     expect(names).toContain('First pump');
   });

@@ -44,17 +44,12 @@ const kittiwakeOfFive = storedDocument(versionFive('kittiwake'));
 const without = (entry: Plain, ...keys: readonly string[]): Plain =>
   Object.fromEntries(Object.entries(entry).filter(([key]) => !keys.includes(key)));
 
-/** The power of an older version as version 10 has it. */
-const powerOfTen = (power: unknown): Plain => {
-  const { pumpFeeds, ...rest } = power as Plain & { pumpFeeds: Readonly<Record<string, Plain>> };
-  const feeds = Object.entries(pumpFeeds).map(([id, feed]) => [id, { ...feed, triggerPin: '' }]);
-  return {
-    ...rest,
-    pumpFeeds: Object.fromEntries(feeds),
-    ecuConnections: {},
-    negativeGroundId: null,
-  };
-};
+/** The power of an older version as it is now: without the pumps' feeds, which are devices. */
+const powerOfNow = (power: unknown): Plain => ({
+  ...without(power as Plain, 'pumpFeeds'),
+  ecuConnections: {},
+  negativeGroundId: null,
+});
 
 /** Lantern as version 2 wrote it. */
 const versionTwo = (): Plain => {
@@ -187,7 +182,7 @@ describe('documents of older versions', () => {
         expect(lifted.tanks[id]).toEqual({ ...TANK_AS_FOUND, ...tank });
       }
       expect(lifted.solids).toEqual(six['solids']);
-      expect(lifted.power).toEqual(powerOfTen(six['power']));
+      expect(lifted.power).toEqual(powerOfNow(six['power']));
     },
   );
 
@@ -229,7 +224,7 @@ describe('documents of older versions', () => {
   });
 
   test.each(['lantern', 'kittiwake'] as const)(
-    'version 9 becomes the current version: %s without devices of its own, nothing else moved',
+    'version 9 becomes the current version: %s with the devices of its pumps, nothing else moved',
     (name) => {
       const file = new URL(`../tests/versionNine/${name}.json`, import.meta.url);
       const nine = JSON.parse(readFileSync(file, 'utf8')) as Plain;
@@ -237,15 +232,18 @@ describe('documents of older versions', () => {
       const lifted = storedDocument(nine);
       expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
       const { version: _, power, ...rest } = nine;
-      expect(lifted).toEqual({
+      const { devices, grounds, ...others } = lifted;
+      expect(others).toEqual({
         ...rest,
-        version: 10,
-        power: powerOfTen(power),
-        devices: {},
+        version: CURRENT_VERSION,
+        power: powerOfNow(power),
         controllers: {},
         vehicleSignals: {},
-        grounds: {},
       });
+      // All that is wired are its pumps.
+      const kinds = new Set(Object.values(devices).map(({ part }) => part.kind));
+      expect(kinds).toEqual(new Set(['pump', 'fuse', 'relay', 'cut-off']));
+      expect(Object.keys(grounds)).toHaveLength(1);
     },
   );
 

@@ -1,5 +1,6 @@
 import type { BuildDocument } from './document.ts';
 import { assemblies } from './migrations/assemblies.ts';
+import { pumpsAsDevices } from './migrations/pumpsAsDevices.ts';
 import { devicesAndPins } from './migrations/devicesAndPins.ts';
 import { factsAsMade } from './migrations/factsAsMade.ts';
 import { fuelSystem } from './migrations/fuelSystem.ts';
@@ -21,10 +22,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   assemblies,
   factsAsMade,
   devicesAndPins,
+  pumpsAsDevices,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 10;
+export const CURRENT_VERSION: BuildDocument['version'] = 11;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -113,7 +113,8 @@ describe('commands', () => {
       'element',
       { name: 'choose-part', circuitId: 'main', elementId: 'x', item: { id: 'a', revision: 1 } },
     ],
-    ['feed', { name: 'choose-fuse', feedId: 'x', item: null }],
+    ['fuse', { name: 'choose-fuse', deviceId: 'x', item: null }],
+    ['pump', { name: 'wire-pump-coil', pumpId: 'x', side: 'low-side', cutOff: true }],
     ['decision', { name: 'decide', optionId: 'x', alternativeId: 'new', assemblies: {} }],
     [
       'alternative',
@@ -152,7 +153,7 @@ describe('commands', () => {
     expect(describeCommand({ name: 'set', path: fuse, value: 1 })).toBe('Change main fuse');
     const place = { name: 'remove', path: ['placements', 'pump'] } as const;
     expect(describeCommand(place)).toBe('Take out pump');
-    expect(describeCommand({ name: 'choose-fuse', feedId: 'f', item: null })).toBe(
+    expect(describeCommand({ name: 'choose-fuse', deviceId: 'f', item: null })).toBe(
       'Let the rules choose the fuse',
     );
     expect(describeCommand({ name: 'choose-wire', wireId: 'a~b', size: null })).toBe(
@@ -223,15 +224,11 @@ describe('references', () => {
     ['injectorRows.primary.item', { id: 'I650', revision: 7 }, 'injectorRows.primary.item'],
     ['power.battery', { id: 'x', revision: 1 }, 'power.battery'],
     ['power.studPlacementId', 'x', 'power.studPlacementId'],
-    ['power.pumpFeeds.pump-feed.elementId', 'feed', 'power.pumpFeeds.pump-feed.elementId'],
-    [
-      'power.pumpFeeds.pump-feed.relay',
-      { id: 'FB20', revision: 1 },
-      'power.pumpFeeds.pump-feed.relay',
-    ],
+    ['devices.pump.part.elementId', 'feed', 'devices.pump.part.elementId'],
+    ['devices.pump-relay.part.item', { id: 'FB20', revision: 1 }, 'devices.pump-relay.part.item'],
     ['options.tank-outlet.chosen', 'x', 'options.tank-outlet.chosen'],
-    ['power.pumpFeeds.pump-feed.elementId', 'x', 'power.pumpFeeds.pump-feed.elementId'],
-    ['power.pumpFeeds.pump-feed.circuitId', 'x', 'power.pumpFeeds.pump-feed.elementId'],
+    ['devices.pump.part.elementId', 'x', 'devices.pump.part.elementId'],
+    ['devices.pump.part.circuitId', 'x', 'devices.pump.part.elementId'],
   ])('%s that points nowhere is named', (path, value, where) => {
     expect(problems(path, value).map((p) => pathText(p.path))).toContain(where);
   });

@@ -32,7 +32,7 @@ const silent = new Set([
   'injectorRows',
   'placements',
   'fuels',
-  'pumpFeeds',
+  'devices',
   'options',
   'length',
   'value',

@@ -1,4 +1,4 @@
-import type { StoredPumpFeed } from '../electrics/model.ts';
+import type { StoredDevice } from '../electrics/model.ts';
 import type { StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type { StoredPlacement } from '../vehicle/model.ts';
@@ -13,7 +13,7 @@ import type {
   InjectorRow,
   PathValue,
   Placement,
-  PumpFeed,
+  Device,
 } from './build.ts';
 import type { CurvePoint } from './curve.ts';
 import type { BuildDocument, StoredOption } from './document.ts';
@@ -85,9 +85,9 @@ export function writeRow(row: InjectorRow, order: number): StoredInjectorRow {
   return { ...rest, order, measuredFlows };
 }
 
-/** A pump feed as it is stored, without its id. */
-export function writeFeed(feed: PumpFeed, order: number): StoredPumpFeed {
-  const { id: _, ...rest } = feed;
+/** A device as it is stored, without its id. */
+export function writeDevice(device: Device, order: number): StoredDevice {
+  const { id: _, ...rest } = device;
   return { ...rest, order };
 }
 
@@ -154,7 +154,6 @@ export function writeBuild(build: Build): BuildDocument {
     })),
     power: {
       ...build.power,
-      pumpFeeds: ordered(build.power.pumpFeeds),
       wireDecisions: Object.fromEntries(
         build.power.wireDecisions.map(({ wireId, ...decided }) => [wireId, decided]),
       ),

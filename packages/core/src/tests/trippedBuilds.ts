@@ -182,33 +182,31 @@ export const tripped: readonly TrippedBuild[] = [
   trip('filter.choice', 'filter.media:fine', [e85, ['injectorRows.primary.item', ref('I850')]]),
   trip('hose.rating', 'hose.fuel:feed', [e85, ['injectorRows.primary.item', ref('I850')]]),
   trip('hose.rating', 'rating.pressure:feed', [[element('feed', 'item'), ref('HLP-6')]]),
-  trip('wire.size', 'wire.fuse:pump-feed-relay-87~pump-+', [
-    decision('pump-feed-relay-87~pump-+', 'W0_5'),
-  ]),
-  trip('wire.size', 'wire.current:pump-feed-relay-87~pump-+', [
-    decision('pump-feed-relay-87~pump-+', 'W0_35'),
-  ]),
-  trip('wire.size', 'wire.voltage-drop:pump-feed-fuse~pump-feed-relay-30', [
-    decision('pump-feed-relay-87~pump-+', 'W2_5'),
-  ]),
-  trip('wire.size', 'wire.mechanical-minimum:pump-feed-relay-87~pump-+', [
-    decision('pump-feed-relay-87~pump-+', 'W0_5'),
-  ]),
-  trip('wire.size', 'wire.terminal-fit:pump-feed-relay-87~pump-+', [
-    decision('pump-feed-relay-87~pump-+', 'W16'),
-  ]),
-  trip('fuse.load', 'fuse.load:pump-feed', [['power.pumpFeeds.pump-feed.fuse', ref('FB10')]]),
-  trip('fuse.load', 'fuse.inrush:pump-feed', [['power.pumpFeeds.pump-feed.fuse', ref('FB75')]]),
+  trip('wire.size', 'wire.fuse:pump~+', [decision('pump~+', 'W0_5')]),
+  trip('wire.size', 'wire.current:pump~+', [decision('pump~+', 'W0_35')]),
+  trip('wire.size', 'wire.voltage-drop:pump-relay~30', [decision('pump~+', 'W2_5')]),
+  trip('wire.size', 'wire.mechanical-minimum:pump~+', [decision('pump~+', 'W0_5')]),
+  trip('wire.size', 'wire.terminal-fit:pump~+', [decision('pump~+', 'W16')]),
+  trip('fuse.load', 'fuse.load:pump', [['devices.pump-fuse.part.item', ref('FB10')]]),
+  trip('fuse.load', 'fuse.inrush:pump', [['devices.pump-fuse.part.item', ref('FB75')]]),
   trip('main-fuse', 'main-fuse.distance:battery-+~main-fuse', [
     ['placements.main-fuse.x', { value: 3, unit: 'mm' }],
   ]),
   trip('main-fuse', 'main-fuse.load', [['power.mainFuse', ref('FM60')]]),
-  trip('pump.trigger', 'pump.trigger-side:pump-feed', [
-    ['power.pumpFeeds.pump-feed.trigger', 'high-side'],
+  trip('pump.trigger', 'pump.trigger-side:pump', [
+    [
+      'devices.pump-relay.connections',
+      {
+        '30': { to: 'part', partId: 'pump-fuse', pin: 'out' },
+        '86': { to: 'controller', controllerId: 'ecu', pin: '', locked: false },
+        '85': { to: 'part', partId: 'inertia-switch', pin: 'in' },
+      },
+    ],
+    ['devices.inertia-switch.connections', { out: { to: 'ground', groundId: 'pump-ground' } }],
   ]),
-  trip('pump.trigger', 'relay.contact:pump-feed', [
+  trip('pump.trigger', 'relay.contact:pump', [
     [element('pump', 'item'), ref('P900T')],
-    ['power.pumpFeeds.pump-feed.relay', ref('RL30')],
+    ['devices.pump-relay.part.item', ref('RL30')],
     ['power.mainFuse', ref('FM60')],
   ]),
   {
@@ -219,7 +217,7 @@ export const tripped: readonly TrippedBuild[] = [
     ...trip('circuit.unsolved', 'circuit.unsolved:main/keyOnPrime', [], false),
     catalogue: withPart('HBR-6', { bore: 1e-5 }),
   },
-  trip('pump.inertia-switch', 'pump.inertia-switch:pump-feed', [
-    ['power.pumpFeeds.pump-feed.inertiaSwitch', false],
+  trip('pump.inertia-switch', 'pump.inertia-switch:pump', [
+    ['devices.pump-relay.connections.86', { to: 'part', partId: 'keyed-feed', pin: 'wire' }],
   ]),
 ];

@@ -67,7 +67,7 @@ const staged = (() => {
   return withValueAt(applyCommand(plain, command).document, 'power.ecu', ref('WEIR60'));
 })();
 
-const { 'pump-2-feed': _, ...withoutFeed } = twin.power.pumpFeeds;
+const { 'pump-2': _, ...withoutPump } = twin.devices;
 
 /** A finding on a system that is not the demo's own. */
 const trip = (
@@ -230,7 +230,7 @@ export const trippedSystems: readonly TrippedBuild[] = [
     [[element('pump-hose', 'item'), ref('HBR-6')]],
     true,
   ),
-  trip('pump.unpowered', 'pump.unpowered:pump-2', twin, [['power.pumpFeeds', withoutFeed]], true),
+  trip('pump.unpowered', 'pump.unpowered:pump-2', twin, [['devices', withoutPump]], true),
   trip(
     'fuel.cold-start',
     'fuel.cold-start:main',

@@ -39,7 +39,27 @@ function PartField({ device }: { device: Device }) {
       />
     );
   }
-  if (part.kind === 'injector') return null;
+  if (part.kind === 'injector' || part.kind === 'pump') return null;
+  if (part.kind === 'cut-off') {
+    const switches = newestOf(catalogue, 'device').filter(({ role }) => role === 'inertia switch');
+    return (
+      <ChoiceField
+        wide
+        label="Part"
+        value=""
+        choices={[
+          { value: '', label: 'not chosen yet' },
+          ...switches.map(({ id, designation }) => ({ value: id, label: designation })),
+        ]}
+        onChoose={(id) => {
+          const item = switches.find((each) => each.id === id);
+          if (!item) return;
+          const value = { kind: 'item', item: refOf(item) };
+          edit({ name: 'set', path: ['devices', device.id, 'part'], value });
+        }}
+      />
+    );
+  }
   const role = itemOf(device, catalogue)?.role;
   const items =
     part.kind === 'relay'

@@ -6,6 +6,7 @@ import {
   type DeviceItem,
   ENGINE_CONTROLLER,
   lookUp,
+  pumpsOf,
 } from '@brookrain/core';
 
 /** A pin of a device as it is wired: relays, fuses and injectors have theirs by their kind. */
@@ -36,6 +37,14 @@ export function partInWords(device: Device, build: Build, catalogue: Catalogue):
       const row = build.injectorRows.find(({ id }) => id === part.rowId);
       return row ? lookUp(catalogue, 'injector', row.item, row.id).designation : 'Injector';
     }
+    case 'pump': {
+      const element = build.fuelCircuits.flatMap(pumpsOf).find(({ id }) => id === part.elementId);
+      return element
+        ? lookUp(catalogue, 'pump', element.item, element.id).designation
+        : 'Fuel pump';
+    }
+    case 'cut-off':
+      return 'Inertia switch, not chosen yet';
   }
 }
 
@@ -52,6 +61,10 @@ export function pinsOf(device: Device, catalogue: Catalogue): readonly OwnPin[] 
       return named(['in', 'Feed'], ['out', 'Fused']);
     case 'injector':
       return named(['1', 'Supply'], ['2', 'Switched']);
+    case 'pump':
+      return named(['+', 'Supply'], ['−', 'Ground']);
+    case 'cut-off':
+      return named(['in', 'In'], ['out', 'Out']);
   }
 }
 

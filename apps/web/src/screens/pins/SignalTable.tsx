@@ -19,12 +19,10 @@ export function SignalTable({ sheet }: { sheet: PinSheet }) {
     const fit = ({ need }: ControllerSignal) =>
       sheet.pins.filter(({ pin }) => pin.capabilities.includes(need.capability));
     const assign = (signal: ControllerSignal, pin: string): void => {
-      const { partId, feedId } = signal;
       edit({
         name: 'assign-pins',
         controllerId: sheet.controllerId,
-        devices: feedId === undefined ? { [partId]: { [signal.pin]: pin } } : {},
-        feeds: feedId === undefined ? {} : { [feedId]: pin },
+        devices: { [signal.partId]: { [signal.pin]: pin } },
       });
     };
     return [
@@ -81,7 +79,7 @@ export function SignalTable({ sheet }: { sheet: PinSheet }) {
         label: 'Settled',
         text: true,
         cell: (signal) =>
-          signal.feedId === undefined && signal.assigned !== '' ? (
+          signal.assigned !== '' ? (
             <Tick
               wordless
               checked={signal.locked}

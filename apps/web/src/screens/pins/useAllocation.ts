@@ -28,21 +28,19 @@ export function useAllocation(): AllocationSearch {
       return;
     }
     const devices: Record<string, Record<string, string>> = {};
-    const feeds: Record<string, string> = {};
     let moved = 0;
-    for (const { id, partId, pin, feedId, assigned } of sheet.signals) {
+    for (const { id, partId, pin, assigned } of sheet.signals) {
       const to = answer.pins.get(id);
       if (to === undefined || to === assigned) continue;
       moved += 1;
-      if (feedId === undefined) devices[partId] = { ...devices[partId], [pin]: to };
-      else feeds[feedId] = to;
+      devices[partId] = { ...devices[partId], [pin]: to };
     }
     const proven = answer.state === 'allocated' && answer.proven;
     setWords(
       `${moved === 0 ? 'Every signal stays on its pin' : `${moved} of ${sheet.signals.length} signals have another pin now`}${proven ? '; proven: no other way is better.' : '.'}`,
     );
     if (moved > 0) {
-      edit({ name: 'assign-pins', controllerId: sheet.controllerId, devices, feeds });
+      edit({ name: 'assign-pins', controllerId: sheet.controllerId, devices });
     }
   };
   const look = async (sheet: PinSheet): Promise<void> => {

@@ -1,4 +1,4 @@
-import { type WireGain, formatMeasure } from '@brookrain/core';
+import { type WireGain, formatMeasure, pumpFeedsOf } from '@brookrain/core';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
@@ -12,7 +12,7 @@ export function ThickerWire({ circuitId, elementId }: { circuitId: string; eleme
   const { id, document: build } = useBuild();
   const [units] = useUnits();
   const { answer } = useWorkerAnswer(ask, null);
-  const feed = build.power.pumpFeeds.find(
+  const feed = pumpFeedsOf(build).find(
     (f) => f.circuitId === circuitId && f.elementId === elementId,
   );
   const gains = feed && answer?.[feed.id];

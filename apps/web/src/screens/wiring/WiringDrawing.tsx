@@ -1,127 +1,17 @@
-import {
-  type RelayPin,
-  type SizedWire,
-  type Terminal,
-  type ToldFeed,
-  valueUnder,
-  formatMeasure,
-  terminalText,
-} from '@brookrain/core';
+import { type SizedWire, type ToldFeed, formatMeasure, valueUnder } from '@brookrain/core';
 import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
+import { H, type Mark, W, feedMarks, labelAt, pathOf } from './feedSheet.ts';
 
-const W = 764;
-const H = 440;
-
-type Point = readonly [number, number];
-const roleStyle: Record<string, { colour: string; dash?: string; letter: string }> = {
+const styles: Record<string, { colour: string; dash?: string; letter: string }> = {
   supply: { colour: 'var(--line-supply)', letter: '+' },
-  keyed: { colour: 'var(--line-keyed)', dash: '9 3', letter: 'K' },
+  coil: { colour: 'var(--line-keyed)', dash: '9 3', letter: 'K' },
   triggered: { colour: 'var(--line-triggered)', dash: '6 2 2 2', letter: 'T' },
   ground: { colour: 'var(--line-ground)', letter: 'G' },
 };
 
-const relayPins: Record<RelayPin, Point> = {
-  '30': [620, 90],
-  '87': [620, 150],
-  '86': [580, 270],
-  '85': [660, 270],
-};
-
-/** Where each kind of terminal stands on the sheet. */
-function terminalAt(terminal: Terminal): Point {
-  switch (terminal.of) {
-    case 'battery':
-      return [70, 90];
-    case 'main-fuse':
-      return [190, 90];
-    case 'stud':
-      return [310, 90];
-    case 'fuse':
-      return [418, 90];
-    case 'relay':
-      return relayPins[terminal.pin];
-    case 'keyed-feed':
-      return [130, 270];
-    case 'inertia-switch':
-      return [310, 270];
-    case 'ecu':
-      return [450, 345];
-    case 'panel-ground':
-      return [660, 350];
-    case 'pump-ground':
-      return [716, 410];
-    case 'pump':
-      return terminal.pole === '−' ? [716, 235] : [716, 150];
-    case 'part':
-      return [190, 345];
-  }
-}
-
-/** Right-angled path between two terminals. */
-function pathOf(from: Point, to: Point): { d: string; middle: Point } {
-  if (from[1] === to[1] || from[0] === to[0]) {
-    return {
-      d: `M${from[0]} ${from[1]}L${to[0]} ${to[1]}`,
-      middle: [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2],
-    };
-  }
-  return {
-    d: `M${from[0]} ${from[1]}V${to[1]}H${to[0]}`,
-    middle: [(from[0] + to[0]) / 2, to[1]],
-  };
-}
-
-/** The relay's box: labels stand beside it, not across its edge. */
-const relayBox = { left: 556, right: 682 } as const;
-
-/** Where the words of a wire stand, clear of the relay's box. */
-function labelAt(
-  from: Terminal,
-  to: Terminal,
-): { x: number; y: number; textAnchor: 'middle' | 'end' } {
-  const [x0] = terminalAt(from);
-  const [x1, y1] = terminalAt(to);
-  const { middle } = pathOf(terminalAt(from), terminalAt(to));
-  if (x0 === x1) return { x: x1 - 14, y: y1 - 34, textAnchor: 'end' };
-  if (to.of === 'pump') return { x: W - 4, y: y1 - 14, textAnchor: 'end' };
-  if (to.of === 'relay' && x0 < relayBox.left) {
-    return { x: (x0 + relayBox.left) / 2, y: middle[1] - 14, textAnchor: 'middle' };
-  }
-  return { x: middle[0], y: middle[1] - 14, textAnchor: 'middle' };
-}
-
-/** What stands under a terminal that stands alone. */
-function nameOf(terminal: Terminal, ecuName: string): string {
-  switch (terminal.of) {
-    case 'battery':
-      return 'Battery +';
-    case 'main-fuse':
-      return 'Main fuse';
-    case 'stud':
-      return 'Stud';
-    case 'fuse':
-      return 'Pump fuse';
-    case 'keyed-feed':
-      return 'Keyed feed';
-    case 'inertia-switch':
-      return 'Inertia switch';
-    case 'ecu':
-      return `${ecuName}, ${terminal.pin}`;
-    case 'panel-ground':
-    case 'pump-ground':
-      return 'Ground';
-    case 'part':
-      return terminal.name;
-    case 'relay':
-    case 'pump':
-      return '';
-  }
-}
-
-function TerminalShape({ terminal, at: [x, y] }: { terminal: Terminal; at: Point }) {
-  switch (terminal.of) {
-    case 'main-fuse':
+function MarkShape({ kind, at: [x, y] }: Mark) {
+  switch (kind) {
     case 'fuse':
       return (
         <rect
@@ -142,8 +32,7 @@ function TerminalShape({ terminal, at: [x, y] }: { terminal: Terminal; at: Point
           strokeWidth="3"
         />
       );
-    case 'panel-ground':
-    case 'pump-ground':
+    case 'ground':
       return (
         <path
           d={`M${x - 12} ${y}H${x + 12}M${x - 7} ${y + 5}H${x + 7}M${x - 2} ${y + 10}H${x + 2}`}
@@ -151,7 +40,7 @@ function TerminalShape({ terminal, at: [x, y] }: { terminal: Terminal; at: Point
           strokeWidth="1.5"
         />
       );
-    case 'inertia-switch':
+    case 'switch':
       return (
         <path
           d={`M${x - 16} ${y}h8l14 -9m-2 9h12`}
@@ -160,34 +49,32 @@ function TerminalShape({ terminal, at: [x, y] }: { terminal: Terminal; at: Point
           fill="var(--paper)"
         />
       );
+    case 'splice':
+      return <circle cx={x} cy={y} r="4.5" fill="var(--ink)" />;
     case 'stud':
-    case 'relay':
-    case 'pump':
-    case 'keyed-feed':
-    case 'part':
-    case 'ecu':
+    case 'pin':
+    case 'controller':
+    case 'other':
       return (
         <circle cx={x} cy={y} r="4.5" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" />
       );
   }
 }
 
-/** A terminal with its name. */
-function TerminalMark({ terminal, ecuName }: { terminal: Terminal; ecuName: string }) {
-  const at = terminalAt(terminal);
-  const [x, y] = at;
-  const name = nameOf(terminal, ecuName);
-  const ground = terminal.of === 'panel-ground' || terminal.of === 'pump-ground';
+/** An end of wires with its name. */
+function NamedMark(mark: Mark) {
+  const [x, y] = mark.at;
+  const beside = mark.kind === 'ground';
   return (
     <g aria-hidden="true">
-      <TerminalShape terminal={terminal} at={at} />
-      {name && (
+      <MarkShape {...mark} />
+      {mark.name && (
         <text
-          x={ground ? x - 18 : x}
-          y={ground ? y + 6 : y + 28}
-          textAnchor={ground ? 'end' : 'middle'}
+          x={beside ? x - 18 : x}
+          y={beside ? y + 6 : y + 28}
+          textAnchor={beside ? 'end' : 'middle'}
         >
-          {name}
+          {mark.name}
         </text>
       )}
     </g>
@@ -220,11 +107,9 @@ export function WiringDrawing({
     selected,
     select,
   );
-  const terminals = new Map(
-    wires
-      .flatMap((w) => [w.wire.from.terminal, w.wire.to.terminal])
-      .map((terminal) => [terminalText(terminal), terminal]),
-  );
+  const marks = feedMarks(feed, wires, ecuName);
+  const ofCoil = new Set(feed.coil.flatMap((group) => group.wires.map(({ wire }) => wire.id)));
+  const atEnd = (node: string) => marks.get(node)?.at ?? ([380, 345] as const);
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
@@ -235,55 +120,59 @@ export function WiringDrawing({
       onKeyDown={walk}
     >
       <g aria-hidden="true">
-        <rect
-          x="556"
-          y="62"
-          width="126"
-          height="216"
-          fill="var(--panel)"
-          stroke="var(--edge)"
-          strokeWidth="0.75"
-        />
-        <text x="619" y="54" textAnchor="middle">
-          Relay {feed.feed.relay.id}
-        </text>
-        <text x="630" y="94">
-          30
-        </text>
-        <text x="608" y="154" textAnchor="end">
-          87
-        </text>
-        <text x="588" y="266">
-          86
-        </text>
-        <text x="652" y="266" textAnchor="end">
-          85
-        </text>
-        <path
-          d="M620 94V108L606 136M620 138V150"
-          stroke="var(--ink)"
-          strokeWidth="1.5"
-          fill="none"
-        />
-        <path
-          d="M580 270V215H595M645 215H660V270"
-          stroke="var(--ink)"
-          strokeWidth="1.5"
-          fill="none"
-        />
-        <rect
-          x="595"
-          y="202"
-          width="50"
-          height="26"
-          fill="var(--paper)"
-          stroke="var(--ink)"
-          strokeWidth="1.5"
-        />
-        <text x="620" y="219" textAnchor="middle">
-          coil
-        </text>
-        <path d="M612 202V126" stroke="var(--edge)" strokeWidth="0.75" strokeDasharray="3 3" />
+        {feed.relay && (
+          <>
+            <rect
+              x="556"
+              y="62"
+              width="126"
+              height="216"
+              fill="var(--panel)"
+              stroke="var(--edge)"
+              strokeWidth="0.75"
+            />
+            <text x="619" y="54" textAnchor="middle">
+              Relay {feed.relay.id}
+            </text>
+            <text x="630" y="94">
+              30
+            </text>
+            <text x="608" y="154" textAnchor="end">
+              87
+            </text>
+            <text x="588" y="266">
+              86
+            </text>
+            <text x="652" y="266" textAnchor="end">
+              85
+            </text>
+            <path
+              d="M620 94V108L606 136M620 138V150"
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+              fill="none"
+            />
+            <path
+              d="M580 270V215H595M645 215H660V270"
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+              fill="none"
+            />
+            <rect
+              x="595"
+              y="202"
+              width="50"
+              height="26"
+              fill="var(--paper)"
+              stroke="var(--ink)"
+              strokeWidth="1.5"
+            />
+            <text x="620" y="219" textAnchor="middle">
+              coil
+            </text>
+            <path d="M612 202V126" stroke="var(--edge)" strokeWidth="0.75" strokeDasharray="3 3" />
+          </>
+        )}
         <rect
           x="690"
           y="162"
@@ -300,11 +189,11 @@ export function WiringDrawing({
         </text>
       </g>
       {wires.map((sized) => {
-        const style = valueUnder(roleStyle, sized.wire.role);
-        const { d, middle } = pathOf(
-          terminalAt(sized.wire.from.terminal),
-          terminalAt(sized.wire.to.terminal),
-        );
+        const { from, to, role } = sized.wire;
+        const ends = [atEnd(from.node), atEnd(to.node)] as const;
+        const isCoilFeed = role === 'supply' && ofCoil.has(sized.wire.id);
+        const style = valueUnder(styles, isCoilFeed ? 'coil' : role in styles ? role : 'supply');
+        const { d, middle } = pathOf(...ends);
         const isSelected = selected === sized.wire.id;
         const trouble = troubled.get(sized.wire.id);
         const label = `${sized.size.size}, ${formatMeasure({ value: sized.task.length, kind: 'length' }, units)}`;
@@ -339,7 +228,7 @@ export function WiringDrawing({
               {style.letter}
             </text>
             <text
-              {...labelAt(sized.wire.from.terminal, sized.wire.to.terminal)}
+              {...labelAt(...ends)}
               style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}
             >
               {label}
@@ -355,26 +244,30 @@ export function WiringDrawing({
           </g>
         );
       })}
-      {[...terminals].map(([text, terminal]) => (
-        <TerminalMark key={text} terminal={terminal} ecuName={ecuName} />
+      {[
+        ...new Map([...marks.values()].map((each) => [`${each.at.join()} ${each.name}`, each])),
+      ].map(([key, each]) => (
+        <NamedMark key={key} {...each} />
       ))}
       <text x="190" y="94" textAnchor="middle" style={{ font: '500 12px var(--font-narrow)' }}>
         {feed.mainFuse.rating} A
       </text>
-      <text x="418" y="94" textAnchor="middle" style={{ font: '500 12px var(--font-narrow)' }}>
-        {feed.fuse.fuse.rating} A
-      </text>
+      {feed.fuse && (
+        <text x="418" y="94" textAnchor="middle" style={{ font: '500 12px var(--font-narrow)' }}>
+          {feed.fuse.fuse.rating} A
+        </text>
+      )}
       <g fill="var(--second)" aria-hidden="true">
         <text x="14" y={H - 44} fill="var(--second)">
           + supply
         </text>
         <text x="80" y={H - 44} fill="var(--second)">
-          K keyed
+          K coil feed
         </text>
-        <text x="140" y={H - 44} fill="var(--second)">
+        <text x="152" y={H - 44} fill="var(--second)">
           T triggered
         </text>
-        <text x="216" y={H - 44} fill="var(--second)">
+        <text x="228" y={H - 44} fill="var(--second)">
           G ground
         </text>
       </g>

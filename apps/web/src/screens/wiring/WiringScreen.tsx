@@ -82,6 +82,7 @@ export function WiringScreen() {
       </Screen>
     );
   const groups = groupsOf(feed);
+  const { id: pumpId, fuseId, cutOffId, trigger } = feed.feed;
   const of = feedScope(feedIndex, feed.feed.id);
   const number =
     1 + build.fuelCircuits.flatMap(pumpsOf).findIndex((p) => p.id === feed.feed.elementId);
@@ -109,7 +110,7 @@ export function WiringScreen() {
   const sizes = newestOf(catalogue, 'wire');
   // Blades are what a pump gets; another kind stays in sight where the build has it.
   const offered = newestOf(catalogue, 'fuse').filter(
-    (f) => f.style === 'blade' || f.id === feed.fuse.fuse.id,
+    (f) => f.style === 'blade' || f.id === feed.fuse?.fuse.id,
   );
   return (
     <Screen
@@ -163,55 +164,63 @@ export function WiringScreen() {
           />
           <div className="rule mt-3 space-y-1.5 pt-3">
             <h2>Pump feed</h2>
-            <ChoiceField
-              label="Pump fuse"
-              value={feed.fuseChosenByHand ? feed.fuse.fuse.id : AUTO}
-              choices={[
-                {
-                  value: AUTO,
-                  label: feed.fuseChosenByHand
-                    ? 'by the rules'
-                    : `rules: ${feed.fuse.fuse.rating} A`,
-                },
-                ...offered.map((f) => ({
-                  value: f.id,
-                  label: f.style === 'blade' ? `${f.rating} A` : f.designation,
-                })),
-              ]}
-              onChoose={(id) =>
-                edit({
-                  name: 'choose-fuse',
-                  feedId: feed.feed.id,
-                  item: id === AUTO ? null : refOf(offered.find((f) => f.id === id)!),
-                })
-              }
-            />
-            <ChoiceField
-              label="Coil switched"
-              value={feed.feed.trigger}
-              choices={[
-                { value: 'low-side', label: 'low side' },
-                { value: 'high-side', label: 'high side' },
-              ]}
-              onChoose={(value) =>
-                edit({ name: 'set', path: ['power', 'pumpFeeds', feed.feed.id, 'trigger'], value })
-              }
-            />
-            <ChoiceField
-              label="Inertia switch"
-              value={feed.feed.inertiaSwitch ? 'yes' : 'no'}
-              choices={[
-                { value: 'yes', label: 'in coil feed' },
-                { value: 'no', label: 'none' },
-              ]}
-              onChoose={(value) =>
-                edit({
-                  name: 'set',
-                  path: ['power', 'pumpFeeds', feed.feed.id, 'inertiaSwitch'],
-                  value: value === 'yes',
-                })
-              }
-            />
+            {fuseId !== undefined && (
+              <ChoiceField
+                label="Pump fuse"
+                value={feed.fuseChosenByHand && feed.fuse ? feed.fuse.fuse.id : AUTO}
+                choices={[
+                  {
+                    value: AUTO,
+                    label:
+                      feed.fuseChosenByHand || !feed.fuse
+                        ? 'by the rules'
+                        : `rules: ${feed.fuse.fuse.rating} A`,
+                  },
+                  ...offered.map((f) => ({
+                    value: f.id,
+                    label: f.style === 'blade' ? `${f.rating} A` : f.designation,
+                  })),
+                ]}
+                onChoose={(id) =>
+                  edit({
+                    name: 'choose-fuse',
+                    deviceId: fuseId,
+                    item: id === AUTO ? null : refOf(offered.find((f) => f.id === id)!),
+                  })
+                }
+              />
+            )}
+            {trigger !== undefined && (
+              <>
+                <ChoiceField
+                  label="Coil switched"
+                  value={trigger}
+                  choices={[
+                    { value: 'low-side', label: 'low side' },
+                    { value: 'high-side', label: 'high side' },
+                  ]}
+                  onChoose={(side) =>
+                    edit({ name: 'wire-pump-coil', pumpId, side, cutOff: cutOffId !== undefined })
+                  }
+                />
+                <ChoiceField
+                  label="Inertia switch"
+                  value={cutOffId === undefined ? 'no' : 'yes'}
+                  choices={[
+                    { value: 'yes', label: 'in coil feed' },
+                    { value: 'no', label: 'none' },
+                  ]}
+                  onChoose={(value) =>
+                    edit({
+                      name: 'wire-pump-coil',
+                      pumpId,
+                      side: trigger,
+                      cutOff: value === 'yes',
+                    })
+                  }
+                />
+              </>
+            )}
             <ChoiceField
               label="Wire sizes"
               value={build.power.wireSystem}
@@ -274,7 +283,7 @@ export function WiringScreen() {
       <FuseAgainstWire
         sized={selected}
         inrush={
-          feed.trigger.wires.includes(selected)
+          feed.coil.some((each) => each.wires.includes(selected))
             ? NO_INRUSH
             : { factor: feed.pump.inrushFactor, time: feed.pump.inrushTime }
         }

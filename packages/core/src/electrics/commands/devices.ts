@@ -69,18 +69,16 @@ export const connectPin = command({
   },
 });
 
-/** Puts signals of devices, and the coils of pump feeds, on pins of a controller. */
+/** Puts signals of devices on pins of a controller. */
 export const assignPins = command({
   name: 'assign-pins',
   fields: {
     controllerId: id,
     /** pin of the controller by device and pin */
     devices: record(record(text({ min: 0, max: 20 }), { max: 80, key: 20 }), { max: 600 }),
-    /** pin of the ECU by pump feed */
-    feeds: record(text({ min: 0, max: 20 }), { max: 12 }),
   },
   words: (c) => `Assign pins of ${c.controllerId}`,
-  recipe(draft, { controllerId, devices, feeds }) {
+  recipe(draft, { controllerId, devices }) {
     for (const [deviceId, pins] of Object.entries(devices)) {
       const { connections } = entryOf(draft.devices, deviceId, 'device');
       for (const [from, to] of Object.entries(pins)) {
@@ -88,9 +86,6 @@ export const assignPins = command({
         const locked = present?.to === 'controller' && present.locked;
         connections[from] = { to: 'controller', controllerId, pin: to, locked };
       }
-    }
-    for (const [feedId, to] of Object.entries(feeds)) {
-      entryOf(draft.power.pumpFeeds, feedId, 'pump feed').triggerPin = to;
     }
   },
 });

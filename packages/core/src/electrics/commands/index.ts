@@ -2,6 +2,8 @@ import { type CommandOf, command, entryOf } from '../../model/command.ts';
 import { type DocumentDraft, mergeInto } from '../../model/edit.ts';
 import { itemRef, nullable, text } from '../../model/spec.ts';
 import { lengthSpec } from '../../vehicle/model.ts';
+import { BadInput } from '../../quantities/index.ts';
+import { wirePumpCoil } from './pumpCoil.ts';
 import { assignPins, connectPin, putDevices, removeDevice } from './devices.ts';
 
 const wireId = text({ min: 1, max: 120 });
@@ -12,13 +14,15 @@ function decisionOn(draft: DocumentDraft, id: string) {
   return (decisions[id] ??= { size: null, length: { typed: null, measured: null } });
 }
 
-/** Chooses a pump's fuse by hand, or leaves it to the rules. */
+/** Chooses a fuse by hand, or leaves it to the rules. */
 const chooseFuse = command({
   name: 'choose-fuse',
-  fields: { feedId: text({ min: 1, max: 40 }), item: nullable(itemRef('fuse')) },
+  fields: { deviceId: text({ min: 1, max: 60 }), item: nullable(itemRef('fuse')) },
   words: (c) => (c.item ? `Choose fuse ${c.item.id}` : 'Let the rules choose the fuse'),
   recipe(draft, c) {
-    entryOf(draft.power.pumpFeeds, c.feedId, 'pump feed').fuse = c.item;
+    const { part } = entryOf(draft.devices, c.deviceId, 'fuse');
+    if (part.kind !== 'fuse') throw new BadInput('this device is no fuse', 'deviceId');
+    part.item = c.item;
   },
 });
 
@@ -50,5 +54,6 @@ export const electricsCommands = [
   removeDevice,
   connectPin,
   assignPins,
+  wirePumpCoil,
 ] as const;
 export type ElectricsCommand = CommandOf<(typeof electricsCommands)[number]>;

@@ -10,12 +10,13 @@ import {
   CHASSIS,
   type InnerContact,
   type NetPart,
-  type NetPin,
   type NetSource,
   type Netlist,
   nodeOf,
 } from './netlist.ts';
-import { pumpFeedParts, sharedPartIds } from './pumpFeedParts.ts';
+import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
+import { sharedPartIds } from './sharedPartIds.ts';
+import { sharedParts } from './sharedParts.ts';
 import { withSplices } from './splices.ts';
 
 /** What of a circuit is electric: its pumps. */
@@ -65,6 +66,8 @@ function roleOf({ part, pin }: PinAt, target: Connection, to: PinAt): WireRole {
       if (isBus(to)) return 'bus';
       if (pin.use === 'controller' && target.to === 'controller') return 'signal';
       return part.sort === 'relay' && pin.asks ? 'triggered' : 'supply';
+    case 'coil-return':
+      return pin.asks ? 'triggered' : 'ground';
   }
 }
 
@@ -110,17 +113,10 @@ export function buildNetlist(input: {
           },
         ],
       };
-  const ecuPin = (pin: string): NetPin | undefined => ecu.pins.find((each) => each.pin === pin);
-  const feeds = pumpFeedParts({
-    power,
-    circuits: document.fuelCircuits,
-    catalogue,
-    ecuPin,
-    controller: ecu,
-  });
   const present = document.devices.filter(({ state }) => state !== 'removed');
+  const shared = sharedParts({ power, devices: present, catalogue });
   const parts: NetPart[] = [
-    ...feeds.parts,
+    ...shared.parts,
     ecu,
     ...document.controllers.map((each) =>
       controllerPart(
@@ -130,13 +126,20 @@ export function buildNetlist(input: {
     ),
     ...document.vehicleSignals.map(signalPart),
     ...document.grounds.map(groundPart),
-    ...present.map((device) => devicePart({ device, rows: document.injectorRows, catalogue })),
+    ...present.map((device) =>
+      devicePart({
+        device,
+        rows: document.injectorRows,
+        circuits: document.fuelCircuits,
+        catalogue,
+      }),
+    ),
   ];
   const byNode = new Map(
     parts.flatMap((part) => part.pins.map((pin) => [pin.node, { part, pin }] as const)),
   );
   const decisions = new Map(power.wireDecisions.map((each) => [each.wireId, each]));
-  const wires: DerivedWire[] = [...feeds.wires];
+  const wires: DerivedWire[] = [...shared.wires];
   const unassigned: { partId: string; pin: string }[] = [];
   const targetOf = (target: Connection): PinAt | undefined => {
     switch (target.to) {
@@ -154,24 +157,32 @@ export function buildNetlist(input: {
     const to = targetOf(target);
     if (!to || to.pin.node === from.pin.node) return;
     const role = roleOf(from, target, to);
-    const [source, sink] = comesFrom(role) ? [to, from] : [from, to];
+    const isFed = comesFrom(role) || (role === 'triggered' && from.pin.use === 'supply');
+    const [source, sink] = isFed ? [to, from] : [from, to];
     wires.push({
       id,
       name,
       role,
       partId: from.part.id,
-      feedId: undefined,
       from: endAt(source),
       to: endAt(sink),
       decision: decisions.get(id),
     });
   };
+  // The coil of a pump's relay that nobody put on a pin is on the one the ECU has for the pump.
+  const pumpRelays = new Set(pumpFeedsOf({ devices: present }).map(({ relayId }) => relayId));
+  const settled = (partId: string, target: Connection): Connection | undefined => {
+    if (target.to !== 'controller' || target.pin !== '') return target;
+    const ofPump = pumpRelays.has(partId) && target.controllerId === ENGINE_CONTROLLER;
+    return ofPump ? { ...target, pin: item.pumpPin } : undefined;
+  };
   const wirePart = (partId: string, connections: Readonly<Record<string, Connection>>): void => {
     const part = parts.find(({ id }) => id === partId);
     for (const pin of part?.pins ?? []) {
-      const target = connections[pin.pin];
-      if (!part || !target) continue;
-      if (target.to === 'controller' && target.pin === '') {
+      const decided = connections[pin.pin];
+      if (!part || !decided) continue;
+      const target = settled(partId, decided);
+      if (!target) {
         unassigned.push({ partId, pin: pin.pin });
         continue;
       }
@@ -223,12 +234,6 @@ function implied(document: ElectricBuild, parts: readonly NetPart[], item: EcuIt
       to: base,
       resistance: ground.resistance?.value ?? GROUND_RESISTANCE,
     });
-  }
-  const own = new Set(grounds.map(({ id }) => id));
-  for (const part of parts) {
-    if (part.sort === 'ground' && !own.has(part.id)) {
-      join(`${part.id} base`, nodeOf(part.id, 'ground'), 0);
-    }
   }
   // Case-grounded devices sit on the engine, where the build has a ground there, else on the chassis.
   const engine = grounds.some(({ on }) => on === 'engine');

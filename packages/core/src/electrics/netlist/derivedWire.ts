@@ -14,15 +14,7 @@ export interface WireEnd {
 
 /** What a wire carries. */
 export type WireRole =
-  | 'supply'
-  | 'keyed'
-  | 'triggered'
-  | 'ground'
-  | 'signal'
-  | 'sensor ground'
-  | 'reference'
-  | 'bus'
-  | 'shield';
+  'supply' | 'triggered' | 'ground' | 'signal' | 'sensor ground' | 'reference' | 'bus' | 'shield';
 
 /** A wire derived from the design; its id comes from the pin that it leaves, or its ends, and stays. */
 export interface DerivedWire {
@@ -31,8 +23,6 @@ export interface DerivedWire {
   readonly role: WireRole;
   /** the part that it is there for */
   readonly partId: string;
-  /** the pump feed that it belongs to; '' for what all share, undefined for others */
-  readonly feedId: string | undefined;
   readonly from: WireEnd;
   readonly to: WireEnd;
   readonly decision: WireDecision | undefined;

@@ -2,6 +2,7 @@ import { type Catalogue, type DeviceItem, type DevicePin, lookUp } from '../../c
 import type { Device, Ground, InjectorRow, VehicleSignal } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import { type InnerElement, type NetPart, type NetPin, type PartSort, nodeOf } from './netlist.ts';
+import { type PumpCircuit, cutOffPart, pumpPart } from './pumpPart.ts';
 import { RATED, anyLug, bladeRange, partOf, pinOf, rangeOf } from './partOf.ts';
 
 /** What a pin of the catalogue asks of a controller; nothing where it asks none. */
@@ -133,19 +134,33 @@ function injectorPart(
   });
 }
 
+/** Terminals of a relay by their numbers (ISO 7588). */
+const relayPins = ['30', '87', '86', '85'] as const;
+const relayUses = {
+  '30': 'supply',
+  '87': 'supply-out',
+  '86': 'supply',
+  '85': 'coil-return',
+} as const;
+
 /** The part of a device, with its pins and what lies between them. */
 export function devicePart(input: {
   readonly device: Device;
   readonly rows: readonly Pick<InjectorRow, 'id' | 'item'>[];
+  readonly circuits: readonly PumpCircuit[];
   readonly catalogue: Catalogue;
 }): NetPart {
-  const { device, rows, catalogue } = input;
+  const { device, rows, circuits, catalogue } = input;
   const { id, name, placementId, loadedTogether } = device;
   const bundle = { loadedTogether, bundledAt: ['devices', id, 'loadedTogether'] };
   const where = `devices.${id}`;
   switch (device.part.kind) {
     case 'item':
       return itemPart(device, lookUp(catalogue, 'device', device.part.item, where));
+    case 'pump':
+      return pumpPart(device, device.part, circuits, catalogue);
+    case 'cut-off':
+      return cutOffPart(device);
     case 'injector': {
       const { rowId } = device.part;
       const row = rows.find((r) => r.id === rowId);
@@ -188,10 +203,10 @@ export function devicePart(input: {
         name,
         sort: 'relay',
         placementId,
-        pins: ['30', '87', '86', '85'].map((pin) =>
+        pins: relayPins.map((pin) =>
           pinOf(id, name, {
             pin,
-            use: pin === '87' ? 'supply-out' : pin === '30' || pin === '86' ? 'supply' : 'through',
+            use: relayUses[pin],
             ...contact,
             asks:
               device.connections[pin]?.to === 'controller' && (pin === '85' || pin === '86')

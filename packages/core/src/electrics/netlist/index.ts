@@ -1,5 +1,5 @@
 export * from './buildNetlist.ts';
 export type * from './derivedWire.ts';
 export * from './netlist.ts';
-export { feedPartIds, sharedPartIds } from './pumpFeedParts.ts';
+export { sharedPartIds } from './sharedPartIds.ts';
 export * from './terminal.ts';

@@ -30,10 +30,9 @@ describe.each(demoBuilds.map(({ id, document }) => [id, document] as const))(
       expect(new Set(parts).size).toBe(parts.length);
     });
 
-    test('puts no more than one wire into a contact of a plug, but those of the pump feeds', () => {
+    test('puts no more than one wire into a contact of a plug', () => {
       const ends = new Map<string, number>();
-      for (const { from, to, feedId } of netlist.wires) {
-        if (feedId !== undefined) continue;
+      for (const { from, to } of netlist.wires) {
         for (const { node, joint } of [from, to]) {
           if (joint === 'plug') ends.set(node, (ends.get(node) ?? 0) + 1);
         }

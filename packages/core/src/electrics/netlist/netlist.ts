@@ -28,7 +28,7 @@ export interface NetPin {
   readonly node: string;
   readonly pin: string;
   readonly name: string;
-  readonly use: PinUse | 'controller' | 'joint';
+  readonly use: PinUse | 'controller' | 'joint' | 'coil-return';
   readonly terminal: Terminal;
   /** conductor areas m² that its contact takes */
   readonly areaMin: number;

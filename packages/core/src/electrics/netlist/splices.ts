@@ -12,7 +12,7 @@ const takesSeveral = (end: WireEnd): boolean => end.joint === 'lug' || end.joint
 
 /**
  * A netlist in which no contact of a plug takes more than one wire: what would, ends in a splice
- * beside it, from which one wire goes on. The wires of pump feeds are as they are drawn.
+ * beside it, from which one wire goes on.
  */
 export function withSplices(
   netlist: Netlist,
@@ -33,7 +33,7 @@ export function withSplices(
   );
   const moved = (end: WireEnd, wire: DerivedWire, atFrom: boolean): WireEnd => {
     const at = byNode.get(end.node);
-    if (wire.feedId !== undefined || !crowded.has(end.node) || !at) return end;
+    if (!crowded.has(end.node) || !at) return end;
     const id = spliceId(end.node);
     const name = `Splice of ${at.part.name} ${at.pin.pin}`;
     const terminal = { of: 'part', name, pin: '' } as const;
@@ -75,7 +75,6 @@ export function withSplices(
         name: `${at.part.name} ${at.pin.pin}, to its splice`,
         role: wire.role,
         partId: at.part.id,
-        feedId: undefined,
         from: atFrom ? end : own,
         to: atFrom ? own : end,
         decision: decisions.get(stubId),

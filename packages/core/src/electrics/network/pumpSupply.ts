@@ -1,5 +1,11 @@
-import { type Catalogue, type FuseItem, type PumpItem, lookUp } from '../../catalogue/index.ts';
-import type { PumpElement, PumpFeed } from '../../model/index.ts';
+import {
+  type Catalogue,
+  type FuseItem,
+  type PumpItem,
+  type RelayItem,
+  lookUp,
+} from '../../catalogue/index.ts';
+import type { PumpElement } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import {
   type FigureRef,
@@ -16,11 +22,16 @@ import {
 import { firstOf } from '../../numerics/index.ts';
 import { electricsFigure, feedScope } from '../figureNames.ts';
 import { nodeOf } from '../netlist/netlist.ts';
-import { feedPartIds, sharedPartIds } from '../netlist/pumpFeedParts.ts';
+import { sharedPartIds } from '../netlist/sharedPartIds.ts';
+import { type PumpFeed, pumpFeedsOf } from '../feeds/pumpFeed.ts';
+import type { DerivedWire } from '../netlist/derivedWire.ts';
+import type { NetPart } from '../netlist/netlist.ts';
+import { WirePaths } from './wirePaths.ts';
 import type { FuseJudgement } from '../power/chooseFuse.ts';
 import * as f from '../power/formulas.ts';
 import type { SizedGroup, SizedWire } from '../power/sizeWires.ts';
 import type { SolvableNetwork } from './caseVoltages.ts';
+import type { SizedFuse } from './fuseChoices.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
 import type { WiringBuild } from './wiringBuild.ts';
 
@@ -28,17 +39,22 @@ import type { WiringBuild } from './wiringBuild.ts';
 export interface SizedPumpFeed {
   readonly feed: PumpFeed;
   readonly pump: PumpItem;
-  readonly fuse: FuseJudgement;
+  /** undefined where it has no fuse of its own */
+  readonly fuse: FuseJudgement | undefined;
   readonly fuseChosenByHand: boolean;
   readonly mainFuse: FuseItem;
+  readonly relay: RelayItem | undefined;
   /** battery to stud, shared by every feed */
   readonly main: SizedGroup;
-  /** stud to this feed's fuse */
-  readonly branch: SizedGroup;
+  /** between the stud and the run that the pump is on */
+  readonly branch: readonly SizedGroup[];
+  /** the run that the pump is on, out and back */
   readonly pumpGroup: SizedGroup;
-  readonly trigger: SizedGroup;
-  /** keyed feed to the inertia switch, where it is no run with the trigger */
-  readonly coilFeed: SizedGroup | undefined;
+  /** the rest of the way back */
+  readonly back: readonly SizedGroup[];
+  /** from what feeds the relay's coil to what draws it */
+  readonly coil: readonly SizedGroup[];
+  /** A that the relay's coil takes; 0 without one */
   readonly coilCurrent: number;
   /** battery to pump and back, Ω */
   readonly seriesResistance: number;
@@ -52,8 +68,8 @@ function pumpOf(document: WiringBuild, catalogue: Catalogue, feed: PumpFeed): Pu
   const element = circuit?.elements.find(
     (e): e is PumpElement => e.kind === 'pump' && e.id === feed.elementId,
   );
-  if (!element) throw new NotFound(`there is no pump "${feed.elementId}"`, `power.${feed.id}`);
-  return lookUp(catalogue, 'pump', element.item, `power.${feed.id}`);
+  if (!element) throw new NotFound(`there is no pump "${feed.elementId}"`, `devices.${feed.id}`);
+  return lookUp(catalogue, 'pump', element.item, `devices.${feed.id}`);
 }
 
 /** Sum of what is lost along wires at their sizing currents, as a figure. */
@@ -73,6 +89,30 @@ function groupDrop(figure: FigureRef, label: string, wires: readonly SizedWire[]
   });
 }
 
+/** What a pump's fuse is rated, and what is left of it when hot. */
+function fuseFigures(
+  { judged, load, partId }: SizedFuse,
+  of: { readonly feed?: string },
+): Result[] {
+  return [
+    derive({
+      figure: electricsFigure('fuse.rating', of),
+      label: 'Pump fuse',
+      formula: f.catalogueRating,
+      inputs: { rating: fromItem(judged.fuse.rating, judged.fuse) },
+    }),
+    derive({
+      figure: electricsFigure('fuse.whenHot', of),
+      label: 'Pump fuse when hot',
+      formula: f.fuseWhenHot,
+      inputs: {
+        rating: fromItem(judged.fuse.rating, judged.fuse),
+        ambient: following(load.ambient, ['devices', partId, 'placementId']),
+      },
+    }),
+  ];
+}
+
 /**
  * What each pump gets of its supply: the runs of its feed, and the resistance that it sees. What
  * several pumps share counts for each in the measure of what the others draw beside it.
@@ -85,44 +125,55 @@ export function pumpSupply(input: {
 }): SizedPumpFeed[] {
   const { network, solvable, document, catalogue } = input;
   const { power, limits } = document;
-  if (power.pumpFeeds.length === 0) return [];
-  const ports = power.pumpFeeds.map((feed) => {
-    const { pump } = feedPartIds(feed);
-    return { plus: nodeOf(pump, '+'), minus: nodeOf(pump, '−') };
-  });
-  const { compiled, circuits } = solvable;
-  compiled.solve(circuits.bare);
-  const seen = compiled.portResistances(ports);
-  const currents = power.pumpFeeds.map(
-    (feed) =>
-      network.loads.find(({ partId }) => partId === feedPartIds(feed).pump)?.load.current ?? 0,
-  );
   const runOf = new Map(
     network.runs.flatMap(({ group }) => group.wires.map((w) => [w.wire.id, group] as const)),
   );
-  const runTo = (node: string): SizedGroup => {
-    const wire = network.wires.find(
-      ({ wire: { from, to } }) => from.node === node || to.node === node,
+  const groups = (wires: readonly DerivedWire[] | undefined): SizedGroup[] => [
+    ...new Set((wires ?? []).flatMap(({ id }) => runOf.get(id) ?? [])),
+  ];
+  const paths = new WirePaths(network.netlist);
+  const isBattery = ({ sort }: NetPart): boolean => sort === 'battery';
+  const isGround = ({ sort }: NetPart): boolean => sort === 'ground' || sort === 'battery';
+  // A pump without a way from the battery and back is not fed, whatever its pins say.
+  const fed = pumpFeedsOf(document).flatMap((feed) => {
+    const [plus, minus] = [nodeOf(feed.id, '+'), nodeOf(feed.id, '−')];
+    const supply = groups(paths.wiresTo(plus, isBattery)?.toReversed());
+    const back = groups(paths.wiresTo(minus, isGround));
+    const pumpGroup = runOf.get(
+      network.wires.find(({ wire }) => wire.to.node === plus)?.wire.id ?? '',
     );
-    const run = wire && runOf.get(wire.wire.id);
-    if (!run) throw new NotFound(`nothing is wired to ${node}`, node);
-    return run;
-  };
-  const main = runTo(nodeOf(sharedPartIds.mainFuse, 'in'));
+    return supply.length === 0 || back.length === 0 || !pumpGroup
+      ? []
+      : [{ feed, plus, minus, supply, back, pumpGroup }];
+  });
+  const [first] = fed;
+  if (!first) return [];
+  const { compiled, circuits } = solvable;
+  compiled.solve(circuits.bare);
+  const seen = compiled.portResistances(fed);
+  const currents = fed.map(
+    ({ feed }) => network.loads.find(({ partId }) => partId === feed.id)?.load.current ?? 0,
+  );
+  const mainNode = nodeOf(sharedPartIds.mainFuse, 'in');
+  const main =
+    runOf.get(network.wires.find(({ wire }) => wire.to.node === mainNode)?.wire.id ?? '') ??
+    firstOf(first.supply);
   const mainFuse = lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse');
-  return power.pumpFeeds.map((feed, index): SizedPumpFeed => {
-    const ids = feedPartIds(feed);
+  const isCoilEnd = ({ sort }: NetPart): boolean =>
+    sort !== 'splice' && sort !== 'switch' && sort !== 'device';
+  return fed.map(({ feed, supply, back, pumpGroup }, index): SizedPumpFeed => {
     const of = feedScope(index, feed.id);
-    const fuse = network.fuses.get(ids.fuse);
-    if (!fuse) throw new NotFound(`there is no fuse of ${feed.id}`, feed.id);
-    const relay = lookUp(catalogue, 'relay', feed.relay, 'power.pumpFeeds.relay');
+    const fuse = network.fuses.get(feed.fuseId ?? '');
+    const relayDevice = document.devices.find(({ id }) => id === feed.relayId);
+    const relay =
+      relayDevice?.part.kind === 'relay'
+        ? lookUp(catalogue, 'relay', relayDevice.part.item, `devices.${relayDevice.id}`)
+        : undefined;
     const pump = pumpOf(document, catalogue, feed);
-    const branch = runTo(nodeOf(ids.fuse, 'in'));
-    const pumpGroup = runTo(nodeOf(ids.pump, '+'));
-    const trigger = runTo(nodeOf(ids.relay, '85'));
-    const before = feed.inertiaSwitch
-      ? runTo(nodeOf(sharedPartIds.inertiaSwitch, 'in'))
-      : undefined;
+    const coilWay = (pin: string): readonly DerivedWire[] =>
+      (relayDevice && paths.wiresTo(nodeOf(relayDevice.id, pin), isCoilEnd)) ?? [];
+    const coil = groups([...coilWay('86').toReversed(), ...coilWay('85')]);
+    const branch = supply.filter((group) => group !== main && group !== pumpGroup);
     const current = currents[index] ?? 0;
     const others = currents.filter((_, i) => i !== index);
     const row = seen[index] ?? [];
@@ -136,13 +187,11 @@ export function pumpSupply(input: {
           row.filter((_, i) => i !== index),
           'worst',
         ),
-        others: following(others, ['power', 'pumpFeeds']),
+        others: following(others, ['devices']),
         current: fromItem(current, pump),
       },
     });
     const smallest = pumpGroup.wires.reduce((a, b) => (b.size.area < a.size.area ? b : a));
-    const { judged } = fuse;
-    const coil = electricsFigure('relay.coilCurrent', of);
     const results: Result[] = [
       derive({
         figure: electricsFigure('feed.area', of),
@@ -155,48 +204,40 @@ export function pumpSupply(input: {
         'Pump feed, drop in wire out and back',
         pumpGroup.wires,
       ),
-      groupDrop(electricsFigure('mainFeed.drop', of), 'Main feed, drop in wire', [
-        ...main.wires,
-        ...branch.wires,
-      ]),
+      groupDrop(
+        electricsFigure('mainFeed.drop', of),
+        'Main feed, drop in wire',
+        [main, ...branch].flatMap(({ wires }) => wires),
+      ),
       series,
-      derive({
-        figure: electricsFigure('fuse.rating', of),
-        label: 'Pump fuse',
-        formula: f.catalogueRating,
-        inputs: { rating: fromItem(judged.fuse.rating, judged.fuse) },
-      }),
-      derive({
-        figure: electricsFigure('fuse.whenHot', of),
-        label: 'Pump fuse when hot',
-        formula: f.fuseWhenHot,
-        inputs: {
-          rating: fromItem(judged.fuse.rating, judged.fuse),
-          ambient: following(fuse.load.ambient, ['placements', feed.fusePlacementId]),
-        },
-      }),
-      derive({
-        figure: coil,
-        label: 'Pump relay, coil current',
-        formula: f.coilCurrent,
-        inputs: {
-          voltage: entered(limits.voltageRunning, ['limits', 'voltageRunning']),
-          coilResistance: fromItem(relay.coilResistance, relay),
-        },
-      }),
+      ...(fuse ? fuseFigures(fuse, of) : []),
+      ...(relay
+        ? [
+            derive({
+              figure: electricsFigure('relay.coilCurrent', of),
+              label: 'Pump relay, coil current',
+              formula: f.coilCurrent,
+              inputs: {
+                voltage: entered(limits.voltageRunning, ['limits', 'voltageRunning']),
+                coilResistance: fromItem(relay.coilResistance, relay),
+              },
+            }),
+          ]
+        : []),
     ];
     return {
       feed,
       pump,
-      fuse: judged,
-      fuseChosenByHand: fuse.chosenByHand,
+      fuse: fuse?.judged,
+      fuseChosenByHand: fuse?.chosenByHand ?? false,
       mainFuse,
+      relay,
       main,
       branch,
       pumpGroup,
-      trigger,
-      coilFeed: before === trigger ? undefined : before,
-      coilCurrent: limits.voltageRunning.value / relay.coilResistance,
+      back: back.filter((group) => group !== pumpGroup),
+      coil,
+      coilCurrent: relay ? limits.voltageRunning.value / relay.coilResistance : 0,
       seriesResistance: series.value,
       seriesFigure: electricsFigure('feed.seriesResistance', of),
       results,
@@ -205,15 +246,15 @@ export function pumpSupply(input: {
 }
 
 /** The groups of wires that a feed has. */
-type Groups = Pick<SizedPumpFeed, 'main' | 'branch' | 'pumpGroup' | 'trigger' | 'coilFeed'>;
+type Groups = Pick<SizedPumpFeed, 'main' | 'branch' | 'pumpGroup' | 'back' | 'coil'>;
 
-/** The groups of a feed from battery to trigger. */
+/** The groups of a feed from battery to pump and back, then those of the relay's coil. */
 export const groupsOf = (feed: Groups): SizedGroup[] => [
   feed.main,
-  feed.branch,
+  ...feed.branch,
   feed.pumpGroup,
-  ...(feed.coilFeed ? [feed.coilFeed] : []),
-  feed.trigger,
+  ...feed.back,
+  ...feed.coil,
 ];
 
 /** Every wire of the pump feeds once, in the order of their groups. */

@@ -98,7 +98,7 @@ export function wireRuns(netlist: Netlist): WireRun[] {
       ) {
         return 'signal';
       }
-      if (wires.some(({ role }) => role === 'keyed' || role === 'triggered')) return 'trigger';
+      if (wires.some(({ role }) => role === 'triggered')) return 'trigger';
       // What comes out of a controller’s grounds is what its outputs drew.
       if (parts.some(({ sort }) => sort === 'controller')) {
         return wires.some(({ role }) => role === 'ground') ? 'load' : 'controller';

@@ -3,7 +3,7 @@ import { type Sourced, solvedIn } from '../../results/index.ts';
 import { buildNetlist } from '../netlist/buildNetlist.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import { type Netlist, nodeOf } from '../netlist/netlist.ts';
-import { sharedPartIds } from '../netlist/pumpFeedParts.ts';
+import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import { chooseFuse } from '../power/chooseFuse.ts';
 import { fuseResistance } from '../power/contacts.ts';
 import { type SizedGroup, type SizedWire, sizeGroup } from '../power/sizeWires.ts';
@@ -48,6 +48,9 @@ const AT_SOURCE = 0.18;
 const CRANKING = 30;
 /** What a wire found on the vehicle is taken to feed where its fuse is not known, A. */
 const FOUND_LOAD = 4;
+
+/** Runs of which every size is shown beside the one that was chosen. */
+const onPumpScreen: ReadonlySet<WireRun['kind']> = new Set(['pump', 'trunk', 'branch', 'trigger']);
 
 function dropLimit(kind: WireRun['kind'], limits: WiringBuild['limits']): number {
   const low = limits.voltageLow.value;
@@ -187,7 +190,7 @@ export function sizeNetwork(input: {
       jobs,
       sizes,
       dropLimit: dropLimit(run.kind, limits),
-      showLarger: run.wires.some(({ feedId }) => feedId !== undefined),
+      showLarger: onPumpScreen.has(run.kind),
     });
     return { kind: run.kind, group };
   };

@@ -1,7 +1,7 @@
 import type { EcuItem } from '../../catalogue/index.ts';
 import type { Build } from '../../model/index.ts';
 import type { NetPart, Netlist } from '../netlist/netlist.ts';
-import { feedPartIds } from '../netlist/pumpFeedParts.ts';
+import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import type { AllocationProblem, Assignment, PinOffer, SignalNeed } from './allocationProblem.ts';
@@ -21,13 +21,11 @@ export const pinOffers = (item: EcuItem): PinOffer[] =>
     pairedWith: pin.pairedWith === '' ? undefined : pin.pairedWith,
   }));
 
-/** A signal of a device, or the coil of a pump's relay, that is to have a pin of a controller. */
+/** A signal of a device that is to have a pin of a controller. */
 export interface ControllerSignal {
   readonly id: string;
   readonly partId: string;
   readonly pin: string;
-  /** the pump feed whose coil it is */
-  readonly feedId: string | undefined;
   readonly need: SignalNeed;
   /** pin that it is on; '' while it has none */
   readonly assigned: string;
@@ -47,7 +45,6 @@ function signalOf(
   part: NetPart,
   pin: NetPart['pins'][number],
   target: Extract<Connection, { to: 'controller' }>,
-  feedId?: string,
 ): ControllerSignal | undefined {
   if (!pin.asks) return undefined;
   const { capability, current, frequency, pairedWith } = pin.asks;
@@ -56,7 +53,6 @@ function signalOf(
     id,
     partId: part.id,
     pin: pin.pin,
-    feedId,
     need: {
       id,
       name: pin.name === pin.pin ? `${part.name}, ${pin.pin}` : `${part.name}, ${pin.name}`,
@@ -83,35 +79,28 @@ export function controllerSignals(
   ecu: EcuItem,
 ): ControllerSignal[] {
   const parts = new Map(netlist.parts.map((part) => [part.id, part]));
-  const ofDevices = document.devices.flatMap((device) => {
+  const ofEngine = controllerId === ENGINE_CONTROLLER;
+  const pumpRelays = new Set(ofEngine ? pumpFeedsOf(document).map(({ relayId }) => relayId) : []);
+  const signals = document.devices.flatMap((device) => {
     const part = parts.get(device.id);
     if (!part) return [];
     return part.pins.flatMap((pin) => {
       const target = device.connections[pin.pin];
       if (target?.to !== 'controller' || target.controllerId !== controllerId) return [];
-      return signalOf(document, part, pin, target) ?? [];
+      const ofPump = target.pin === '' && pumpRelays.has(device.id);
+      return signalOf(document, part, pin, ofPump ? { ...target, pin: ecu.pumpPin } : target) ?? [];
     });
   });
-  if (controllerId !== ENGINE_CONTROLLER) return ofDevices;
-  const ofFeeds = document.power.pumpFeeds.flatMap((feed) => {
-    const part = parts.get(feedPartIds(feed).relay);
-    const pin = part?.pins.find(({ asks }) => asks !== undefined);
-    if (!part || !pin) return [];
-    const assigned = feed.triggerPin === '' ? ecu.pumpPin : feed.triggerPin;
-    const target = { to: 'controller', controllerId, pin: assigned, locked: false } as const;
-    return signalOf(document, part, pin, target, feed.id) ?? [];
-  });
-  // Coils of feeds that are left on the same pin share it.
+  // Coils of pumps that are left on the same pin share it.
   const shared = new Map<string, number>();
-  for (const { assigned } of ofFeeds) shared.set(assigned, (shared.get(assigned) ?? 0) + 1);
-  return [
-    ...ofFeeds.map((signal) =>
-      (shared.get(signal.assigned) ?? 0) > 1
-        ? { ...signal, need: { ...signal.need, output: `pumps on ${signal.assigned}` } }
-        : signal,
-    ),
-    ...ofDevices,
-  ];
+  for (const { partId, assigned } of signals) {
+    if (pumpRelays.has(partId)) shared.set(assigned, (shared.get(assigned) ?? 0) + 1);
+  }
+  return signals.map((signal) =>
+    pumpRelays.has(signal.partId) && (shared.get(signal.assigned) ?? 0) > 1
+      ? { ...signal, need: { ...signal.need, output: `pumps on ${signal.assigned}` } }
+      : signal,
+  );
 }
 
 /** The problem of putting signals on a controller's pins, and how they stand now. */

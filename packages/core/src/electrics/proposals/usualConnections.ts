@@ -107,6 +107,8 @@ export function supplyChoices(
             .pins.filter(({ use }) => use === 'supply-out')
             .map((pin) => ({ name: `${name}, ${pin.name}`, connection: at(id, pin.id) }));
         case 'injector':
+        case 'pump':
+        case 'cut-off':
           return [];
       }
     }),

@@ -10,7 +10,7 @@ import {
 } from '../../catalogue/index.ts';
 import { type Build, type Device, type Ground, ORDER_STEP } from '../../model/index.ts';
 import { buildNetlist } from '../netlist/buildNetlist.ts';
-import { sharedPartIds } from '../netlist/pumpFeedParts.ts';
+import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import { firstAllocation } from '../pins/firstAllocation.ts';
 import { controllerSignals, problemOf } from '../pins/problemOf.ts';
 import type { Connection } from '../slices/connections.ts';
@@ -151,7 +151,6 @@ function suppliesOf(build: Build, catalogue: Catalogue, groundId: string): Devic
 
 /** Frame and block as grounds, the block led to the frame by a strap. */
 function groundsOf(build: Build, engineAt: string): Ground[] {
-  const frameAt = build.power.pumpFeeds[0]?.groundPlacementId ?? build.power.studPlacementId;
   const ground = (id: string, name: string, on: Ground['on'], placementId: string): Ground => ({
     id,
     name,
@@ -161,7 +160,7 @@ function groundsOf(build: Build, engineAt: string): Ground[] {
     resistance: null,
   });
   return [
-    ground(FRAME, 'Frame', 'chassis', frameAt),
+    ground(FRAME, 'Frame', 'chassis', build.power.batteryPlacementId),
     ground(BLOCK, 'Engine block', 'engine', engineAt),
   ];
 }
@@ -212,8 +211,12 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
     ),
   );
   const present = new Set(build.devices.map(({ id }) => id));
-  const grounds = build.grounds.length > 0 ? [] : groundsOf(build, engineAt);
-  const grounded = { ...build, grounds: [...build.grounds, ...grounds] };
+  // A build whose only grounds are those of its pumps has neither frame nor block yet.
+  const isBareOfGrounds = build.grounds.every(({ on }) => on === 'chassis');
+  const grounds = isBareOfGrounds
+    ? groundsOf(build, engineAt).filter(({ id }) => !build.grounds.some((own) => own.id === id))
+    : [];
+  const grounded = { ...build, grounds: [...grounds, ...build.grounds] };
   const groundOn = (base: Ground['on']): string =>
     (grounded.grounds.find(({ on }) => on === base) ?? grounded.grounds[0])?.id ?? FRAME;
   const sensors = usualOf(build, ecu)
@@ -263,7 +266,7 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
   return [
     ...grounds.map(({ id, ...rest }, i) => ({
       path: ['grounds', id],
-      value: { ...rest, order: ORDER_STEP * (i + 1) },
+      value: { ...rest, order: ORDER_STEP * (build.grounds.length + i + 1) },
     })),
     ...(isBare ? [{ path: ['power', 'ecuConnections'], value: ecuConnections }] : []),
     ...(build.power.negativeGroundId === null

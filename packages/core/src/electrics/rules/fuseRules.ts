@@ -5,9 +5,10 @@ import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { nodeOf } from '../netlist/netlist.ts';
 import type { SizedFuse } from '../network/fuseChoices.ts';
 
-/** Fuses that are devices of their own; those of pump feeds are told where the feed is. */
-function ownFuses({ wired, electrics }: ElectricsChecked): readonly SizedFuse[] {
+/** Fuses that are devices; those of pump feeds are told where the feed is. */
+function ownFuses({ wired, electrics, feeds }: ElectricsChecked): readonly SizedFuse[] {
   const own = new Set(wired.devices.map(({ id }) => id));
+  for (const { feed } of feeds) if (feed.fuseId !== undefined) own.delete(feed.fuseId);
   return electrics.fuses.filter(({ partId }) => own.has(partId));
 }
 
@@ -71,6 +72,7 @@ const deviceRelay: ElectricsRule = {
   check: (checked) =>
     checked.wired.devices.flatMap((device) => {
       if (device.state === 'removed' || device.part.kind !== 'relay') return [];
+      if (checked.feeds.some(({ feed }) => feed.relayId === device.id)) return [];
       const relay = lookUp(checked.catalogue, 'relay', device.part.item, device.id);
       const carried = checked.electrics.wires
         .filter(({ wire }) => wire.to.node === nodeOf(device.id, '30'))
@@ -110,5 +112,5 @@ const deviceRelay: ElectricsRule = {
     }),
 };
 
-/** Checks of the fuses and relays that are devices of their own. */
+/** Checks of the fuses and relays that are no pump's. */
 export const fuseRules: readonly ElectricsRule[] = [deviceFuse, deviceRelay];

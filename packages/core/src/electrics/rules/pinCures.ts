@@ -171,8 +171,7 @@ export function freePins(
     command: {
       name: 'assign-pins',
       controllerId: unit.id,
-      devices: signal.feedId === undefined ? { [signal.partId]: { [signal.pin]: pin.id } } : {},
-      feeds: signal.feedId === undefined ? {} : { [signal.feedId]: pin.id },
+      devices: { [signal.partId]: { [signal.pin]: pin.id } },
     },
   }));
   return cures.length > 0 ? cures : [{ text: 'Look for pins for all signals at once' }];

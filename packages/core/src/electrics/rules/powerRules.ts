@@ -1,5 +1,7 @@
 import { firstOf } from '../../numerics/index.ts';
-import { lookUp, newestOf, refOf } from '../../catalogue/index.ts';
+import { newestOf, refOf } from '../../catalogue/index.ts';
+import type { NetPart } from '../netlist/netlist.ts';
+import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import type { SizedPumpFeed } from '../network/pumpSupply.ts';
 import type { Cure } from '../../results/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
@@ -16,11 +18,13 @@ const fuse: ElectricsRule = {
   source: 'rating when hot ≥ 1.25 × continuous load; the fast edge rides through the inrush',
   check: onFeeds((_checked, feed) => {
     const { fuse: judged } = feed;
+    const { fuseId } = feed.feed;
+    if (!judged || fuseId === undefined) return [];
     const cures: Cure<BuildCommand>[] = feed.fuseChosenByHand
       ? [
           {
             text: 'Let the rules choose the fuse',
-            command: { name: 'choose-fuse', feedId: feed.feed.id, item: null },
+            command: { name: 'choose-fuse', deviceId: fuseId, item: null },
           },
         ]
       : [{ text: 'No fuse in the catalogue is large enough' }];
@@ -138,33 +142,41 @@ const mainFuse: ElectricsRule = {
 const trigger: ElectricsRule = {
   id: 'pump.trigger',
   source: 'what the ECU pin switches, and how much; relay contact ≥ 1.25 × load',
-  check: onFeeds((checked, feed, index) => {
+  check: onFeeds((checked, feed) => {
     const findings: BuildFinding[] = [];
     const { ecu } = checked;
-    if (feed.feed.trigger !== ecu.pumpPinSide) {
+    const { trigger: side, controllerId, triggerPin, relayId, id: pumpId, cutOffId } = feed.feed;
+    const onPumpPin =
+      controllerId === ENGINE_CONTROLLER && (triggerPin === '' || triggerPin === ecu.pumpPin);
+    if (onPumpPin && side !== undefined && side !== ecu.pumpPinSide) {
       findings.push({
         id: `pump.trigger-side:${feed.feed.id}`,
         rule: 'pump.trigger',
         severity: 'stop',
         where: { stage: 'wiring', feed: feed.feed.id, part: 'relay' },
         title: 'The ECU pin switches the other side',
-        because: `${ecu.designation} pin ${ecu.pumpPin} is ${ecu.pumpPinSide === 'low-side' ? 'a sink (low side)' : 'a source (high side)'}; the coil is planned ${feed.feed.trigger}`,
+        because: `${ecu.designation} pin ${ecu.pumpPin} is ${ecu.pumpPinSide === 'low-side' ? 'a sink (low side)' : 'a source (high side)'}; the coil is planned ${side}`,
         numbers: {},
         cures: () => [
           {
             text: `Wire the coil ${ecu.pumpPinSide}`,
             command: {
-              name: 'set',
-              path: ['power', 'pumpFeeds', feed.feed.id, 'trigger'],
-              value: ecu.pumpPinSide,
+              name: 'wire-pump-coil',
+              pumpId,
+              side: ecu.pumpPinSide,
+              cutOff: cutOffId !== undefined,
             },
           },
         ],
       });
     }
-    // one pin switches the coils of every feed
-    const coils = checked.feeds.reduce((sum, f) => sum + f.coilCurrent, 0);
-    if (index === 0 && coils > ecu.pumpPinCurrent) {
+    // The ECU's own pin for the pump switches the coils of all that are left on it.
+    const onIt = checked.feeds.filter(
+      ({ feed: { controllerId: by, triggerPin: pin } }) =>
+        by === ENGINE_CONTROLLER && (pin === '' || pin === ecu.pumpPin),
+    );
+    const coils = onIt.reduce((sum, { coilCurrent }) => sum + coilCurrent, 0);
+    if (onIt[0] === feed && coils > ecu.pumpPinCurrent) {
       findings.push({
         id: `pump.trigger-current:${feed.feed.id}`,
         rule: 'pump.trigger',
@@ -181,9 +193,9 @@ const trigger: ElectricsRule = {
         cures: () => [{ text: 'Use a relay with a weaker coil, or a helper relay for several' }],
       });
     }
-    const relay = lookUp(checked.catalogue, 'relay', feed.feed.relay, feed.feed.id);
+    const { relay } = feed;
     const load = 1.25 * firstOf(feed.pumpGroup.wires).task.load;
-    if (relay.contactRating < load) {
+    if (relay && relayId !== undefined && relay.contactRating < load) {
       const larger = newestOf(checked.catalogue, 'relay').find((i) => i.contactRating >= load);
       findings.push({
         id: `relay.contact:${feed.feed.id}`,
@@ -205,7 +217,7 @@ const trigger: ElectricsRule = {
                   text: `Fit ${larger.designation}`,
                   command: {
                     name: 'set',
-                    path: ['power', 'pumpFeeds', feed.feed.id, 'relay'],
+                    path: ['devices', relayId, 'part', 'item'],
                     value: refOf(larger),
                   },
                 },
@@ -217,32 +229,39 @@ const trigger: ElectricsRule = {
   }),
 };
 
+const opensInCrash = ({ role }: NetPart): boolean =>
+  role === 'inertia switch' || role === 'tip-over';
+
 const inertia: ElectricsRule = {
   id: 'pump.inertia-switch',
   source: 'inertia or tip-over switch in the pump circuit',
   check: onFeeds((checked, feed) => {
-    if (feed.feed.inertiaSwitch) return [];
+    const { id, cutOffId, relayId, trigger: side } = feed.feed;
+    if (
+      checked.electrics.netlist.parts.some((part) => part.id === cutOffId && opensInCrash(part))
+    ) {
+      return [];
+    }
     const { use } = checked.document.brief;
     const must = use === 'road' || use === 'two-or-three-wheeler';
     return [
       {
-        id: `pump.inertia-switch:${feed.feed.id}`,
+        id: `pump.inertia-switch:${id}`,
         rule: 'pump.inertia-switch',
         severity: must ? 'stop' : 'warn',
-        where: { stage: 'wiring', feed: feed.feed.id, part: 'relay' },
+        where: { stage: 'wiring', feed: id, part: 'relay' },
         title: 'No inertia or tip-over switch in the pump circuit',
         because: 'after a crash the pump could go on running',
         numbers: {},
-        cures: () => [
-          {
-            text: 'Put an inertia switch in the coil feed',
-            command: {
-              name: 'set',
-              path: ['power', 'pumpFeeds', feed.feed.id, 'inertiaSwitch'],
-              value: true,
-            },
-          },
-        ],
+        cures: () =>
+          relayId !== undefined && side !== undefined
+            ? [
+                {
+                  text: 'Put an inertia switch in the coil feed',
+                  command: { name: 'wire-pump-coil', pumpId: id, side, cutOff: true },
+                },
+              ]
+            : [{ text: 'Put an inertia switch in what switches the pump' }],
       },
     ];
   }),

@@ -1,5 +1,6 @@
 import type { EcuItem } from '../../catalogue/index.ts';
-import type { BuildCommand, BuildFinding, PumpFeed } from '../../model/index.ts';
+import type { BuildCommand, BuildFinding } from '../../model/index.ts';
+import type { PumpFeed } from '../feeds/pumpFeed.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { controllerSignals, problemOf } from '../pins/problemOf.ts';
@@ -25,8 +26,17 @@ function apart(checked: ElectricsChecked, sharing: readonly PumpFeed[][]): Cure<
   const spare = sparePins(problem, assigned).get(ecu.pumpPinSide) ?? [];
   const others = sharing.slice(1);
   if (spare.length < others.length) return [];
-  const feeds = others.flatMap((group, i) =>
-    group.map(({ id }) => [id, spare[i] ?? ecu.pumpPin] as const),
+  const pins = others.flatMap((group, i) =>
+    group.flatMap(({ relayId, trigger }) =>
+      relayId === undefined
+        ? []
+        : [
+            [
+              relayId,
+              { [trigger === 'high-side' ? '86' : '85']: spare[i] ?? ecu.pumpPin },
+            ] as const,
+          ],
+    ),
   );
   return [
     {
@@ -34,8 +44,7 @@ function apart(checked: ElectricsChecked, sharing: readonly PumpFeed[][]): Cure<
       command: {
         name: 'assign-pins',
         controllerId: ENGINE_CONTROLLER,
-        devices: {},
-        feeds: Object.fromEntries(feeds),
+        devices: Object.fromEntries(pins),
       },
     },
   ];
@@ -49,6 +58,7 @@ export const sharedPin: ElectricsRule = {
     const { ecu } = checked;
     const byPin = new Map<string, Map<string, PumpFeed[]>>();
     for (const { feed } of checked.feeds) {
+      if (feed.controllerId !== ENGINE_CONTROLLER) continue;
       const groups = byPin.get(pinOf(feed, ecu)) ?? new Map<string, PumpFeed[]>();
       const group = switchedWith(checked, feed);
       groups.set(group, [...(groups.get(group) ?? []), feed]);

@@ -1,4 +1,5 @@
 import type { Criterion } from '../power/wireCriteria.ts';
+import { wiresOf } from '../network/pumpSupply.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import type { Cure, Severity } from '../../results/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
@@ -29,7 +30,11 @@ const reasons: Record<Criterion['name'], string> = {
   fuse: 'it may carry {measured}; an overload that its {limit} fuse lets pass would cook it',
 };
 
-function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
+function wireFinding(
+  sized: SizedWire,
+  criterion: Criterion,
+  stage: 'wires' | 'wiring',
+): BuildFinding {
   const unjudged = criterion.verdict === 'cannot judge';
   const cures: Cure<BuildCommand>[] = sized.chosenByHand
     ? [
@@ -47,10 +52,7 @@ function wireFinding(sized: SizedWire, criterion: Criterion): BuildFinding {
     id: `wire.${criterion.name.replaceAll(' ', '-')}:${sized.wire.id}`,
     rule: 'wire.size',
     severity: unjudged ? 'note' : severities[criterion.name],
-    where:
-      sized.wire.feedId === undefined
-        ? { stage: 'wires', wire: sized.wire.id }
-        : { stage: 'wiring', wire: sized.wire.id },
+    where: stage === 'wires' ? { stage, wire: sized.wire.id } : { stage, wire: sized.wire.id },
     title: unjudged ? 'Short circuit cannot be judged' : titles[criterion.name],
     because: unjudged
       ? `${sized.wire.name}: this fuse has no time-current curve on record`
@@ -78,15 +80,17 @@ const isJudged = ({ task }: SizedWire, { verdict }: Criterion): boolean =>
 export const wires: ElectricsRule = {
   id: 'wire.size',
   source: 'the six criteria of wire size',
-  check: (checked) =>
-    checked.electrics.runs.flatMap(({ group }) =>
+  check: (checked) => {
+    const ofPumps = new Set(wiresOf(checked.feeds).map(({ wire }) => wire.id));
+    return checked.electrics.runs.flatMap(({ group }) =>
       group.wires.flatMap((sized, index) =>
         sized.criteria
           .filter((c) => c.verdict !== 'passes' && isJudged(sized, c))
           // the drop belongs to the whole group: say it once
           .filter((c) => c.name !== 'voltage drop' || index === 0)
           .map((c) => {
-            const finding = wireFinding(sized, c);
+            const stage = ofPumps.has(sized.wire.id) ? 'wiring' : 'wires';
+            const finding = wireFinding(sized, c, stage);
             if (c.name !== 'voltage drop') return finding;
             const byHand = group.wires.filter((w) => w.chosenByHand);
             return {
@@ -110,5 +114,6 @@ export const wires: ElectricsRule = {
             };
           }),
       ),
-    ),
+    );
+  },
 };

@@ -18,7 +18,10 @@ import { connectionSpec } from './connections.ts';
 export const deviceStates = ['new', 'kept', 'removed'] as const;
 export type DeviceState = (typeof deviceStates)[number];
 
-/** What a device is: an item of the catalogue, or an injector of a row. */
+/**
+ * What a device is: an item of the catalogue, an injector of a row, a pump of a fuel circuit, or a
+ * switch that cuts the pumps off in a crash of which nobody said yet which one it is.
+ */
 export const devicePartSpec = kinds('kind', {
   item: object({ kind: constant('item'), item: itemRef('device') }),
   fuse: object({
@@ -31,6 +34,12 @@ export const devicePartSpec = kinds('kind', {
     rowId: idOf('injectorRows', 'injector row'),
     cylinder: whole({ label: 'Cylinder', min: 1, max: 24 }),
   }),
+  pump: object({
+    kind: constant('pump'),
+    circuitId: idOf('fuelCircuits', 'fuel circuit'),
+    elementId: idOf('elements', 'pump', { within: 'circuitId' }),
+  }),
+  'cut-off': object({ kind: constant('cut-off') }),
 });
 export type DevicePart = Of<typeof devicePartSpec>;
 

@@ -3,9 +3,9 @@ import {
   type BuildDocument,
   CURRENT_VERSION,
   type FuelCircuit,
-  type PumpFeed,
   writeBuild,
 } from '../../model/index.ts';
+import { pumpDevices } from '../../electrics/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
 import { kittiwakeWiring } from './kittiwakeWiring.ts';
@@ -121,26 +121,27 @@ const methanolCircuit = (() => {
   return placedAt({ ...circuit, nodes, elements }, { 'methanol-rail-out': 'methanol-rail-end' });
 })();
 
-const feed = (
-  id: string,
-  circuitId: string,
-  elementId: string,
-  pumpPlacementId: string,
-  triggerPin = '',
-): PumpFeed => ({
+const pump = (id: string, name: string, circuitId: string, triggerPin = '') => ({
   id,
+  name,
   circuitId,
-  elementId,
-  pumpPlacementId,
-  fuse: ref('FM40'),
-  fusePlacementId: 'panel',
-  relay: ref('RL70'),
-  relayPlacementId: 'panel',
-  groundPlacementId: 'pump-ground',
-  inertiaSwitch: true,
-  inertiaPlacementId: 'inertia',
-  trigger: 'low-side',
+  elementId: id,
+  placementId: id,
   triggerPin,
+});
+/** Three pumps, each with an output of its own. */
+const pumpWiring = pumpDevices({
+  pumps: [
+    pump('pump', 'First pump', 'main'),
+    pump('pump-2', 'Second pump', 'main', 'C16'),
+    pump('methanol-pump', 'Methanol pump', 'methanol', 'C17'),
+  ],
+  fuse: ref('FM40'),
+  relay: ref('RL70'),
+  panelPlacementId: 'panel',
+  groundPlacementId: 'pump-ground',
+  trigger: 'low-side',
+  cutOff: { part: { kind: 'item', item: ref('DV-INERTIA') }, placementId: 'inertia' },
   loadedTogether: 6,
 });
 
@@ -292,19 +293,14 @@ export const kittiwake: BuildDocument = writeBuild({
     ecu: ref('WEIR60'),
     ecuPlacementId: 'ecu',
     keyedFeedPlacementId: 'panel',
-    pumpFeeds: [
-      feed('pump-feed', 'main', 'pump', 'pump'),
-      feed('pump-2-feed', 'main', 'pump-2', 'pump-2', 'C16'),
-      feed('methanol-pump-feed', 'methanol', 'methanol-pump', 'methanol-pump', 'C17'),
-    ],
     wireDecisions: [],
     ecuConnections: kittiwakeWiring.ecuConnections,
     negativeGroundId: 'battery-stud',
   },
-  devices: kittiwakeWiring.devices,
+  devices: [...pumpWiring.devices, ...kittiwakeWiring.devices],
   controllers: kittiwakeWiring.controllers,
   vehicleSignals: kittiwakeWiring.vehicleSignals,
-  grounds: kittiwakeWiring.grounds,
+  grounds: [...kittiwakeWiring.grounds, ...pumpWiring.grounds],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(85, 'ratio', '%'),

@@ -1,9 +1,23 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
+import { pumpDevices } from '../../electrics/index.ts';
 import { lanternVehicle } from './lanternVehicle.ts';
 import { lanternWiring } from './lanternWiring.ts';
 import { assembly, byMap, end, otherAssembly, points, q, ref, typed } from './shorthand.ts';
 
 const outletPart = ['fuelCircuits', 'main', 'elements', 'tank-bung', 'item'];
+
+const pumpWiring = pumpDevices({
+  pumps: [
+    { id: 'pump', name: 'Fuel pump', circuitId: 'main', elementId: 'pump', placementId: 'pump' },
+  ],
+  fuse: null,
+  relay: ref('RL40'),
+  panelPlacementId: 'panel',
+  groundPlacementId: 'pump-ground',
+  trigger: 'low-side',
+  cutOff: { part: { kind: 'item', item: ref('DV-INERTIA') }, placementId: 'inertia' },
+  loadedTogether: 2,
+});
 
 /** Lantern: a mobile library van with a 2.4-litre turbocharged four. */
 export const lantern: BuildDocument = writeBuild({
@@ -254,32 +268,14 @@ export const lantern: BuildDocument = writeBuild({
     ecu: ref('LEAT34'),
     ecuPlacementId: 'ecu',
     keyedFeedPlacementId: 'panel',
-    pumpFeeds: [
-      {
-        id: 'pump-feed',
-        circuitId: 'main',
-        elementId: 'pump',
-        pumpPlacementId: 'pump',
-        fuse: null,
-        fusePlacementId: 'panel',
-        relay: ref('RL40'),
-        relayPlacementId: 'panel',
-        groundPlacementId: 'pump-ground',
-        inertiaSwitch: true,
-        inertiaPlacementId: 'inertia',
-        trigger: 'low-side',
-        triggerPin: '',
-        loadedTogether: 2,
-      },
-    ],
     wireDecisions: [],
     ecuConnections: lanternWiring.ecuConnections,
     negativeGroundId: 'battery-ground',
   },
-  devices: lanternWiring.devices,
+  devices: [...pumpWiring.devices, ...lanternWiring.devices],
   controllers: lanternWiring.controllers,
   vehicleSignals: lanternWiring.vehicleSignals,
-  grounds: lanternWiring.grounds,
+  grounds: [...lanternWiring.grounds, ...pumpWiring.grounds],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(80, 'ratio', '%'),

@@ -1,8 +1,28 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
+import { pumpDevices } from '../../electrics/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
 import { sandpiperVehicle } from './sandpiperVehicle.ts';
 import { sandpiperWiring } from './sandpiperWiring.ts';
 import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
+
+const pumpWiring = pumpDevices({
+  pumps: [
+    {
+      id: 'pump',
+      name: 'Fuel pump',
+      circuitId: 'main',
+      elementId: 'pump',
+      placementId: 'tank-pump',
+    },
+  ],
+  fuse: null,
+  relay: ref('RL30'),
+  panelPlacementId: 'panel',
+  groundPlacementId: 'pump-ground',
+  trigger: 'low-side',
+  cutOff: { part: { kind: 'item', item: ref('DV-INERTIA') }, placementId: 'inertia' },
+  loadedTogether: 2,
+});
 
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
 export const sandpiper: BuildDocument = writeBuild({
@@ -125,32 +145,14 @@ export const sandpiper: BuildDocument = writeBuild({
     ecu: ref('RILL18'),
     ecuPlacementId: 'ecu',
     keyedFeedPlacementId: 'panel',
-    pumpFeeds: [
-      {
-        id: 'pump-feed',
-        circuitId: 'main',
-        elementId: 'pump',
-        pumpPlacementId: 'tank-pump',
-        fuse: null,
-        fusePlacementId: 'panel',
-        relay: ref('RL30'),
-        relayPlacementId: 'panel',
-        groundPlacementId: 'pump-ground',
-        inertiaSwitch: true,
-        inertiaPlacementId: 'inertia',
-        trigger: 'low-side',
-        triggerPin: '',
-        loadedTogether: 2,
-      },
-    ],
     wireDecisions: [],
     ecuConnections: sandpiperWiring.ecuConnections,
     negativeGroundId: 'frame',
   },
-  devices: sandpiperWiring.devices,
+  devices: [...pumpWiring.devices, ...sandpiperWiring.devices],
   controllers: sandpiperWiring.controllers,
   vehicleSignals: sandpiperWiring.vehicleSignals,
-  grounds: sandpiperWiring.grounds,
+  grounds: [...sandpiperWiring.grounds, ...pumpWiring.grounds],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(85, 'ratio', '%'),

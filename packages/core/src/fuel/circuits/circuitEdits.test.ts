@@ -9,6 +9,7 @@ import {
   readBuild,
   valueAt,
 } from '../../model/index.ts';
+import { pumpFeedsOf } from '../../electrics/index.ts';
 import { addCircuit } from '../layouts/addCircuit.ts';
 import { applyCommand, referenceProblems } from '../../evaluation/index.ts';
 import { insertCommand, insertable } from '../layouts/newElement.ts';
@@ -43,7 +44,7 @@ describe('putting in', () => {
     expect(ids[ids.indexOf('feed') + 1]).toBe(command.elementId);
     expect(ids.filter((id) => id !== command.elementId)).toEqual(idsOf(lantern));
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
-    expect(Object.keys(document.power.pumpFeeds)).toHaveLength(kind === 'pump' ? 2 : 1);
+    expect(pumpFeedsOf(readBuild(document))).toHaveLength(kind === 'pump' ? 2 : 1);
   });
 
   test('is not possible behind the tank or the injectors', () => {
@@ -70,13 +71,17 @@ describe('taking out', () => {
 
   test('a pump beside another goes with its whole way', () => {
     const document = remove(kittiwake, 'pump-2');
-    const { fuelCircuits, power } = readBuild(document);
+    const { fuelCircuits, devices } = readBuild(document);
     const main = fuelCircuits[0]!;
     expect(pumpsOf(main).map((p) => p.id)).toEqual(['pump']);
     expect(
       main.elements.some((e) => ['pump-inlet-2', 'pump-hose-2', 'pump-y-2'].includes(e.id)),
     ).toBe(false);
-    expect(power.pumpFeeds.some((f) => f.elementId === 'pump-2')).toBe(false);
+    const left = new Set(devices.map(({ id }) => id));
+    for (const id of ['pump-2', 'pump-2-fuse', 'pump-2-relay']) expect(left.has(id)).toBe(false);
+    // What the others share with it stays.
+    for (const id of ['inertia-switch', 'pump-fuse', 'pump-relay']) expect(left.has(id)).toBe(true);
+    expect(document.grounds['pump-ground']).toBeDefined();
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
   });
 
@@ -193,7 +198,7 @@ describe('layouts', () => {
         const now = build.fuelCircuits.find((c) => c.id === id)!;
         expect(now.architecture).toBe(architecture);
         expect(railsOf(now).length).toBeGreaterThan(0);
-        const fed = build.power.pumpFeeds.filter((f) => f.circuitId === id);
+        const fed = pumpFeedsOf(build).filter((f) => f.circuitId === id);
         expect(fed.map((f) => f.elementId).sort()).toEqual(
           pumpsOf(now)
             .map((p) => p.id)
@@ -255,6 +260,7 @@ describe('layouts', () => {
     expect(gone.fuelCircuits).toHaveLength(1);
     expect(gone.fuels).toHaveLength(1);
     expect(gone.injectorRows.map((r) => r.id)).toEqual(['primary']);
-    expect(gone.power.pumpFeeds).toHaveLength(1);
+    expect(pumpFeedsOf(gone)).toHaveLength(1);
+    expect(gone.devices.map(({ id }) => id)).toEqual(lanternBuild.devices.map(({ id }) => id));
   });
 });

@@ -56,15 +56,21 @@ export function circuitProblems(document: Build): ReferenceProblem[] {
       message: 'one row must work always',
     });
   }
-  for (const feed of document.power.pumpFeeds) {
-    const circuit = document.fuelCircuits.find((c) => c.id === feed.circuitId);
-    if (!circuit || !circuit.elements.some((e) => e.id === feed.elementId)) continue;
-    if (!pumpsOf(circuit).some((pump) => pump.id === feed.elementId)) {
-      problems.push({
-        path: ['power', 'pumpFeeds', feed.id, 'elementId'],
-        message: `there is no pump "${feed.elementId}" in that circuit`,
-      });
+  const wired = new Set<string>();
+  for (const { id, part } of document.devices) {
+    if (part.kind !== 'pump') continue;
+    const { circuitId, elementId } = part;
+    const path = ['devices', id, 'part', 'elementId'];
+    const element = document.fuelCircuits
+      .find((circuit) => circuit.id === circuitId)
+      ?.elements.find((e) => e.id === elementId);
+    if (!element) continue;
+    if (element.kind !== 'pump') {
+      problems.push({ path, message: `there is no pump "${elementId}" in that circuit` });
+    } else if (wired.has(elementId)) {
+      problems.push({ path, message: `"${elementId}" is a device already` });
     }
+    wired.add(elementId);
   }
   return problems;
 }

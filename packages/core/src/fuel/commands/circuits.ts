@@ -1,4 +1,5 @@
-import { pumpFeedSpec } from '../../electrics/model.ts';
+import { dropFeedsOf } from '../../electrics/feeds/dropFeed.ts';
+import { deviceSpec } from '../../electrics/model.ts';
 import { fuelSpec } from '../../engine/model.ts';
 import { command, entryOf } from '../../model/command.ts';
 import { mergeInto } from '../../model/edit.ts';
@@ -31,7 +32,8 @@ export const layOutCircuit = command({
     circuitId: id,
     circuit: circuitSpec,
     placements: record(placementSpec, { max: 60 }),
-    pumpFeeds: record(pumpFeedSpec, { max: 8 }),
+    /** what feeds its pumps */
+    devices: record(deviceSpec, { max: 40 }),
     /** fuels and rows that a further circuit brings with it */
     fuels: record(fuelSpec, { max: 4 }),
     injectorRows: record(injectorRowSpec, { max: 8 }),
@@ -46,7 +48,7 @@ export const layOutCircuit = command({
     if (Object.hasOwn(draft.fuelCircuits, c.circuitId)) {
       writeCircuitInto(draft, readCircuit(c.circuit, c.circuitId));
     } else draft.fuelCircuits[c.circuitId] = c.circuit as never;
-    putAll(draft.power.pumpFeeds, c.pumpFeeds);
+    putAll(draft.devices, c.devices);
     for (const [key, assembly] of Object.entries(c.assemblies)) {
       draft.assemblies[key] = assembly as never;
     }
@@ -69,9 +71,7 @@ export const removeCircuit = command({
       rows.add(rowId);
       delete draft.injectorRows[rowId];
     }
-    for (const [feedId, feed] of Object.entries(draft.power.pumpFeeds)) {
-      if (feed.circuitId === circuitId) delete draft.power.pumpFeeds[feedId];
-    }
+    dropFeedsOf(draft, circuitId, () => true);
     for (const [deviceId, { part }] of Object.entries(draft.devices)) {
       if (part.kind === 'injector' && rows.has(part.rowId)) delete draft.devices[deviceId];
     }

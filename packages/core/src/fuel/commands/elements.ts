@@ -1,19 +1,13 @@
-import { pumpFeedSpec } from '../../electrics/model.ts';
+import { deviceSpec } from '../../electrics/model.ts';
 import { command, entryOf } from '../../model/command.ts';
 import type { InsertedElement } from '../../model/build.ts';
 import type { DocumentDraft } from '../../model/edit.ts';
-import {
-  type KindsSpec,
-  type ObjectSpec,
-  choice,
-  kinds,
-  nullable,
-  text,
-} from '../../model/spec.ts';
+import { type KindsSpec, type ObjectSpec, choice, kinds, record, text } from '../../model/spec.ts';
 import { insertElement, moveElement, removeElement } from '../circuits/circuitEdits.ts';
 import { assembliesAlong } from '../../plumbing/model.ts';
 import { type StoredElement, elementSpec } from '../model.ts';
-import { buildOf, writeCircuitInto } from './writeCircuitInto.ts';
+import { buildOf } from '../../model/buildOf.ts';
+import { writeCircuitInto } from './writeCircuitInto.ts';
 
 const id = text({ min: 1, max: 40 });
 
@@ -71,8 +65,8 @@ export const insertElementCommand = command({
     element: insertedSpec,
     /** id of the joint between the two */
     nodeId: id,
-    /** feed of a pump that is put in; null for everything else */
-    feed: nullable(pumpFeedSpec),
+    /** what feeds a pump that is put in */
+    devices: record(deviceSpec, { max: 8 }),
     assemblies: assembliesAlong,
   },
   words: (c) => `Put ${c.element.name} in behind ${c.afterId}`,
@@ -82,7 +76,7 @@ export const insertElementCommand = command({
     const { afterId, nodeId } = c;
     writeCircuitInto(draft, insertElement({ circuit, afterId, element, nodeId }));
     Object.assign(draft.assemblies, c.assemblies);
-    if (c.feed) draft.power.pumpFeeds[`${c.elementId}-feed`] = { ...c.feed };
+    Object.assign(draft.devices, c.devices);
   },
 });
 

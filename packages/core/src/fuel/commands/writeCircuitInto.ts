@@ -1,13 +1,9 @@
 import { valueUnder } from '../../numerics/index.ts';
-import { current } from 'immer';
 import { type DocumentDraft, mergeInto } from '../../model/edit.ts';
-import { type Build, type CircuitElement, type FuelCircuit, readBuild } from '../../model/build.ts';
-import type { BuildDocument } from '../../model/document.ts';
+import type { CircuitElement, FuelCircuit } from '../../model/build.ts';
+import { dropFeedsOf } from '../../electrics/feeds/dropFeed.ts';
 import { ORDER_STEP, writeCircuit } from '../../model/writeBuild.ts';
 import { pumpsOf } from '../circuits/circuitRun.ts';
-
-/** The build that a draft stands for at this moment. */
-export const buildOf = (draft: DocumentDraft): Build => readBuild(current(draft) as BuildDocument);
 
 /** Orders for a row of ids that keep as many of the present ones as they stand. */
 export function keptOrders(
@@ -63,11 +59,7 @@ function dropOrphans(
   before: ReadonlyMap<string, string>,
 ): void {
   const pumps = new Set(pumpsOf(circuit).map((pump) => pump.id));
-  for (const [id, feed] of Object.entries(draft.power.pumpFeeds)) {
-    if (feed.circuitId === circuit.id && !pumps.has(feed.elementId)) {
-      delete draft.power.pumpFeeds[id];
-    }
-  }
+  dropFeedsOf(draft, circuit.id, (elementId) => !pumps.has(elementId));
   const kindNow = new Map(circuit.elements.map((e) => [e.id, e.kind]));
   const led = new Set(circuit.elements.filter((e) => hasTwoPlaces(circuit, e)).map((e) => e.id));
   dropRoutes(draft, circuit.id, (elementId) => !led.has(elementId));

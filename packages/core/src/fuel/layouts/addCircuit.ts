@@ -81,7 +81,7 @@ export function addCircuit(input: {
     label: `Add a circuit for ${fuel.name}`,
     circuit,
     placements: placesFor(document, circuit, prefix),
-    pumpFeeds: feedsFor(document, circuit),
+    devices: feedsFor(document, circuit),
     fuels: [fuel],
     injectorRows: [
       ...document.injectorRows.map((r) => ({

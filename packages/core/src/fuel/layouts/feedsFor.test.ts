@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { applyCommand, withEndsAlong, createEvaluator } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild } from '../../model/index.ts';
+import { pumpFeedsOf } from '../../electrics/index.ts';
 import { layOutAs } from './layOut.ts';
 
 const withSurgeTank = (document: BuildDocument): BuildDocument =>
@@ -24,12 +25,14 @@ describe('the feed of a pump that a layout adds', () => {
     ['Lantern', lantern],
     ['Kittiwake', kittiwake],
   ])('is fused and switched like the first of %s', (_name, build) => {
-    const { pumpFeeds } = withSurgeTank(build).power;
-    const first = Object.values(build.power.pumpFeeds)[0]!;
-    const added = Object.values(pumpFeeds).find((f) => f.elementId === 'lift-pump')!;
-    expect(added.fuse).toEqual(first.fuse);
-    expect(added.relay).toEqual(first.relay);
+    const laid = readBuild(withSurgeTank(build));
+    const first = pumpFeedsOf(readBuild(build))[0]!;
+    const added = pumpFeedsOf(laid).find((f) => f.elementId === 'lift-pump')!;
+    const partOf = (id: string | undefined) => laid.devices.find((each) => each.id === id)?.part;
+    expect(partOf(added.fuseId)).toEqual(partOf(first.fuseId));
+    expect(partOf(added.relayId)).toEqual(partOf(first.relayId));
     expect(added.trigger).toBe(first.trigger);
+    expect(added.cutOffId).toBe(first.cutOffId);
   });
 
   test('leaves Kittiwake no stop that one click after another would not take away', () => {

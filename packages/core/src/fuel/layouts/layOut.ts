@@ -62,7 +62,7 @@ export function layOutAs(input: {
     label: `Lay ${old.name} out: ${architectureNotes[architecture].name.toLowerCase()}`,
     circuit,
     placements: placesFor(document, circuit, prefix),
-    pumpFeeds: feedsFor(document, circuit),
+    devices: feedsFor(document, circuit),
     fuels: [],
     injectorRows: [],
   });

@@ -2,14 +2,14 @@ import { valueUnder } from '../../numerics/index.ts';
 import {
   type Build,
   type BuildCommand,
+  type Device,
   type Fuel,
   type FuelCircuit,
   type InjectorRow,
   type Placement,
-  type PumpFeed,
   ORDER_STEP,
   writeCircuit,
-  writeFeed,
+  writeDevice,
   writeFuel,
   writePlacement,
   writeRow,
@@ -23,7 +23,7 @@ interface LaidOut {
   readonly label: string;
   readonly circuit: FuelCircuit;
   readonly placements: readonly Placement[];
-  readonly pumpFeeds: readonly PumpFeed[];
+  readonly devices: readonly Device[];
   readonly fuels: readonly Fuel[];
   readonly injectorRows: readonly InjectorRow[];
 }
@@ -52,7 +52,7 @@ export function layOutCommand(document: Build, laid: LaidOut): LayOut {
     circuitId: laid.circuit.id,
     circuit: valueUnder(circuits, laid.circuit.id),
     placements: byId(laid.placements, document.placements, writePlacement),
-    pumpFeeds: byId(laid.pumpFeeds, document.power.pumpFeeds, writeFeed),
+    devices: byId(laid.devices, document.devices, writeDevice),
     fuels: byId(laid.fuels, document.fuels, writeFuel),
     injectorRows: byId(laid.injectorRows, document.injectorRows, writeRow),
     assemblies: {},

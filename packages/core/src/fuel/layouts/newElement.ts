@@ -9,8 +9,9 @@ import {
   type InsertedElement,
   type LineElement,
   ORDER_STEP,
-  writeFeed,
+  writeDevice,
 } from '../../model/index.ts';
+import { feedLikeFirst } from './feedsFor.ts';
 import { writeInserted } from '../commands/elements.ts';
 
 /** What can be put into a run, in the words of the trade. */
@@ -33,7 +34,7 @@ const nearest = <Item>(items: readonly Item[], off: (item: Item) => number): Ite
  * for that side of the pump. Undefined when the catalogue has none.
  */
 export function insertCommand(input: {
-  document: Pick<Build, 'fuelCircuits' | 'power'>;
+  document: Pick<Build, 'fuelCircuits' | 'devices'>;
   circuit: FuelCircuit;
   catalogue: Catalogue;
   afterId: string;
@@ -106,22 +107,12 @@ export function insertCommand(input: {
     }
   })();
   if (!element) return undefined;
-  const pattern = document.power.pumpFeeds[0];
   const placementId = circuit.nodes.find((n) => n.id === after.to)!.placementId;
-  const feed =
-    element.kind === 'pump' && pattern
-      ? writeFeed(
-          {
-            ...pattern,
-            id,
-            circuitId: circuit.id,
-            elementId: id,
-            pumpPlacementId: placementId,
-            fuse: null,
-          },
-          ORDER_STEP * (document.power.pumpFeeds.length + 1),
-        )
-      : null;
+  const devices =
+    element.kind === 'pump'
+      ? feedLikeFirst(document, element, { circuitId: circuit.id, placementId }, { fuse: null })
+      : [];
+  const first = document.devices.length + 1;
   return {
     name: 'insert-element',
     circuitId: circuit.id,
@@ -129,7 +120,9 @@ export function insertCommand(input: {
     elementId: id,
     element: writeInserted(element),
     nodeId,
-    feed,
+    devices: Object.fromEntries(
+      devices.map((each, i) => [each.id, writeDevice(each, ORDER_STEP * (first + i))]),
+    ),
     assemblies: {},
   };
 }

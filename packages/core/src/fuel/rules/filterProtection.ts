@@ -21,8 +21,14 @@ function filterBehind(
   afterId: string | undefined,
 ): Cure<BuildCommand>[] {
   if (afterId === undefined) return [];
-  const { document, catalogue } = checked;
-  const command = insertCommand({ document, circuit, catalogue, afterId, kind: 'filter' });
+  const { document, catalogue, wired } = checked;
+  const command = insertCommand({
+    document: { ...document, devices: wired.devices },
+    circuit,
+    catalogue,
+    afterId,
+    kind: 'filter',
+  });
   const after = circuit.elements.find((e) => e.id === afterId);
   return command ? [{ text: `Put a filter in behind ${after?.name ?? afterId}`, command }] : [];
 }

@@ -1,26 +1,18 @@
-import { type BuildCommand, type FuelCircuit, ORDER_STEP } from '../../model/index.ts';
+import type { BuildCommand, FuelCircuit, PumpElement } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { FuelChecked, FuelRule } from '../checked.ts';
-import { feedsFor } from '../layouts/feedsFor.ts';
+import { pumpsOf } from '../circuits/circuitRun.ts';
+import { feedPump } from '../layouts/feedPump.ts';
 
 /** A feed after the pattern of the build's first one, where there is one. */
 function feedCures(
-  { document }: FuelChecked,
+  { wired }: FuelChecked,
   circuit: FuelCircuit,
-  elementId: string,
+  pump: PumpElement,
 ): Cure<BuildCommand>[] {
-  const feed = feedsFor(document, circuit).find((f) => f.elementId === elementId);
-  if (!feed) return [{ text: 'Add a pump feed' }];
-  const { id, ...stored } = feed;
+  const command = feedPump(wired, circuit, pump);
   return [
-    {
-      text: 'Add a feed like the first one',
-      command: {
-        name: 'set',
-        path: ['power', 'pumpFeeds', id],
-        value: { ...stored, order: ORDER_STEP * (document.power.pumpFeeds.length + 1) },
-      },
-    },
+    command ? { text: 'Add a feed like the first one', command } : { text: 'Add a pump feed' },
   ];
 }
 
@@ -30,23 +22,22 @@ export const unpoweredPump: FuelRule = {
   source: 'every pump has a feed of its own',
   check: (checked) =>
     checked.document.fuelCircuits.flatMap((circuit) =>
-      circuit.elements
+      pumpsOf(circuit)
         .filter(
-          (e) =>
-            e.kind === 'pump' &&
-            !checked.document.power.pumpFeeds.some(
-              (f) => f.circuitId === circuit.id && f.elementId === e.id,
+          ({ id }) =>
+            !checked.feeds.some(
+              ({ feed }) => feed.circuitId === circuit.id && feed.elementId === id,
             ),
         )
-        .map((e) => ({
-          id: `pump.unpowered:${e.id}`,
+        .map((pump) => ({
+          id: `pump.unpowered:${pump.id}`,
           rule: 'pump.unpowered',
           severity: 'stop' as const,
-          where: { stage: 'wiring', pump: e.id },
+          where: { stage: 'wiring', pump: pump.id },
           title: 'Pump has no feed',
-          because: `${e.name} is not wired`,
+          because: `${pump.name} is not wired`,
           numbers: {},
-          cures: () => feedCures(checked, circuit, e.id),
+          cures: () => feedCures(checked, circuit, pump),
         })),
     ),
 };

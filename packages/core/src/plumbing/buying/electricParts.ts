@@ -1,12 +1,11 @@
 import { type Catalogue, type CatalogueItem, lookUp } from '../../catalogue/index.ts';
 import type { ElectricDesign } from '../../electrics/index.ts';
-import type { Controller, Device, PowerDesign } from '../../model/index.ts';
+import type { Controller, Device } from '../../model/index.ts';
 
 /** What of the document says which devices there are. */
 export interface PresentParts {
   readonly devices: readonly Device[];
   readonly controllers: readonly Controller[];
-  readonly pumpFeeds: PowerDesign['pumpFeeds'];
 }
 
 /** So many of a part, what it is for, and where the build says so. */
@@ -20,7 +19,7 @@ export interface ElectricPart {
 /** What the electrics take: new devices, controllers, fuses, relays, and wire by the metre. */
 export function electricParts(
   { fuses, wires }: Pick<ElectricDesign, 'fuses' | 'wires'>,
-  { devices, controllers, pumpFeeds }: PresentParts,
+  { devices, controllers }: PresentParts,
   catalogue: Catalogue,
 ): ElectricPart[] {
   const parts: ElectricPart[] = [];
@@ -34,10 +33,6 @@ export function electricParts(
     const path = bought.has(partId) ? ['devices', partId] : ['power'];
     put(judged.fuse, name, path);
   }
-  for (const feed of pumpFeeds) {
-    const path = ['power', 'pumpFeeds', feed.id];
-    put(lookUp(catalogue, 'relay', feed.relay, path.join('.')), 'Pump relay', path);
-  }
   for (const { id, name, state, part } of devices) {
     if (state !== 'new') continue;
     const path = ['devices', id];
@@ -48,13 +43,6 @@ export function electricParts(
     if (state === 'kept') continue;
     put(lookUp(catalogue, 'ecu', item, id), name, ['controllers', id]);
   }
-  // Wires found on the vehicle are protected by the fuse that they come from; the coils' feed is fused anew.
-  const coilFuses = new Map(
-    wires.flatMap(({ wire, task }) =>
-      wire.role === 'keyed' && task.protection ? [[task.protection.id, task.protection]] : [],
-    ),
-  );
-  for (const fuse of coilFuses.values()) put(fuse, 'Fuse of the relay coils', ['power']);
   for (const { size, task, wire } of wires) {
     put(size, wire.name, ['power'], task.length);
   }
