@@ -200,7 +200,7 @@ test('wire and fuse by all criteria; a wrong size is found and cured by one clic
   server,
 }) => {
   await page.goto(`${server}/builds/lantern/wiring`);
-  await page.getByRole('option', { name: /Relay to pump/ }).click();
+  await page.getByRole('option', { name: /Fuel pump, supply/ }).click();
   await expect(page.getByRole('complementary').getByRole('row')).toHaveCount(7);
   await choose(page, page.getByLabel('Size', { exact: true }), '0.5 mm²');
   await expect(page.getByText('Wire is too thin for its fuse', { exact: true })).toBeVisible();
@@ -269,7 +269,7 @@ test('papers are taken away, a file comes back with a preview, a damaged one is 
   };
   expect((await fetched('Work order')).subarray(0, 5).toString()).toBe('%PDF-');
   expect((await fetched('Parts')).toString()).toContain('I650');
-  expect((await fetched('Wires')).toString()).toContain('Relay to pump');
+  expect((await fetched('Wires')).toString()).toContain('Fuel pump, supply');
   const file = (await fetched('Build file')).toString();
 
   const bring = async (name: string, text: string): Promise<void> => {

@@ -5,6 +5,7 @@ import {
   benchLength,
   counters,
   formatMeasure,
+  toolInWords,
 } from '@brookrain/core';
 import type { SheetPage } from './sheetPage.ts';
 
@@ -55,6 +56,20 @@ export const buyingRows = (list: ShoppingList, currency: string): BuyingRow[] =>
     currency,
     mass: 0,
     blocks: usedFor,
+  })),
+  ...list.tools.map((tool) => ({
+    counter: 'tools',
+    part: '',
+    designation: toolInWords(tool, 'metric'),
+    needed: 1,
+    spare: 0,
+    atHand: 0,
+    buy: 0,
+    unit: 'piece' as const,
+    price: 0,
+    currency,
+    mass: 0,
+    blocks: tool.usedFor.join('; '),
   })),
   {
     counter: '',
@@ -147,6 +162,17 @@ export function writeBuying(input: {
         { title: 'For', width: 180 },
       ],
       list.missing.map(({ words, count, usedFor }) => ['☐', `${count}`, words, usedFor]),
+    );
+  }
+  if (list.tools.length > 0) {
+    sheet.heading('Tools for the sensors’ seats');
+    sheet.table(
+      [
+        { title: '', width: 18 },
+        { title: 'Tool', width: 200 },
+        { title: 'For', width: 290 },
+      ],
+      list.tools.map((tool) => ['☐', toolInWords(tool, units), tool.usedFor.join(', ')]),
     );
   }
   sheet.heading('How hose and tube are cut');

@@ -112,12 +112,12 @@ describe('work sheet', () => {
   test('names relay, every fuse with what it feeds, volts and amps of the pump', () => {
     const [feeds] = tableWith('Relay');
     expect(cell(feeds!, 0, 'At peak')).toMatch(/^11\.\d V, \d\.\d+ A$/);
-    const [fuses] = tableWith('Feeds');
-    expect(fuses!.rows.map((r) => r[0])).toEqual([
-      'Bolt-down fuse 150 A',
-      'Blade fuse 20 A',
-      'Blade fuse 7.5 A',
-    ]);
+    const [fuses] = tableWith('Carries');
+    const rows = new Map(fuses!.rows.map((row) => [row[1], row[0]]));
+    expect(rows.get('Main fuse')).toBe('Bolt-down fuse 150 A');
+    expect(rows.get('Fuse, fuel pump')).toBe('Blade fuse 20 A');
+    const planned = Object.values(lantern.devices).filter(({ part }) => part.kind === 'fuse');
+    expect(fuses!.rows).toHaveLength(planned.length + 1);
   });
 
   test('describes the engine by the brief, and its own words as such', () => {

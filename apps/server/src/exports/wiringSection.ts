@@ -1,12 +1,9 @@
 import {
-  type Catalogue,
   type Evaluation,
   type Measure,
   type UnitSystem,
   expectedReadings,
-  firstOf,
   formatMeasure,
-  lookUp,
   wireList,
 } from '@brookrain/core';
 import type { SheetPage } from './sheetPage.ts';
@@ -30,50 +27,26 @@ function pumpShows(
   return '';
 }
 
-/** Every fuse with what it feeds. */
-function fuses(sheet: SheetPage, evaluation: Evaluation, nameOf: (pumpId: string) => string): void {
-  const first = evaluation.feeds[0];
-  if (!first) return;
-  const coilFuses = [
-    ...new Set(
-      evaluation.feeds.flatMap(
-        (feed) => firstOf(feed.trigger.wires).task.protection?.designation ?? [],
-      ),
-    ),
-  ];
+/** Every fuse of the vehicle. */
+function fuses(sheet: SheetPage, { electrics }: Evaluation, units: UnitSystem): void {
   sheet.table(
     [
       { title: 'Fuse', width: 130 },
-      { title: 'Feeds', width: 315 },
+      { title: 'For', width: 245 },
+      { title: 'Carries', width: 70, align: 'right' },
       { title: 'Fitted', width: 70 },
     ],
-    [
-      [
-        first.mainFuse.designation,
-        `everything behind the stud: ${evaluation.feeds.map((f) => nameOf(f.feed.elementId)).join(', ')}`,
-        '',
-      ],
-      ...evaluation.feeds.map((feed) => [
-        feed.fuse.fuse.designation,
-        `${nameOf(feed.feed.elementId)} over its relay`,
-        '',
-      ]),
-      ...coilFuses.map((fuse) => [
-        fuse,
-        `keyed feed of the relay ${evaluation.feeds.length > 1 ? 'coils' : 'coil'}`,
-        '',
-      ]),
-    ],
+    electrics.fuses.map(({ name, judged, load }) => [
+      judged.fuse.designation,
+      name,
+      formatMeasure(m(load.running, 'current'), units),
+      '',
+    ]),
   );
 }
 
 /** Feeds of the pumps: relays, fuses, what is to be measured, and every wire. */
-export function wiringSection(
-  sheet: SheetPage,
-  evaluation: Evaluation,
-  catalogue: Catalogue,
-  units: UnitSystem,
-): void {
+export function wiringSection(sheet: SheetPage, evaluation: Evaluation, units: UnitSystem): void {
   const names = new Map(
     evaluation.fluids.flatMap(({ design }) => design.circuit.elements.map((e) => [e.id, e.name])),
   );
@@ -89,17 +62,17 @@ export function wiringSection(
       { title: 'At peak', width: 67 },
       { title: 'V, A read', width: 60 },
     ],
-    evaluation.feeds.map(({ feed, pumpGroup, coilCurrent }) => [
+    evaluation.feeds.map(({ feed, relay, pumpGroup, coilCurrent }) => [
       nameOf(feed.elementId),
-      lookUp(catalogue, 'relay', feed.relay, feed.id).designation,
-      `${feed.trigger} by the ECU, ${formatMeasure(m(coilCurrent, 'current'), units)}; inertia switch ${feed.inertiaSwitch ? 'in the coil feed' : 'none'}`,
+      relay?.designation ?? 'none',
+      `${feed.trigger ?? 'not'} by the ECU, ${formatMeasure(m(coilCurrent, 'current'), units)}; inertia switch ${feed.cutOffId === undefined ? 'none' : 'in the coil feed'}`,
       `${formatMeasure(m(pumpGroup.drop, 'voltage'), units)} of ${formatMeasure(m(pumpGroup.dropLimit, 'voltage'), units)}`,
       pumpShows(evaluation, feed.elementId, 'hotIdle', units),
       pumpShows(evaluation, feed.elementId, 'peakPower', units),
       '',
     ]),
   );
-  fuses(sheet, evaluation, nameOf);
+  fuses(sheet, evaluation, units);
   sheet.table(
     [
       { title: 'Wire', width: 125 },

@@ -69,7 +69,7 @@ export function writeWorkSheet(input: {
   for (const fluid of evaluation.fluids) {
     circuitSection(sheet, fluid, evaluation, catalogue, units);
   }
-  wiringSection(sheet, evaluation, catalogue, units);
+  wiringSection(sheet, evaluation, units);
   readingsSection(sheet, evaluation, units);
   sheet.heading('Findings');
   if (evaluation.findings.length === 0) sheet.text('None.');

@@ -16,20 +16,20 @@ export function FigureRows({
   atBench?: boolean;
 }) {
   const { results } = useBuild();
+  const shown = rows.filter(([, figure]) => results.find(figure));
+  if (shown.length === 0) return null;
   return (
     <section className="rule mt-3 pt-2">
       {title && <h3>{title}</h3>}
       <dl className="space-y-1">
-        {rows
-          .filter(([, figure]) => results.find(figure))
-          .map(([name, figure]) => (
-            <div key={figure.key} className="flex justify-between gap-2">
-              <dt>{name}</dt>
-              <dd>
-                <Figure of={figure} atBench={atBench} />
-              </dd>
-            </div>
-          ))}
+        {shown.map(([name, figure]) => (
+          <div key={figure.key} className="flex justify-between gap-2">
+            <dt>{name}</dt>
+            <dd>
+              <Figure of={figure} atBench={atBench} />
+            </dd>
+          </div>
+        ))}
       </dl>
     </section>
   );

@@ -6,6 +6,7 @@ export * from './netlist/index.ts';
 export * from './network/index.ts';
 export * from './power/index.ts';
 export * from './rules/index.ts';
+export * from './seats/index.ts';
 export * from './solver/index.ts';
 export * from './pins/index.ts';
 export { pinFormulas } from './pins/pinFigures.ts';

@@ -4,6 +4,7 @@ import {
   benchLength,
   counters,
   formatMeasure,
+  toolInWords,
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -156,6 +157,19 @@ export function BuyingScreen() {
                 {list.missing.map(({ words, count, usedFor }, i) => (
                   <li key={i}>
                     {count} × {words} <span className="text-second">for {usedFor}</span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+          {view === 'list' && list.tools.length > 0 && (
+            <section className="rule mt-4 pt-2" aria-label="Tools">
+              <h2>Tools for the sensors’ seats</h2>
+              <ul>
+                {list.tools.map(({ tool, thread, diameter, usedFor }) => (
+                  <li key={`${tool} ${thread}`}>
+                    {toolInWords({ tool, thread, diameter }, units)}{' '}
+                    <span className="text-second">for {usedFor.join(', ')}</span>
                   </li>
                 ))}
               </ul>

@@ -8,6 +8,7 @@ import {
   supplyChoices,
   usualConnections,
   usualDevices,
+  usualSeat,
 } from '@brookrain/core';
 import { useMemo, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
@@ -26,12 +27,18 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
   const [supply, setSupply] = useState(supplies[0]?.name ?? '');
   const items = newestOf(catalogue, 'device');
   const proposal = useMemo(() => usualDevices(build, catalogue), [build, catalogue]);
+  const count = proposal.filter(({ path }) => path[0] === 'devices').length;
   const [relay] = newestOf(catalogue, 'relay');
   const feed: Connection | undefined = supplies.find(({ name }) => name === supply)?.connection;
   const add = (): void => {
     const item = items.find(({ id }) => id === what);
     const bare = { order: 1000 * (build.devices.length + 1), placementId: placeId };
-    const rest = { state: 'new', replacedBy: '', loadedTogether: 3 } as const;
+    const rest = {
+      state: 'new',
+      replacedBy: '',
+      seat: item ? usualSeat(item) : 'there',
+      loadedTogether: 3,
+    } as const;
     const [base, device] = ((): [string, StoredDevice] | [string, undefined] => {
       if (what === FUSE) {
         const connections: StoredDevice['connections'] = feed ? { in: feed } : {};
@@ -85,7 +92,7 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
             Put in what an engine like this usually has
           </button>
           <p className="text-[13px] text-second">
-            {proposal.filter(({ path }) => path[0] === 'devices').length} devices with their fuses,
+            {count === 1 ? '1 device, with its fuse,' : `${count} devices, with their fuses,`}
             grounds and pins; change them then.
           </p>
         </>

@@ -13,6 +13,7 @@ import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { ConnectionField } from './ConnectionField.tsx';
 import { itemOf, partInWords, pinsOf } from './deviceWords.ts';
+import { SeatOf } from './SeatOf.tsx';
 
 const AUTO = 'auto';
 
@@ -114,7 +115,9 @@ export function DeviceInspector({ device }: { device: Device }) {
           {pinsOf(device, catalogue).map((pin) => (
             <li key={pin.id}>
               <span className="text-[13px] text-second">
-                {pin.id === pin.name ? pin.id : `${pin.id}, ${pin.name}`}
+                {pin.id.toLowerCase() === pin.name.toLowerCase()
+                  ? pin.name
+                  : `${pin.id}, ${pin.name}`}
               </span>
               <ConnectionField device={device} pin={pin} />
             </li>
@@ -135,9 +138,7 @@ export function DeviceInspector({ device }: { device: Device }) {
           ['Error from its ground', electricsFigure('sensorError', { device: device.id })],
         ]}
       />
-      {item && item.seat !== 'none' && (
-        <p className="mt-2 text-[13px] text-second">Sits in {item.seat}.</p>
-      )}
+      {item && <SeatOf device={device} item={item} />}
       <button
         type="button"
         className="act mt-3"

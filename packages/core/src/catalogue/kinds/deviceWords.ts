@@ -103,6 +103,7 @@ export const seatThreads = [
   '1/8-27 NPT',
   '1/4-18 NPT',
   '3/8-18 NPT',
+  '1/2-14 NPT',
   'M8×1.25',
   'M10×1',
   'M12×1.5',

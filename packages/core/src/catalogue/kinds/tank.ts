@@ -25,6 +25,8 @@ export const smallPartForms = [
   'oil',
   'cap',
   'seal',
+  'boss',
+  'sealing washer',
 ] as const;
 /** What a small part is. */
 export type SmallPartForm = (typeof smallPartForms)[number];

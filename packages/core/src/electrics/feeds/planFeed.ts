@@ -38,7 +38,7 @@ export const feedDeviceIds = (pumpId: string) => ({
 export function planFeed(plan: FeedPlan): Device[] {
   const { pump, panelPlacementId, groundId, loadedTogether } = plan;
   const ids = feedDeviceIds(pump.id);
-  const every = { state: 'new', replacedBy: '', loadedTogether } as const;
+  const every = { state: 'new', replacedBy: '', seat: 'there', loadedTogether } as const;
   const coil = coilConnections({
     side: plan.trigger,
     groundId,
@@ -106,6 +106,7 @@ export function planCutOff(parts: {
     name: 'Inertia switch',
     state: 'new',
     replacedBy: '',
+    seat: 'there',
     connections: cutOffConnections(side, groundId),
   };
 }

@@ -159,8 +159,11 @@ export function pumpSupply(input: {
     runOf.get(network.wires.find(({ wire }) => wire.to.node === mainNode)?.wire.id ?? '') ??
     firstOf(first.supply);
   const mainFuse = lookUp(catalogue, 'fuse', power.mainFuse, 'power.mainFuse');
-  const isCoilEnd = ({ sort }: NetPart): boolean =>
-    sort !== 'splice' && sort !== 'switch' && sort !== 'device';
+  /** What a coil hangs on: not the coils of other relays beside it. */
+  const isCoilEnd = ({ sort, inside }: NetPart, node: string): boolean =>
+    sort === 'relay'
+      ? inside.some((each) => each.kind === 'contact' && each.to === node)
+      : sort !== 'splice' && sort !== 'switch' && sort !== 'device';
   return fed.map(({ feed, supply, back, pumpGroup }, index): SizedPumpFeed => {
     const of = feedScope(index, feed.id);
     const fuse = network.fuses.get(feed.fuseId ?? '');

@@ -36,14 +36,17 @@ export class WirePaths {
     return ways;
   }
 
-  /** The wires of the shortest way from a node to a part that is sought; undefined without a way. */
-  wiresTo(start: string, isEnd: (part: NetPart) => boolean): readonly DerivedWire[] | undefined {
+  /** The wires of the shortest way from a node to one that is sought; undefined without a way. */
+  wiresTo(
+    start: string,
+    isEnd: (part: NetPart, node: string) => boolean,
+  ): readonly DerivedWire[] | undefined {
     const came = new Map<string, Step & { readonly from: string }>();
     const seen = new Set([start]);
     const open = [start];
     for (let node = open.shift(); node !== undefined; node = open.shift()) {
       const part = this.partOf.get(node);
-      if (node !== start && part && isEnd(part)) {
+      if (node !== start && part && isEnd(part, node)) {
         const wires: DerivedWire[] = [];
         for (let step = came.get(node); step; step = came.get(step.from)) {
           if (step.wire) wires.unshift(step.wire);

@@ -14,6 +14,7 @@ import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import { firstAllocation } from '../pins/firstAllocation.ts';
 import { controllerSignals, problemOf } from '../pins/problemOf.ts';
 import type { Connection } from '../slices/connections.ts';
+import { usualSeat } from '../seats/seatWork.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { usualConnections } from './usualConnections.ts';
 
@@ -109,7 +110,13 @@ function usualOf({ brief }: Build, ecu: EcuItem): Usual[] {
 /** A device with what every proposal says of it. */
 const proposed = (
   parts: Pick<Device, 'id' | 'name' | 'part' | 'placementId' | 'connections'>,
-): Device => ({ state: 'new', replacedBy: '', loadedTogether: 3, ...parts });
+): Device => ({
+  state: 'new',
+  replacedBy: '',
+  seat: 'there',
+  loadedTogether: 3,
+  ...parts,
+});
 
 /** Main relay and the fuses on both sides of it. */
 function suppliesOf(build: Build, catalogue: Catalogue, groundId: string): Device[] {
@@ -232,7 +239,12 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
         supply: at(feed, 'out'),
       });
       const part = { kind: 'item', item: refOf(item) } as const;
-      return [proposed({ id, name, part, placementId: engineAt, connections })];
+      return [
+        {
+          ...proposed({ id, name, part, placementId: engineAt, connections }),
+          seat: usualSeat(item),
+        },
+      ];
     });
   const hasInjectors = build.devices.some(({ part }) => part.kind === 'injector');
   const injectors =

@@ -43,6 +43,10 @@ export const devicePartSpec = kinds('kind', {
 });
 export type DevicePart = Of<typeof devicePartSpec>;
 
+/** Whether what a device is screwed into is there, is tapped for it, or is a boss that is welded on. */
+export const seatKinds = ['there', 'tapped', 'boss'] as const;
+export type SeatKind = (typeof seatKinds)[number];
+
 /** A device on the vehicle, and where each of its pins is wired to. */
 export const deviceSpec = object({
   order: orderField,
@@ -56,6 +60,12 @@ export const deviceSpec = object({
     min: 0,
     max: 80,
     initial: '',
+  }),
+  seat: choice(seatKinds, {
+    label: 'Its seat',
+    help: 'of what is screwed in: there already, tapped for it, or a boss that is welded on',
+    since: 11,
+    initial: 'there',
   }),
   loadedTogether: whole({ label: 'Wires loaded in its bundle', min: 1, max: 40, initial: 4 }),
   connections: record(connectionSpec, { max: 80, key: 20, initial: {} }),

@@ -13,6 +13,7 @@ import {
   injector,
   out,
   relay,
+  seated,
   seat,
   signal,
 } from './wiringShorthand.ts';
@@ -110,309 +111,312 @@ export const lanternWiring: DemoWiring = {
       'kept',
     ),
   ],
-  devices: [
-    // Sensors of the engine
-    fitted('crank', 'Crank sensor', 'DV-CRANK-I', 'crank-seat', {
-      '1': ecu('A07'),
-      '2': ecu('A08'),
-      S: sensorGround,
-    }),
-    fitted('cam', 'Cam sensor', 'DV-CAM-H', 'cam-seat', {
-      '1': out('fuse-valves'),
-      '2': sensorGround,
-      '3': ecu('A09'),
-    }),
-    fitted('coolant', 'Coolant sensor', 'DV-CLT', 'coolant-seat', {
-      '1': ecu('A16'),
-      '2': sensorGround,
-    }),
-    fitted('charge-air', 'Charge air sensor', 'DV-IAT', 'charge-air-seat', {
-      '1': ecu('A17'),
-      '2': sensorGround,
-    }),
-    fitted('manifold-pressure', 'Manifold pressure sensor', 'DV-MAP3', 'manifold', {
-      '1': reference,
-      '2': sensorGround,
-      '3': ecu('A11'),
-    }),
-    fitted('throttle', 'Throttle position', 'DV-TPS', 'throttle-seat', {
-      '1': reference,
-      '2': sensorGround,
-      '3': ecu('A12'),
-    }),
-    fitted('knock', 'Knock sensor', 'DV-KNOCK1', 'knock-seat', {
-      '1': ecu('A18'),
-      '2': sensorGround,
-      S: sensorGround,
-    }),
-    fitted('wideband', 'Wideband module', 'DV-LAMBDA-A', 'lambda-seat', {
-      '1': out('fuse-lambda'),
-      '2': block,
-      '3': ecu('A13'),
-      '4': sensorGround,
-    }),
-    fitted('fuel-pressure', 'Fuel pressure sensor', 'DV-P10', 'rail-end', {
-      '1': reference,
-      '2': sensorGround,
-      '3': ecu('A14'),
-    }),
-    fitted('oil-pressure', 'Oil pressure sender', 'DV-OP10', 'oil-seat', {
-      '1': reference,
-      '2': sensorGround,
-      '3': ecu('A15'),
-    }),
-    fitted(
-      'oil-switch',
-      'Oil pressure switch',
-      'DV-OILSW',
-      'oil-seat',
-      {},
-      {
-        state: 'removed',
-        replacedBy: 'Oil pressure sender, which allows a protection rule',
-      },
-    ),
-    // What the engine is driven by
-    ...cylinders.map((n) =>
-      injector(`injector-${n}`, `Injector ${n}`, 'primary', n, 'rail', {
-        '1': out('fuse-injectors'),
-        '2': ecu(`B0${n}`),
+  devices: seated(
+    [
+      // Sensors of the engine
+      fitted('crank', 'Crank sensor', 'DV-CRANK-I', 'crank-seat', {
+        '1': ecu('A07'),
+        '2': ecu('A08'),
+        S: sensorGround,
       }),
-    ),
-    ...cylinders.map((n, i) =>
-      fitted(`coil-${n}`, `Coil ${n}`, 'DV-COIL-S', 'coil-seat', {
-        A: out('fuse-coils'),
-        B: ecu(coilPins[i] ?? ''),
-        C: sensorGround,
-        D: block,
+      fitted('cam', 'Cam sensor', 'DV-CAM-H', 'cam-seat', {
+        '1': out('fuse-valves'),
+        '2': sensorGround,
+        '3': ecu('A09'),
       }),
-    ),
-    fitted('boost', 'Boost solenoid', 'DV-BOOST-G', 'charge-air-seat', { '1': ecu('B13') }),
-    fitted(
-      'idle-valve',
-      'Idle valve',
-      'DV-IDLE3',
-      'idle-seat',
-      {
-        '1': ecu(''),
-        '2': out('fuse-valves'),
-        '3': ecu(''),
-      },
-      { state: 'kept' },
-    ),
-    fitted(
-      'fan-1',
-      'Fan 1',
-      'DV-FAN16',
-      'fan-left',
-      {
-        '+': at('fan-1-relay', '87'),
-        '−': front,
-      },
-      { loadedTogether: 2 },
-    ),
-    fitted(
-      'fan-2',
-      'Fan 2',
-      'DV-FAN16',
-      'fan-right',
-      {
-        '+': at('fan-2-relay', '87'),
-        '−': front,
-      },
-      { loadedTogether: 2 },
-    ),
-    fitted('cooler-fan-motor', 'Gearbox cooler fan', 'DV-FAN9', 'cooler-fan', {
-      '+': at('cooler-fan-relay', '87'),
-      '−': front,
-    }),
-    fitted(
-      'starter',
-      'Starter',
-      'DV-STARTER',
-      'starter-seat',
-      {
-        '30': out('isolator'),
-        '50': at('starter-relay', '87'),
-      },
-      { state: 'kept', loadedTogether: 1 },
-    ),
-    fitted(
-      'alternator',
-      'Alternator',
-      'DV-ALT-P',
-      'alternator-seat',
-      {
-        'B+': out('fuse-alternator'),
-      },
-      { loadedTogether: 1 },
-    ),
-    // The gearbox, on its own controller
-    fitted(
-      'park-neutral',
-      'Park/neutral switch',
-      'DV-PN',
-      'gearbox-loom',
-      {
-        in: found('start-wire'),
-      },
-      { state: 'kept' },
-    ),
-    fitted(
-      'output-speed',
-      'Output speed sensor',
-      'DV-OSS',
-      'gearbox-loom',
-      {
-        '1': ecu('A06', 'gearbox-controller'),
-        '2': ecu('A07', 'gearbox-controller'),
-        S: ecu('A05', 'gearbox-controller'),
-      },
-      { state: 'kept' },
-    ),
-    fitted(
-      'kickdown',
-      'Kickdown switch',
-      'DV-SW',
-      'pedal-box',
-      {
-        '1': ecu('A09', 'gearbox-controller'),
-        '2': ecu('A05', 'gearbox-controller'),
-      },
-      { state: 'kept' },
-    ),
-    fitted(
-      'gearbox-oil-temperature',
-      'Gearbox oil sensor',
-      'DV-GT',
-      'gearbox-loom',
-      {
-        '1': ecu('A16', 'gearbox-controller'),
-        '2': ecu('A05', 'gearbox-controller'),
-      },
-      { state: 'kept' },
-    ),
-    ...(['A18', 'A19'] as const).map((pin, i) =>
+      fitted('coolant', 'Coolant sensor', 'DV-CLT', 'coolant-seat', {
+        '1': ecu('A16'),
+        '2': sensorGround,
+      }),
+      fitted('charge-air', 'Charge air sensor', 'DV-IAT', 'charge-air-seat', {
+        '1': ecu('A17'),
+        '2': sensorGround,
+      }),
+      fitted('manifold-pressure', 'Manifold pressure sensor', 'DV-MAP3', 'manifold', {
+        '1': reference,
+        '2': sensorGround,
+        '3': ecu('A11'),
+      }),
+      fitted('throttle', 'Throttle position', 'DV-TPS', 'throttle-seat', {
+        '1': reference,
+        '2': sensorGround,
+        '3': ecu('A12'),
+      }),
+      fitted('knock', 'Knock sensor', 'DV-KNOCK1', 'knock-seat', {
+        '1': ecu('A18'),
+        '2': sensorGround,
+        S: sensorGround,
+      }),
+      fitted('wideband', 'Wideband module', 'DV-LAMBDA-A', 'lambda-seat', {
+        '1': out('fuse-lambda'),
+        '2': block,
+        '3': ecu('A13'),
+        '4': sensorGround,
+      }),
+      fitted('fuel-pressure', 'Fuel pressure sensor', 'DV-P10', 'rail-end', {
+        '1': reference,
+        '2': sensorGround,
+        '3': ecu('A14'),
+      }),
+      fitted('oil-pressure', 'Oil pressure sender', 'DV-OP10', 'oil-seat', {
+        '1': reference,
+        '2': sensorGround,
+        '3': ecu('A15'),
+      }),
       fitted(
-        `shift-${i + 1}`,
-        `Shift solenoid ${i + 1}`,
-        'DV-SHIFT',
-        'gearbox-loom',
+        'oil-switch',
+        'Oil pressure switch',
+        'DV-OILSW',
+        'oil-seat',
+        {},
         {
-          '1': at('gearbox-relay', '87'),
-          '2': ecu(pin, 'gearbox-controller'),
+          state: 'removed',
+          replacedBy: 'Oil pressure sender, which allows a protection rule',
+        },
+      ),
+      // What the engine is driven by
+      ...cylinders.map((n) =>
+        injector(`injector-${n}`, `Injector ${n}`, 'primary', n, 'rail', {
+          '1': out('fuse-injectors'),
+          '2': ecu(`B0${n}`),
+        }),
+      ),
+      ...cylinders.map((n, i) =>
+        fitted(`coil-${n}`, `Coil ${n}`, 'DV-COIL-S', 'coil-seat', {
+          A: out('fuse-coils'),
+          B: ecu(coilPins[i] ?? ''),
+          C: sensorGround,
+          D: block,
+        }),
+      ),
+      fitted('boost', 'Boost solenoid', 'DV-BOOST-G', 'charge-air-seat', { '1': ecu('B13') }),
+      fitted(
+        'idle-valve',
+        'Idle valve',
+        'DV-IDLE3',
+        'idle-seat',
+        {
+          '1': ecu(''),
+          '2': out('fuse-valves'),
+          '3': ecu(''),
         },
         { state: 'kept' },
       ),
-    ),
-    fitted(
-      'lock-up',
-      'Lock-up solenoid',
-      'DV-LOCKUP',
-      'gearbox-loom',
-      {
-        '1': at('gearbox-relay', '87'),
-        '2': ecu('A20', 'gearbox-controller'),
-      },
-      { state: 'kept' },
-    ),
-    // What the van keeps
-    fitted(
-      'brake-switch',
-      'Brake switch',
-      'DV-BRAKE',
-      'pedal-box',
-      {
-        in: found('permanent'),
-      },
-      { state: 'kept' },
-    ),
-    fitted(
-      'temperature-sender',
-      'Temperature gauge sender',
-      'DV-GAUGE-S',
-      'coolant-seat',
-      {
-        '1': out('fuse-gauges'),
-      },
-      { state: 'kept' },
-    ),
-    fitted(
-      'tachometer',
-      'Tachometer',
-      'DV-TACH',
-      'dash',
-      {
-        '1': out('fuse-gauges'),
-        '2': panel,
-      },
-      { state: 'kept' },
-    ),
-    fitted(
-      'diagnostic-socket',
-      'Diagnostic socket',
-      'DV-SOCKET',
-      'dash',
-      {
-        '16': out('fuse-socket'),
-        '4': panel,
-        '5': panel,
-      },
-      { state: 'kept' },
-    ),
-    // Supplies
-    fuse('fuse-ecu-constant', 'Fuse, ECU constant', at('stud', 'stud')),
-    fuse('fuse-main-relay', 'Fuse, main relay', at('stud', 'stud')),
-    fuse('fuse-ecu', 'Fuse, ECU', at('main-relay', '87')),
-    fuse('fuse-injectors', 'Fuse, injectors', at('main-relay', '87')),
-    fuse('fuse-coils', 'Fuse, coils', at('main-relay', '87')),
-    fuse('fuse-lambda', 'Fuse, wideband', at('main-relay', '87')),
-    fuse('fuse-valves', 'Fuse, valves and sensors', at('main-relay', '87')),
-    fuse('fuse-fan-1', 'Fuse, fan 1', at('stud', 'stud')),
-    fuse('fuse-fan-2', 'Fuse, fan 2', at('stud', 'stud')),
-    fuse('fuse-cooler-fan', 'Fuse, gearbox cooler fan', at('stud', 'stud')),
-    fuse('fuse-gearbox', 'Fuse, gearbox', at('stud', 'stud')),
-    fuse('fuse-starter', 'Fuse, starter solenoid', at('stud', 'stud')),
-    fuse('fuse-socket', 'Fuse, diagnostic socket', at('stud', 'stud')),
-    fuse('fuse-gauges', 'Fuse, gauges', found('ign-brown'), 'dash'),
-    boltFuse('fuse-alternator', 'Fuse, alternator', 'FM175', at('battery', '+'), 'main-fuse'),
-    fitted(
-      'isolator',
-      'Isolator',
-      'DV-ISO',
-      'main-fuse',
-      { in: at('battery', '+') },
-      { loadedTogether: 1 },
-    ),
-    relay('main-relay', 'Main relay', 'RL70', {
-      '30': out('fuse-main-relay'),
-      '86': ecu('B10'),
-      '85': panel,
-    }),
-    relay('fan-1-relay', 'Relay, fan 1', 'RL30', {
-      '30': out('fuse-fan-1'),
-      '86': ecu('B11'),
-      '85': panel,
-    }),
-    relay('fan-2-relay', 'Relay, fan 2', 'RL30', {
-      '30': out('fuse-fan-2'),
-      '86': ecu('B12'),
-      '85': panel,
-    }),
-    relay('cooler-fan-relay', 'Relay, gearbox cooler fan', 'RL30', {
-      '30': out('fuse-cooler-fan'),
-      '86': ecu(''),
-      '85': panel,
-    }),
-    relay('gearbox-relay', 'Relay, gearbox', 'RL30', {
-      '30': out('fuse-gearbox'),
-      '86': found('ign-brown'),
-      '85': panel,
-    }),
-    relay('starter-relay', 'Relay, starter', 'RL30', {
-      '30': out('fuse-starter'),
-      '86': at('park-neutral', 'out'),
-      '85': panel,
-    }),
-  ],
+      fitted(
+        'fan-1',
+        'Fan 1',
+        'DV-FAN16',
+        'fan-left',
+        {
+          '+': at('fan-1-relay', '87'),
+          '−': front,
+        },
+        { loadedTogether: 2 },
+      ),
+      fitted(
+        'fan-2',
+        'Fan 2',
+        'DV-FAN16',
+        'fan-right',
+        {
+          '+': at('fan-2-relay', '87'),
+          '−': front,
+        },
+        { loadedTogether: 2 },
+      ),
+      fitted('cooler-fan-motor', 'Gearbox cooler fan', 'DV-FAN9', 'cooler-fan', {
+        '+': at('cooler-fan-relay', '87'),
+        '−': front,
+      }),
+      fitted(
+        'starter',
+        'Starter',
+        'DV-STARTER',
+        'starter-seat',
+        {
+          '30': out('isolator'),
+          '50': at('starter-relay', '87'),
+        },
+        { state: 'kept', loadedTogether: 1 },
+      ),
+      fitted(
+        'alternator',
+        'Alternator',
+        'DV-ALT-P',
+        'alternator-seat',
+        {
+          'B+': out('fuse-alternator'),
+        },
+        { loadedTogether: 1 },
+      ),
+      // The gearbox, on its own controller
+      fitted(
+        'park-neutral',
+        'Park/neutral switch',
+        'DV-PN',
+        'gearbox-loom',
+        {
+          in: found('start-wire'),
+        },
+        { state: 'kept' },
+      ),
+      fitted(
+        'output-speed',
+        'Output speed sensor',
+        'DV-OSS',
+        'gearbox-loom',
+        {
+          '1': ecu('A06', 'gearbox-controller'),
+          '2': ecu('A07', 'gearbox-controller'),
+          S: ecu('A05', 'gearbox-controller'),
+        },
+        { state: 'kept' },
+      ),
+      fitted(
+        'kickdown',
+        'Kickdown switch',
+        'DV-SW',
+        'pedal-box',
+        {
+          '1': ecu('A09', 'gearbox-controller'),
+          '2': ecu('A05', 'gearbox-controller'),
+        },
+        { state: 'kept' },
+      ),
+      fitted(
+        'gearbox-oil-temperature',
+        'Gearbox oil sensor',
+        'DV-GT',
+        'gearbox-loom',
+        {
+          '1': ecu('A16', 'gearbox-controller'),
+          '2': ecu('A05', 'gearbox-controller'),
+        },
+        { state: 'kept' },
+      ),
+      ...(['A18', 'A19'] as const).map((pin, i) =>
+        fitted(
+          `shift-${i + 1}`,
+          `Shift solenoid ${i + 1}`,
+          'DV-SHIFT',
+          'gearbox-loom',
+          {
+            '1': at('gearbox-relay', '87'),
+            '2': ecu(pin, 'gearbox-controller'),
+          },
+          { state: 'kept' },
+        ),
+      ),
+      fitted(
+        'lock-up',
+        'Lock-up solenoid',
+        'DV-LOCKUP',
+        'gearbox-loom',
+        {
+          '1': at('gearbox-relay', '87'),
+          '2': ecu('A20', 'gearbox-controller'),
+        },
+        { state: 'kept' },
+      ),
+      // What the van keeps
+      fitted(
+        'brake-switch',
+        'Brake switch',
+        'DV-BRAKE',
+        'pedal-box',
+        {
+          in: found('permanent'),
+        },
+        { state: 'kept' },
+      ),
+      fitted(
+        'temperature-sender',
+        'Temperature gauge sender',
+        'DV-GAUGE-S',
+        'coolant-seat',
+        {
+          '1': out('fuse-gauges'),
+        },
+        { state: 'kept' },
+      ),
+      fitted(
+        'tachometer',
+        'Tachometer',
+        'DV-TACH',
+        'dash',
+        {
+          '1': out('fuse-gauges'),
+          '2': panel,
+        },
+        { state: 'kept' },
+      ),
+      fitted(
+        'diagnostic-socket',
+        'Diagnostic socket',
+        'DV-SOCKET',
+        'dash',
+        {
+          '16': out('fuse-socket'),
+          '4': panel,
+          '5': panel,
+        },
+        { state: 'kept' },
+      ),
+      // Supplies
+      fuse('fuse-ecu-constant', 'Fuse, ECU constant', at('stud', 'stud')),
+      fuse('fuse-main-relay', 'Fuse, main relay', at('stud', 'stud')),
+      fuse('fuse-ecu', 'Fuse, ECU', at('main-relay', '87')),
+      fuse('fuse-injectors', 'Fuse, injectors', at('main-relay', '87')),
+      fuse('fuse-coils', 'Fuse, coils', at('main-relay', '87')),
+      fuse('fuse-lambda', 'Fuse, wideband', at('main-relay', '87')),
+      fuse('fuse-valves', 'Fuse, valves and sensors', at('main-relay', '87')),
+      fuse('fuse-fan-1', 'Fuse, fan 1', at('stud', 'stud')),
+      fuse('fuse-fan-2', 'Fuse, fan 2', at('stud', 'stud')),
+      fuse('fuse-cooler-fan', 'Fuse, gearbox cooler fan', at('stud', 'stud')),
+      fuse('fuse-gearbox', 'Fuse, gearbox', at('stud', 'stud')),
+      fuse('fuse-starter', 'Fuse, starter solenoid', at('stud', 'stud')),
+      fuse('fuse-socket', 'Fuse, diagnostic socket', at('stud', 'stud')),
+      fuse('fuse-gauges', 'Fuse, gauges', found('ign-brown'), 'dash'),
+      boltFuse('fuse-alternator', 'Fuse, alternator', 'FM175', at('battery', '+'), 'main-fuse'),
+      fitted(
+        'isolator',
+        'Isolator',
+        'DV-ISO',
+        'main-fuse',
+        { in: at('battery', '+') },
+        { loadedTogether: 1 },
+      ),
+      relay('main-relay', 'Main relay', 'RL70', {
+        '30': out('fuse-main-relay'),
+        '86': ecu('B10'),
+        '85': panel,
+      }),
+      relay('fan-1-relay', 'Relay, fan 1', 'RL30', {
+        '30': out('fuse-fan-1'),
+        '86': ecu('B11'),
+        '85': panel,
+      }),
+      relay('fan-2-relay', 'Relay, fan 2', 'RL30', {
+        '30': out('fuse-fan-2'),
+        '86': ecu('B12'),
+        '85': panel,
+      }),
+      relay('cooler-fan-relay', 'Relay, gearbox cooler fan', 'RL30', {
+        '30': out('fuse-cooler-fan'),
+        '86': ecu(''),
+        '85': panel,
+      }),
+      relay('gearbox-relay', 'Relay, gearbox', 'RL30', {
+        '30': out('fuse-gearbox'),
+        '86': found('ign-brown'),
+        '85': panel,
+      }),
+      relay('starter-relay', 'Relay, starter', 'RL30', {
+        '30': out('fuse-starter'),
+        '86': at('park-neutral', 'out'),
+        '85': panel,
+      }),
+    ],
+    { 'charge-air': 'boss', wideband: 'boss', 'oil-pressure': 'tapped' },
+  ),
 };

@@ -35,6 +35,7 @@ type Connections = Readonly<Record<string, Connection>>;
 interface Sits {
   readonly state?: Device['state'];
   readonly replacedBy?: string;
+  readonly seat?: Device['seat'];
   readonly loadedTogether?: number;
 }
 
@@ -44,8 +45,18 @@ const device = (
   part: Device['part'],
   placementId: string,
   connections: Connections,
-  { state = 'new', replacedBy = '', loadedTogether = 3 }: Sits = {},
-): Device => ({ id, name, part, placementId, state, replacedBy, loadedTogether, connections });
+  { state = 'new', replacedBy = '', seat = 'there', loadedTogether = 3 }: Sits = {},
+): Device => ({
+  id,
+  name,
+  part,
+  placementId,
+  state,
+  replacedBy,
+  seat,
+  loadedTogether,
+  connections,
+});
 
 /** A device of the catalogue. */
 export const fitted = (
@@ -147,6 +158,12 @@ export const signal = (
   fuse: more.fuse === undefined ? null : q(more.fuse, 'current', 'A'),
   sourceResistance: null,
 });
+
+/** Devices of which some sit in a thread that is cut for them, or in a boss. */
+export const seated = (
+  devices: readonly Device[],
+  seats: Readonly<Record<string, Device['seat']>>,
+): Device[] => devices.map((each) => ({ ...each, seat: seats[each.id] ?? each.seat }));
 
 /** A place on the engine, which moves with it. */
 export const seat = (id: string, name: string, where: Millimetres): Placement => ({

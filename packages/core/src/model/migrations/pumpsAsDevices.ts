@@ -26,6 +26,8 @@ const part = (partId: string, pin: string): Plain => ({ to: 'part', partId, pin 
 const ground = (groundId: string): Plain => ({ to: 'ground', groundId });
 const KEYED = part('keyed-feed', 'wire');
 
+const isItem = (device: Plain): boolean => plain(device['part'])['kind'] === 'item';
+
 /** What a feed of version 10 became, for what spoke of it. */
 interface Became {
   readonly wires: ReadonlyMap<string, string>;
@@ -65,6 +67,7 @@ function movedOption(option: Plain, { paths }: Became): Plain | undefined {
 /**
  * 11: a pump, its fuse, its relay and its inertia switch are devices like any other, wired pin by
  * pin; where a pump is grounded is a ground. A feed that had no pin of its own keeps having none.
+ * Devices say whether what they are screwed into is there.
  */
 export function pumpsAsDevices(document: Plain): Plain {
   const power = plain(document['power']);
@@ -74,7 +77,11 @@ export function pumpsAsDevices(document: Plain): Plain {
     .sort((a, b) => Number(a.feed['order']) - Number(b.feed['order']));
   const devices: Record<string, Plain> = {};
   const grounds: Record<string, Plain> = {};
-  const present = plain(document['devices']);
+  // What is screwed in anew was not said to have its seat yet.
+  const present = eachEntry(document['devices'], (device) => ({
+    ...device,
+    seat: device['state'] === 'new' && isItem(device) ? 'tapped' : 'there',
+  }));
   const ids = new FreshIds([...Object.keys(present), ...Object.keys(plain(document['grounds']))]);
   const became = {
     wires: new Map<string, string>(),
@@ -90,7 +97,7 @@ export function pumpsAsDevices(document: Plain): Plain {
   );
   const put = (id: string, device: Plain): void => {
     order += 1000;
-    devices[id] = { order, state: 'new', replacedBy: '', ...device };
+    devices[id] = { order, state: 'new', replacedBy: '', seat: 'there', ...device };
   };
   for (const { id, feed } of feeds) {
     const circuit = plain(plain(document['fuelCircuits'])[text(feed['circuitId'])]);

@@ -8,7 +8,13 @@ import {
   newestOf,
   refKey,
 } from '../../catalogue/index.ts';
-import type { ElectricDesign } from '../../electrics/index.ts';
+import {
+  type ElectricDesign,
+  type SeatWork,
+  type ToolNeed,
+  seatTools,
+  seatWorks,
+} from '../../electrics/index.ts';
 import { type PresentParts, electricParts } from './electricParts.ts';
 import { type FluidResult, circuitScope, fuelFigure } from '../../fuel/index.ts';
 import type {
@@ -26,6 +32,7 @@ import { NotFound } from '../../quantities/index.ts';
 import { type HeldComponent, fixingParts } from '../../vehicle/index.ts';
 import type { MadeLine } from '../assemblies/madeLine.ts';
 import { isRail } from '../assemblies/plumbingStage.ts';
+import { seatParts } from './seatParts.ts';
 import { hasTaper, partsOfLine, smallPartFor } from './partsOfLine.ts';
 
 /** Everything that parts are counted from. */
@@ -106,7 +113,10 @@ const lengthOrigin = (index: number, circuitId: string, element: string): Origin
   fromFigure(fuelFigure('element.length', { ...circuitScope(index, circuitId), element }));
 
 /** What making lines uses up: one of each does for a whole build. */
-function consumables(made: readonly MadeLine[]): {
+function consumables(
+  made: readonly MadeLine[],
+  seats: readonly SeatWork[],
+): {
   readonly form: SmallPartForm;
   readonly name: string;
   readonly from: Origin;
@@ -114,20 +124,21 @@ function consumables(made: readonly MadeLine[]): {
   const first = (wanted: (line: MadeLine) => boolean): string | undefined =>
     made.find((line) => line.assembly && wanted(line))?.assembly?.id;
   const held = (line: MadeLine): boolean => line.ends.some(({ item }) => item !== undefined);
-  const uses: readonly (readonly [SmallPartForm, string, string | undefined])[] = [
-    ['oil', 'Nipples, nuts and O-rings of all lines', first(held)],
-    ['cap', 'Caps for lines that lie ready', first(held)],
-    ['sealant', 'Taper threads', first(hasTaper)],
+  const line = (id: string | undefined) => id && ['assemblies', id];
+  const sensor = seats.find(({ seal }) => seal === 'sealant')?.device.id;
+  const uses: readonly (readonly [SmallPartForm, string, Path | '' | undefined])[] = [
+    ['oil', 'Nipples, nuts and O-rings of all lines', line(first(held))],
+    ['cap', 'Caps for lines that lie ready', line(first(held))],
+    ['sealant', 'Taper threads', line(first(hasTaper)) ?? (sensor && ['devices', sensor])],
   ];
-  return uses.flatMap(([form, name, id]) =>
-    id === undefined ? [] : [{ form, name, from: by(['assemblies', id]) }],
-  );
+  return uses.flatMap(([form, name, path]) => (path ? [{ form, name, from: by(path) }] : []));
 }
 
 /** Everything that a build is made of, by part. */
 export function partsNeeded(input: NeededInput): {
   readonly parts: readonly PartNeed[];
   readonly missing: readonly MissingPart[];
+  readonly tools: readonly ToolNeed[];
 } {
   const { catalogue, made } = input;
   const needs = new Map<string, PartNeed>();
@@ -207,7 +218,12 @@ export function partsNeeded(input: NeededInput): {
       }
     }
   }
-  for (const { form, name, from } of consumables(made)) {
+  const seats = seatWorks(input.present.devices, catalogue);
+  for (const { item, words, name, path } of seatParts(seats, catalogue)) {
+    if (item) put(item, { name, quantity: 1, from: by(path) });
+    else missing.push({ words, count: 1, usedFor: name });
+  }
+  for (const { form, name, from } of consumables(made, seats)) {
     const [item] = newestOf(catalogue, 'small-part')
       .filter((each) => each.form === form)
       .sort((a, b) => a.price - b.price);
@@ -228,5 +244,5 @@ export function partsNeeded(input: NeededInput): {
       else missing.push({ words, count, usedFor });
     }
   }
-  return { parts: [...needs.values()], missing };
+  return { parts: [...needs.values()], missing, tools: seatTools(seats) };
 }

@@ -6,6 +6,7 @@ import {
   alikeHoses,
   itemAt,
 } from '../../catalogue/index.ts';
+import type { ToolNeed } from '../../electrics/index.ts';
 import type { Offcut, ShelfEntry } from '../../model/index.ts';
 import { AT_ONCE, type CuttingPlan, type CuttingProblem, cuttingPlan } from './cutting/index.ts';
 import type { MissingPart, PartNeed } from './partsNeeded.ts';
@@ -79,6 +80,8 @@ export interface ShoppingLine {
 export interface ShoppingList {
   readonly lines: readonly ShoppingLine[];
   readonly missing: readonly MissingPart[];
+  /** drills and taps that the work asks for */
+  readonly tools: readonly ToolNeed[];
   readonly price: number;
   readonly mass: number;
 }
@@ -170,11 +173,12 @@ const massOf = ({ mass }: CatalogueItem, quantity: number): number => mass * qua
 export function shoppingList(input: {
   readonly parts: readonly PartNeed[];
   readonly missing: readonly MissingPart[];
+  readonly tools: readonly ToolNeed[];
   readonly shelf: readonly ShelfEntry[];
   readonly offcuts: readonly Offcut[];
   readonly catalogue: Catalogue;
 }): ShoppingList {
-  const { parts, missing, shelf, offcuts, catalogue } = input;
+  const { parts, missing, tools, shelf, offcuts, catalogue } = input;
   const onShelf = shelf.flatMap(({ item }) => itemAt(catalogue, item) ?? []);
   const line = ({ item, unit, quantity, usedFor, pieces }: PartNeed): ShoppingLine => {
     const atHand = shelf.find((entry) => entry.item.id === item.id)?.count ?? 0;
@@ -208,6 +212,7 @@ export function shoppingList(input: {
   return {
     lines,
     missing,
+    tools,
     price: inCents(lines.reduce((sum, each) => sum + each.price, 0)),
     mass: lines.reduce((sum, each) => sum + each.mass, 0),
   };
