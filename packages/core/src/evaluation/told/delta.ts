@@ -6,6 +6,8 @@ export type Delta =
   | { readonly type: 'same' }
   /** nothing but numbers changed: all of them, in the order of a walk */
   | { readonly type: 'numbers'; readonly values: Float64Array }
+  /** few numbers changed, nothing else: where they stand in that order, and what they are now */
+  | { readonly type: 'few'; readonly at: Uint32Array; readonly values: Float64Array }
   /** the keys it has now, and what changed of those it had */
   | {
       readonly type: 'parts';
@@ -24,10 +26,31 @@ const isParts = (value: unknown): value is Parts => typeof value === 'object' &&
 const sameKeys = (a: readonly string[], b: readonly string[]): boolean =>
   a.length === b.length && a.every((key, i) => key === b[i]);
 
+/** The numbers of a value in the order of a walk, and which of them are others than before. */
+class Numbers {
+  readonly all: number[] = [];
+  readonly changed: number[] = [];
+
+  add(before: unknown, after: number): void {
+    if (!Object.is(before, after)) this.changed.push(this.all.length);
+    this.all.push(after);
+  }
+
+  /** All of them, or the changed ones with their places, whichever is less. */
+  toDelta(): Delta {
+    const { all, changed } = this;
+    if (12 * changed.length >= 8 * all.length) {
+      return { type: 'numbers', values: Float64Array.from(all) };
+    }
+    const values = Float64Array.from(changed, (at) => entryAt(all, at));
+    return { type: 'few', at: Uint32Array.from(changed), values };
+  }
+}
+
 /** Collects the numbers of a value while it has the shape of another; false where it has not. */
-function numbersLike(before: unknown, after: unknown, into: number[]): boolean {
+function numbersLike(before: unknown, after: unknown, into: Numbers): boolean {
   if (typeof after === 'number') {
-    into.push(after);
+    into.add(before, after);
     return typeof before === 'number';
   }
   if (!isParts(before) || !isParts(after)) return Object.is(before, after);
@@ -40,8 +63,8 @@ function numbersLike(before: unknown, after: unknown, into: number[]): boolean {
 }
 
 /** A value with the shape of another and other numbers. */
-function withNumbers(shape: unknown, next: () => number): unknown {
-  if (typeof shape === 'number') return next();
+function withNumbers(shape: unknown, next: (present: number) => number): unknown {
+  if (typeof shape === 'number') return next(shape);
   if (Array.isArray(shape)) return shape.map((part) => withNumbers(part, next));
   if (!isParts(shape)) return shape;
   return Object.fromEntries(
@@ -54,10 +77,8 @@ export function deltaOf(before: unknown, after: unknown): Delta {
   if (sameValue(before, after)) return SAME;
   if (!isParts(before) || !isParts(after)) return { type: 'whole', value: after };
   if (Array.isArray(before) !== Array.isArray(after)) return { type: 'whole', value: after };
-  const numbers: number[] = [];
-  if (numbersLike(before, after, numbers)) {
-    return { type: 'numbers', values: Float64Array.from(numbers) };
-  }
+  const numbers = new Numbers();
+  if (numbersLike(before, after, numbers)) return numbers.toDelta();
   const keys = Object.keys(after);
   const changed: Record<string, Delta> = {};
   for (const key of keys) {
@@ -82,6 +103,13 @@ export function withDelta(before: unknown, delta: Delta): unknown {
     case 'numbers': {
       let at = 0;
       return withNumbers(before, () => entryAt(delta.values, at++));
+    }
+    case 'few': {
+      let at = 0;
+      let known = 0;
+      return withNumbers(before, (present) =>
+        delta.at[known] === at++ ? entryAt(delta.values, known++) : present,
+      );
     }
     case 'parts': {
       const parts = before as Parts;
