@@ -2,7 +2,7 @@ import type { NetPart } from '../netlist/netlist.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import type { ElectricCase } from './electricCases.ts';
 import type { ElectricDesign } from './electricStage.ts';
-import { contactsOf } from './networkCircuit.ts';
+import { contactsOf } from '../power/wireContacts.ts';
 
 /** One thing on the way of a pin: what it is, the volts there, and the wire that leads on to it. */
 export interface StripStep {

@@ -7,7 +7,7 @@ import { permissibleFor, temperatureAfter } from '../power/briefHeating.ts';
 import { deviceStrip } from './deviceStrip.ts';
 import { electricCases } from './electricCases.ts';
 import type { ElectricDesign } from './electricStage.ts';
-import { contactsOf } from './networkCircuit.ts';
+import { contactsOf } from '../power/wireContacts.ts';
 import { temperatureError } from './sensorErrors.ts';
 
 const designOf = (document: BuildDocument): ElectricDesign =>

@@ -1,19 +1,12 @@
 import type { Limits } from '../../model/index.ts';
-import { crimpResistance, fuseResistance, jointResistance } from '../power/contacts.ts';
-import type { SizedWire } from '../power/sizeWires.ts';
+import { fuseResistance } from '../power/contacts.ts';
+import { contactsOf } from '../power/wireContacts.ts';
 import type { ElectricCircuit, ElectricElement } from '../solver/circuit.ts';
 import { type ElectricCase } from './electricCases.ts';
 import { type LoadAt, loadsOn } from './liveLoads.ts';
 import { passiveElements } from './ratedCurrents.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
 import type { WiringBuild } from './wiringBuild.ts';
-
-/** Ω of the crimps and joints at both ends of a wire. */
-export const contactsOf = ({ wire, size }: SizedWire): number =>
-  [wire.from, wire.to].reduce(
-    (sum, end) => sum + crimpResistance(size.area) + jointResistance[end.joint],
-    0,
-  );
 
 /** The elements of a sized network without its loads and sources. */
 function ofNetwork({ netlist, wires, fuses }: SizedNetwork): ElectricElement[] {

@@ -7,11 +7,13 @@ import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import { chooseFuse } from '../power/chooseFuse.ts';
 import { fuseResistance } from '../power/contacts.ts';
 import { type SizedGroup, type SizedWire, sizeGroup } from '../power/sizeWires.ts';
+import { outlivesFuse } from '../power/wireCriteria.ts';
 import { type SizedFuse, fuseChoices } from './fuseChoices.ts';
 import { type LoadAt, liveLoads, loadsOn } from './liveLoads.ts';
 import { type Protection, protections } from './protection.ts';
 import { ratedCurrents } from './ratedCurrents.ts';
 import { type WireRun, wireRuns } from './runs.ts';
+import { upstreamResistances } from './upstream.ts';
 import { WireBook } from './wireBook.ts';
 import { generatedCurrents } from './generatedCurrents.ts';
 import type { WiringBuild } from './wiringBuild.ts';
@@ -160,7 +162,7 @@ export function sizeNetwork(input: {
     return fuses.get(at)?.judged.fuse;
   };
 
-  const sizeRun = (run: WireRun, sourceResistance: number): SizedRun => {
+  const sizeRun = (run: WireRun, resistanceBefore: (wireId: string) => number): SizedRun => {
     const jobs = run.wires.map((wire) => {
       const protection = protectedBy.get(wire.id);
       const usual = worst.wires.get(wire.id) ?? 0;
@@ -183,7 +185,7 @@ export function sizeNetwork(input: {
         limitedTo: protection?.by === 'limited' ? protection.current : undefined,
         forSeconds: brief ? CRANKING : undefined,
         steadily: brief ? usual : undefined,
-        sourceResistance,
+        sourceResistance: resistanceBefore(wire.id),
       });
     });
     const group = sizeGroup({
@@ -198,7 +200,7 @@ export function sizeNetwork(input: {
   const runs = wireRuns(netlist);
   const mainNode = nodeOf(sharedPartIds.mainFuse, 'in');
   const isMain = (run: WireRun): boolean => run.wires.some(({ to }) => to.node === mainNode);
-  const main = runs.filter(isMain).map((run) => sizeRun(run, battery.internalResistance));
+  const main = runs.filter(isMain).map((run) => sizeRun(run, () => battery.internalResistance));
   const behind =
     battery.internalResistance +
     main.flatMap(({ group }) => group.wires).reduce((sum, { resistance }) => sum + resistance, 0) +
@@ -206,17 +208,29 @@ export function sizeNetwork(input: {
   let ofMain = 0;
   const sized = runs.map((run) => {
     const known = isMain(run) ? main[ofMain++] : undefined;
-    return known ?? sizeRun(run, behind);
+    return known ?? sizeRun(run, () => behind);
+  });
+  // What lies before a wire holds a short circuit down: where its fuse then takes too long, anew.
+  const upstream = upstreamResistances(
+    netlist,
+    sized.flatMap(({ group }) => group.wires),
+    (id) => fuses.get(id)?.judged.fuse.rating,
+  );
+  const before = (wireId: string): number => upstream.get(wireId) ?? behind;
+  const settled = sized.map((known, i) => {
+    const run = runs[i];
+    const outlives = known.group.wires.some((wire) => outlivesFuse(wire, before(wire.wire.id)));
+    return run && outlives ? sizeRun(run, before) : known;
   });
   const byId = new Map(
-    sized.flatMap(({ group }) => group.wires.map((wire) => [wire.wire.id, wire] as const)),
+    settled.flatMap(({ group }) => group.wires.map((wire) => [wire.wire.id, wire] as const)),
   );
   return {
     netlist,
     loads,
     fuses,
     protections: protectedBy,
-    runs: sized,
+    runs: settled,
     wires: netlist.wires.flatMap(({ id }) => byId.get(id) ?? []),
     book,
   };

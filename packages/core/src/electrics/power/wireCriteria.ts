@@ -89,18 +89,40 @@ export function runningTemperature(wire: WireItem, task: WireTask): number {
   );
 }
 
+/** A wire that was sized, as far as a short circuit asks. */
+interface SizedLike {
+  readonly task: WireTask;
+  readonly size: WireItem;
+  readonly temperature: number;
+  readonly resistance: number;
+}
+
+/** Most that the fuse before a wire lets through when it is shorted at either end, A²s. */
+function mostLetThrough(
+  { protection, sourceVoltage, sourceResistance }: WireTask,
+  resistance: number,
+): number {
+  if (!protection || protection.band.length === 0) return 0;
+  const near = sourceVoltage / sourceResistance;
+  const far = sourceVoltage / (sourceResistance + resistance);
+  return Math.max(letThrough(protection, near), letThrough(protection, far));
+}
+
+/** Whether a short circuit damages a wire before its fuse opens, with so many Ω before it. */
+export const outlivesFuse = (
+  { task, size, temperature, resistance }: SizedLike,
+  sourceResistance: number,
+): boolean =>
+  mostLetThrough({ ...task, sourceResistance }, resistance) >
+  insulationWithstand(size, temperature);
+
 function shortCircuit(wire: WireItem, task: WireTask, temperature: number): Criterion {
   const { protection } = task;
   const withstand = insulationWithstand(wire, temperature);
   const perMetre = resistanceAt(wire.resistancePerMetre, temperature);
-  const near = task.sourceVoltage / task.sourceResistance;
-  const far = task.sourceVoltage / (task.sourceResistance + perMetre * task.length);
   const limited = task.limitedTo !== undefined;
   const judged = limited || (protection !== undefined && protection.band.length > 0);
-  const worst =
-    protection && protection.band.length > 0
-      ? Math.max(letThrough(protection, near), letThrough(protection, far))
-      : 0;
+  const worst = mostLetThrough(task, perMetre * task.length);
   return {
     name: 'short circuit',
     verdict: !judged ? 'cannot judge' : worst <= withstand ? 'passes' : 'fails',
