@@ -2,6 +2,8 @@ import { type EcuItem, lookUp, newestOf, refOf } from '../../catalogue/index.ts'
 import type { BuildCommand, Device } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked } from '../checked.ts';
+import type { Netlist } from '../netlist/netlist.ts';
+import { exchangeUnit } from '../pins/exchangeUnit.ts';
 import type { ControllerSignal } from '../pins/problemOf.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 
@@ -51,6 +53,33 @@ function onOneOutput(first: Device, second: Device): Cure<BuildCommand> | undefi
   };
 }
 
+/** The smallest larger unit of the family on which every signal finds a pin, with all of them on it. */
+function largerUnit(
+  {
+    wired,
+    catalogue,
+    netlist,
+  }: Pick<ElectricsChecked, 'wired' | 'catalogue'> & { readonly netlist: Netlist },
+  unit: Unit,
+  wanting: readonly ControllerSignal[],
+): Cure<BuildCommand>[] {
+  const must = wanting.map(({ id }) => id);
+  if (unit.id !== ENGINE_CONTROLLER) return [];
+  const larger = newestOf(catalogue, 'ecu')
+    .filter(
+      ({ family, pins }) => family === unit.item.family && pins.length > unit.item.pins.length,
+    )
+    .sort((a, b) => a.pins.length - b.pins.length);
+  for (const to of larger) {
+    const changes = exchangeUnit({ wired, netlist, from: unit.item, to, must });
+    if (!changes) continue;
+    const text = `Take a larger unit: ${to.designation}`;
+    return [{ text, command: { name: 'set-several', label: text, changes } }];
+  }
+  return [];
+}
+
+/** Every way out of too few pins, the cheapest first. */
 export function waysOut(
   { wired, catalogue, electrics: { netlist } }: ElectricsChecked,
   unit: Unit,
@@ -76,17 +105,11 @@ export function waysOut(
   const free = [...devices]
     .sort((a, b) => Number(without.has(a.id)) - Number(without.has(b.id)))
     .flatMap((device) => asLowSide(device, unit.id) ?? []);
-  const larger = newestOf(catalogue, 'ecu').find(
-    (other) =>
-      other.family === unit.item.family &&
-      other.pins.length > unit.item.pins.length &&
-      unit.id === ENGINE_CONTROLLER,
-  );
   return [
     ...shared.slice(-1),
     ...free.slice(-1),
     { text: 'Add a power module on the bus that switches some of them' },
-    ...(larger ? [{ text: `Take a larger unit: ${larger.designation}` }] : []),
+    ...largerUnit({ wired, catalogue, netlist }, unit, signals),
   ];
 }
 
