@@ -137,7 +137,7 @@ describe('work sheet', () => {
       if (element.kind !== 'tank' && element.kind !== 'injectors')
         expect(names).toContain(element.name);
     }
-    expect(names).toContain('Relay to pump');
+    expect(names).toContain('Fuel pump, supply');
   });
 
   test('every row fits its columns and the columns fit the page', () => {

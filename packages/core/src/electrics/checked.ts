@@ -10,7 +10,10 @@ export interface ElectricsChecked extends EngineChecked {
   readonly feeds: readonly SizedPumpFeed[];
   readonly electrics: ElectricDesign;
   /** what of the build is wired */
-  readonly wired: Pick<Build, 'power' | 'devices' | 'controllers' | 'vehicleSignals' | 'grounds'>;
+  readonly wired: Pick<
+    Build,
+    'power' | 'devices' | 'controllers' | 'vehicleSignals' | 'grounds' | 'buses'
+  >;
   readonly ecu: EcuItem;
 }
 

@@ -13,6 +13,7 @@ export { pinFormulas } from './pins/pinFigures.ts';
 export { busFormulas } from './network/busFigures.ts';
 export { sensorFormulas } from './network/sensorErrors.ts';
 export * from './proposals/index.ts';
+export { busRates } from './slices/buses.ts';
 export { ENGINE_CONTROLLER } from './slices/controllers.ts';
 export { deviceStates } from './slices/devices.ts';
 export type { DevicePart, DeviceState, StoredDevice } from './slices/devices.ts';

@@ -67,6 +67,7 @@ export const electricsLimits = {
   }),
 } satisfies Fields;
 
+export * from './slices/buses.ts';
 export * from './slices/connections.ts';
 export * from './slices/controllers.ts';
 export * from './slices/devices.ts';

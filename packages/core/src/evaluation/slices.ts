@@ -89,6 +89,7 @@ export const slices = {
     controllers: build.controllers,
     vehicleSignals: build.vehicleSignals,
     grounds: build.grounds,
+    buses: build.buses,
   })),
   mountedPower: slice('mounted power', ({ build: { power } }) => ({
     battery: power.battery,

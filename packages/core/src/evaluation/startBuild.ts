@@ -294,6 +294,7 @@ function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     ...wiring,
     controllers: [],
     vehicleSignals: [],
+    buses: [],
     limits: {
       designFactor: q(110, 'ratio', '%'),
       injectorDuty: q(80, 'ratio', '%'),

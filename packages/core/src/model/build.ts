@@ -1,6 +1,7 @@
 import type {
   StoredController,
   StoredDevice,
+  StoredBus,
   StoredGround,
   StoredPower,
   StoredVehicleSignal,
@@ -145,6 +146,7 @@ type Collections =
   | 'controllers'
   | 'vehicleSignals'
   | 'grounds'
+  | 'buses'
   | 'options'
   | 'acceptances'
   | 'assemblies'
@@ -183,6 +185,7 @@ export type Device = Identified<StoredDevice>;
 export type Controller = Identified<StoredController>;
 export type VehicleSignal = Identified<StoredVehicleSignal>;
 export type Ground = Identified<StoredGround>;
+export type Bus = Identified<StoredBus>;
 
 type StoredEnd = StoredAssembly['from'];
 /** One end of a line as it is made, its adapters in order from the part to the hose. */
@@ -234,6 +237,7 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly controllers: readonly Controller[];
   readonly vehicleSignals: readonly VehicleSignal[];
   readonly grounds: readonly Ground[];
+  readonly buses: readonly Bus[];
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
   readonly assemblies: readonly Assembly[];
@@ -387,6 +391,7 @@ const devices = entries<StoredDevice>();
 const controllers = entries<StoredController>();
 const vehicleSignals = entries<StoredVehicleSignal>();
 const grounds = entries<StoredGround>();
+const buses = entries<StoredBus>();
 const acceptances = listOf((stored: StoredAcceptance, findingId): Acceptance => ({
   ...stored,
   findingId,
@@ -441,6 +446,7 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   controllers: controllers(document.controllers),
   vehicleSignals: vehicleSignals(document.vehicleSignals),
   grounds: grounds(document.grounds),
+  buses: buses(document.buses),
   options: options(document.options),
   acceptances: acceptances(document.acceptances),
   assemblies: assemblies(document.assemblies),

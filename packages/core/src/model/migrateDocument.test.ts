@@ -239,6 +239,7 @@ describe('documents of older versions', () => {
         power: powerOfNow(power),
         controllers: {},
         vehicleSignals: {},
+        buses: {},
       });
       // All that is wired are its pumps.
       const kinds = new Set(Object.values(devices).map(({ part }) => part.kind));

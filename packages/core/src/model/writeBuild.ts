@@ -162,6 +162,7 @@ export function writeBuild(build: Build): BuildDocument {
     controllers: ordered(build.controllers),
     vehicleSignals: ordered(build.vehicleSignals),
     grounds: ordered(build.grounds),
+    buses: ordered(build.buses),
     options: ordered(build.options, writeOption),
     acceptances: Object.fromEntries(
       build.acceptances.map(({ findingId, ...accepted }) => [findingId, accepted]),

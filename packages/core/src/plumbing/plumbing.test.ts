@@ -419,8 +419,11 @@ describe('what is bought', () => {
   test('has what making uses up once, sealant only where a thread is taper', () => {
     expect(lineOf(lantern, 'OL100').needed).toBe(1);
     expect(lineOf(lantern, 'CP6').needed).toBe(1);
-    expect(lineOf(lantern, 'SE50')).toBeUndefined();
-    const taper = set(lantern, 'assemblies.other-vent.from', {
+    // Its oil sender has a taper thread of its own.
+    expect(lineOf(lantern, 'SE50').needed).toBe(1);
+    const parallel = set(lantern, 'devices.oil-pressure.state', 'kept');
+    expect(lineOf(parallel, 'SE50')).toBeUndefined();
+    const taper = set(parallel, 'assemblies.other-vent.from', {
       item: ref('BB10'),
       onto: 'taper-6-female',
       adapters: {},

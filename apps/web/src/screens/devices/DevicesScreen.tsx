@@ -9,6 +9,7 @@ import { Screen } from '../../ui/Screen.tsx';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { AddDevice } from './AddDevice.tsx';
+import { Buses } from './Buses.tsx';
 import { DeviceInspector } from './DeviceInspector.tsx';
 import { DeviceStrip } from './DeviceStrip.tsx';
 import { FoundWires } from './FoundWires.tsx';
@@ -147,6 +148,7 @@ export function DevicesScreen() {
         />
       )}
       <FoundWires />
+      <Buses />
       {findings.length > 0 && (
         <section className="mt-4 max-w-[640px]" aria-label="What stands against it">
           <h2>What stands against it</h2>

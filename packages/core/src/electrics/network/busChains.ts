@@ -1,5 +1,7 @@
 import type { DerivedWire } from '../netlist/derivedWire.ts';
-import type { Netlist } from '../netlist/netlist.ts';
+import type { Bus } from '../../model/index.ts';
+import { type Netlist, nodeOf } from '../netlist/netlist.ts';
+import type { BusRate } from '../slices/buses.ts';
 
 /** A resistance across a bus, and the node at which it hangs. */
 export interface BusTerminator {
@@ -19,6 +21,14 @@ export interface BusMember {
 export interface BusChain {
   /** the part whose pin names it */
   readonly id: string;
+  /** that pin */
+  readonly pin: string;
+  /** what the build says of it; undefined where nothing */
+  readonly busId: string | undefined;
+  readonly name: string;
+  readonly rate: BusRate;
+  /** the longest way beside it at that rate, m */
+  readonly longestStub: number;
   readonly members: readonly BusMember[];
   readonly terminators: readonly BusTerminator[];
   /** parts at the two ends that are furthest apart, along the wire */
@@ -75,16 +85,27 @@ function wayBetween(from: string, to: string, edges: ReadonlyMap<string, Edge[]>
   return way;
 }
 
+/** Longest way beside a bus by its rate, m: estimates of the trade. */
+export const longestStubs: Readonly<Record<BusRate, number>> = {
+  '1 Mbit/s': 0.3,
+  '500 kbit/s': 0.6,
+  '250 kbit/s': 1.2,
+};
+
 /** A terminator this near to the end of a bus stands at it, m. */
 const AT_END = 0.3;
 
-/** The buses of a netlist, by their high side. `ohmOf` says which parts are resistances across one. */
+/**
+ * The buses of a netlist, by their high side. `ohmOf` says which parts are resistances across one,
+ * `known` what the build says of them; a bus of which it says nothing runs at 1 Mbit/s.
+ */
 export function busChains(input: {
   readonly netlist: Netlist;
   readonly lengthOf: (wire: DerivedWire) => number;
   readonly ohmOf: (partId: string) => number | undefined;
+  readonly known: readonly Bus[];
 }): BusChain[] {
-  const { netlist, lengthOf, ohmOf } = input;
+  const { netlist, lengthOf, ohmOf, known } = input;
   const edges = edgesOf(netlist, lengthOf);
   const partAt = new Map(
     netlist.parts.flatMap((part) => part.pins.map((pin) => [pin.node, part] as const)),
@@ -124,8 +145,15 @@ export function busChains(input: {
         if (!at || at.sort === 'splice' || ohmOf(at.id) !== undefined) return [];
         return [{ partId: at.id, name: at.name, stub: beside.get(node) ?? 0 }];
       });
+      const said = known.find(({ partId, pin: at }) => far.has(nodeOf(partId, at)));
+      const rate = said?.rate ?? '1 Mbit/s';
       chains.push({
         id: part.id,
+        pin: pin.pin,
+        busId: said?.id,
+        name: said?.name ?? `Bus of ${part.name}`,
+        rate,
+        longestStub: longestStubs[rate],
         members,
         terminators,
         ends: [one, other].flatMap((node) => partAt.get(node)?.id ?? []),

@@ -51,6 +51,7 @@ export function electricStage(input: {
     netlist: network.netlist,
     lengthOf: (wire) => network.book.lengthOf(wire),
     ohmOf: (partId) => terminators.get(partId)?.resistanceAt25,
+    known: document.buses,
   });
   return {
     netlist: network.netlist,

@@ -1,3 +1,4 @@
+export type { BusChain } from './busChains.ts';
 export type * from './caseVoltages.ts';
 export * from './electricCases.ts';
 export * from './electricStage.ts';

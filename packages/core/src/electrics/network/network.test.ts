@@ -200,6 +200,44 @@ describe('a bus', () => {
     for (const { stub } of members) expect(stub).toBeLessThan(0.3);
   });
 
+  describe('with a way of 450 mm beside it', () => {
+    const { wire } = designOf(kittiwake).wires.find(
+      (each) => each.wire.role === 'bus' && each.wire.partId === 'diagnostic-socket',
+    )!;
+    const long = applyCommand(kittiwake, {
+      name: 'set-wire-length',
+      wireId: wire.id,
+      length: { typed: { value: 0.45, unit: 'mm' }, measured: null },
+    }).document;
+    const rateAs = (document: BuildDocument, rate: string) =>
+      withValueAt(document, 'buses.bus-1.rate', rate);
+    const told = (document: BuildDocument) =>
+      evaluate(document, sampleCatalogue).findings.filter(({ rule }) => rule === 'can.stub');
+
+    test.each([
+      ['1 Mbit/s', 0.3, 1],
+      ['500 kbit/s', 0.6, 0],
+      ['250 kbit/s', 1.2, 0],
+    ])('at %s %d m are the most', (rate, limit, count) => {
+      const document = rateAs(long, rate);
+      expect(bus(document)).toMatchObject({ rate, longestStub: limit, busId: 'bus-1' });
+      expect(told(document)).toHaveLength(count);
+    });
+
+    test.each([
+      ['that the build names', long],
+      ['of which it says nothing', { ...long, buses: {} }],
+    ])('a slower rate of a bus %s is a way out', (_what, document) => {
+      const cure = told(document)[0]!
+        .cures()
+        .find(({ command }) => command)!;
+      expect(cure.text).toContain('500 kbit/s');
+      const slower = applyCommand(document, cure.command!).document;
+      expect(told(slower)).toEqual([]);
+      expect(bus(slower).rate).toBe('500 kbit/s');
+    });
+  });
+
   test('reads 60 Ω with two terminators wherever they sit, and is wrong with both at one end', () => {
     const moved = ['1', '2'].reduce(
       (document, pin) =>

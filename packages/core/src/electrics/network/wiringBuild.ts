@@ -9,4 +9,5 @@ export interface WiringBuild extends ElectricBuild {
   >;
   readonly brief: Pick<Build['brief'], 'ambientHot'>;
   readonly placements: readonly Placement[];
+  readonly buses: Build['buses'];
 }

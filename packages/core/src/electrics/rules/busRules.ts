@@ -1,8 +1,8 @@
-import type { BuildFinding } from '../../model/index.ts';
+import { type BuildCommand, type BuildFinding, ORDER_STEP } from '../../model/index.ts';
+import type { Cure } from '../../results/index.ts';
+import { type BusChain, longestStubs } from '../network/busChains.ts';
+import { busRates } from '../slices/buses.ts';
 import type { ElectricsRule } from '../checked.ts';
-
-/** Longest way beside a bus at 1 Mbit/s, m. */
-const LONGEST_STUB = 0.3;
 
 /** Terminators at the two ends, by where they sit and not by the total alone. */
 const termination: ElectricsRule = {
@@ -34,28 +34,56 @@ const termination: ElectricsRule = {
     }),
 };
 
+/** The rate at which every way beside a bus is short enough, as an edit. */
+function slower(
+  { busId, id, pin, name, rate, members }: BusChain,
+  count: number,
+): Cure<BuildCommand>[] {
+  const longest = Math.max(...members.map(({ stub }) => stub));
+  const enough = busRates
+    .slice(busRates.indexOf(rate) + 1)
+    .find((each) => longest <= longestStubs[each]);
+  if (!enough) return [];
+  const text = `Run the bus at ${enough}, where every unit on it can`;
+  const order = ORDER_STEP * (count + 1);
+  return [
+    {
+      text,
+      command:
+        busId === undefined
+          ? {
+              name: 'set',
+              path: ['buses', `bus-of-${id}`.slice(0, 40)],
+              value: { order, name: name.slice(0, 80), partId: id, pin, rate: enough },
+            }
+          : { name: 'set', path: ['buses', busId, 'rate'], value: enough },
+    },
+  ];
+}
+
 const stubs: ElectricsRule = {
   id: 'can.stub',
-  source: 'ways beside a bus shorter than 300 mm at 1 Mbit/s',
-  check: ({ electrics }) =>
-    electrics.buses.flatMap(({ members }) =>
-      members
-        .filter(({ stub }) => stub > LONGEST_STUB + 1e-9)
+  source: 'ways beside a bus shorter than 300 mm at 1 Mbit/s, 600 at 500, 1200 at 250 kbit/s',
+  check: ({ electrics, wired }) =>
+    electrics.buses.flatMap((bus) =>
+      bus.members
+        .filter(({ stub }) => stub > bus.longestStub + 1e-9)
         .map(({ partId, name, stub }): BuildFinding => {
           const measured = { value: stub, kind: 'length' } as const;
-          const limit = { value: LONGEST_STUB, kind: 'length' } as const;
+          const limit = { value: bus.longestStub, kind: 'length' } as const;
           return {
             id: `can.stub:${partId}`,
             rule: 'can.stub',
             severity: 'warn',
             where: { stage: 'devices', device: partId },
             title: 'Way beside the bus is too long',
-            because: `${name} stands {measured} beside the way between the terminators; at 1 Mbit/s {limit} is the most`,
+            because: `${name} stands {measured} beside the way between the terminators; at ${bus.rate} {limit} is the most`,
             numbers: { measured, limit },
             measured,
             limit,
             cures: () => [
               { text: 'Take it into the chain: to the one before it and on to the next' },
+              ...slower(bus, wired.buses.length),
             ],
           };
         }),

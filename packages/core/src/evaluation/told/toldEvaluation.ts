@@ -2,6 +2,7 @@ import type { NearComponent, NextTape, RoutedLine } from '../../vehicle/index.ts
 import { type JointState, type MadeEnd, type MadeLine, jointState } from '../../plumbing/index.ts';
 import {
   type ElectricDesign,
+  type BusChain,
   type SizedPumpFeed,
   type WireRole,
   terminalText,
@@ -138,6 +139,7 @@ export interface ToldEvaluation extends Pick<
   /** every wire of the vehicle */
   readonly wires: readonly ToldWire[];
   readonly wireFigures: ToldWireFigures;
+  readonly buses: readonly BusChain[];
   readonly lines: readonly ToldLine[];
   readonly components: readonly ToldComponent[];
   readonly made: readonly ToldMadeLine[];
@@ -201,6 +203,7 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
     wires: toldWires(evaluation.electrics),
     wireFigures: toldWireFigures(evaluation.electrics),
+    buses: evaluation.electrics.buses,
     made: evaluation.made.map(toldMade),
     nextTape: evaluation.map.nextTape,
     components: evaluation.map.components.map(({ component, nearest }) => ({

@@ -276,6 +276,7 @@ export const lantern: BuildDocument = writeBuild({
   controllers: lanternWiring.controllers,
   vehicleSignals: lanternWiring.vehicleSignals,
   grounds: [...lanternWiring.grounds, ...pumpWiring.grounds],
+  buses: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(80, 'ratio', '%'),

@@ -153,6 +153,7 @@ export const sandpiper: BuildDocument = writeBuild({
   controllers: sandpiperWiring.controllers,
   vehicleSignals: sandpiperWiring.vehicleSignals,
   grounds: [...sandpiperWiring.grounds, ...pumpWiring.grounds],
+  buses: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),
     injectorDuty: q(85, 'ratio', '%'),

@@ -119,12 +119,12 @@ describe('pump comparison', () => {
   test('a longer thin feed wire costs flow', () => {
     const long = applyCommand(lantern, {
       name: 'set-wire-length',
-      wireId: 'pump-feed-relay-87~pump-+',
+      wireId: 'pump~+',
       length: { typed: { value: 12, unit: 'm' }, measured: null },
     }).document;
     const thin = applyCommand(long, {
       name: 'choose-wire',
-      wireId: 'pump-feed-relay-87~pump-+',
+      wireId: 'pump~+',
       size: { id: 'W1', revision: 1 },
     }).document;
     const flow = (d: typeof lantern) =>

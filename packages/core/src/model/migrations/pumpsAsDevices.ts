@@ -67,7 +67,7 @@ function movedOption(option: Plain, { paths }: Became): Plain | undefined {
 /**
  * 11: a pump, its fuse, its relay and its inertia switch are devices like any other, wired pin by
  * pin; where a pump is grounded is a ground. A feed that had no pin of its own keeps having none.
- * Devices say whether what they are screwed into is there.
+ * Devices say whether what they are screwed into is there; buses may have a name and a rate.
  */
 export function pumpsAsDevices(document: Plain): Plain {
   const power = plain(document['power']);
@@ -207,6 +207,7 @@ export function pumpsAsDevices(document: Plain): Plain {
     },
     devices: { ...present, ...devices },
     grounds: { ...plain(document['grounds']), ...grounds },
+    buses: {},
     acceptances: Object.fromEntries(
       Object.entries(plain(document['acceptances'])).map(([key, made]) => [
         renamedKey(key, became),
