@@ -9,8 +9,9 @@ import type { WiringBuild } from './wiringBuild.ts';
 export type CaseVoltages =
   | {
       readonly state: 'solved';
-      readonly volts: Readonly<Record<string, number>>;
-      readonly amps: Readonly<Record<string, number>>;
+      readonly volts: ReadonlyMap<string, number>;
+      /** through every element: wires by their id */
+      readonly amps: ReadonlyMap<string, number>;
     }
   | { readonly state: 'failed'; readonly reason: string };
 
@@ -37,24 +38,16 @@ export function solvableNetwork(network: SizedNetwork, document: WiringBuild): S
 }
 
 /** The circuit solved in each case. */
-export function caseVoltages(
-  network: SizedNetwork,
-  { circuits, compiled }: SolvableNetwork,
-): Readonly<Record<ElectricCase, CaseVoltages>> {
-  const wireIds = network.netlist.wires.map(({ id }) => id);
+export function caseVoltages({
+  circuits,
+  compiled,
+}: SolvableNetwork): Readonly<Record<ElectricCase, CaseVoltages>> {
   return Object.fromEntries(
     electricCases.map((inCase): [ElectricCase, CaseVoltages] => {
       const solution = compiled.solve(circuits.changedIn(inCase));
       if (solution.state === 'failed') return [inCase, solution];
       const { voltages, currents } = solution;
-      return [
-        inCase,
-        {
-          state: 'solved',
-          volts: Object.fromEntries(voltages),
-          amps: Object.fromEntries(wireIds.map((id) => [id, currents.get(id) ?? 0])),
-        },
-      ];
+      return [inCase, { state: 'solved', volts: voltages, amps: currents }];
     }),
   ) as Record<ElectricCase, CaseVoltages>;
 }
@@ -78,8 +71,8 @@ export function loadVoltages(
         partId,
         name: names.get(partId) ?? partId,
         inCase,
-        supply: solved.volts[load.from] ?? 0,
-        back: solved.volts[load.to] ?? 0,
+        supply: solved.volts.get(load.from) ?? 0,
+        back: solved.volts.get(load.to) ?? 0,
         current,
       });
     }

@@ -109,10 +109,10 @@ export function deviceStrip(
   const negative = netlist.sources[0]?.negative ?? '';
   const volts = (node: string): number | undefined =>
     solved.state === 'solved'
-      ? (solved.volts[node] ?? 0) - (solved.volts[negative] ?? 0)
+      ? (solved.volts.get(node) ?? 0) - (solved.volts.get(negative) ?? 0)
       : undefined;
   const amps = (id: string): number =>
-    solved.state === 'solved' ? Math.abs(solved.amps[id] ?? 0) : 0;
+    solved.state === 'solved' ? Math.abs(solved.amps.get(id) ?? 0) : 0;
   const isEnd = (node: string): boolean => {
     const at = byNode.get(node);
     return (

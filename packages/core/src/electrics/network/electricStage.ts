@@ -43,7 +43,7 @@ export function electricStage(input: {
   const { document, catalogue } = input;
   const network = sizeNetwork({ document, catalogue });
   const solvable = solvableNetwork(network, document);
-  const cases = caseVoltages(network, solvable);
+  const cases = caseVoltages(solvable);
   const feeds = pumpSupply({ network, solvable, document, catalogue });
   const voltages = loadVoltages(network, cases);
   const terminators = terminatorsOf(document.devices, catalogue);

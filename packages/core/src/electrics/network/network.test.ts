@@ -26,8 +26,8 @@ describe.each(demoBuilds.map(({ id, document }) => [id, designOf(document)] as c
       const { volts, amps } = solvedOf(design, inCase);
       for (const sized of design.wires) {
         const { id, from, to } = sized.wire;
-        const across = (volts[from.node] ?? 0) - (volts[to.node] ?? 0);
-        const along = (amps[id] ?? 0) * (sized.resistance + contactsOf(sized));
+        const across = (volts.get(from.node) ?? 0) - (volts.get(to.node) ?? 0);
+        const along = (amps.get(id) ?? 0) * (sized.resistance + contactsOf(sized));
         expect(Math.abs(across - along), id).toBeLessThan(1e-6);
       }
     });
@@ -40,7 +40,7 @@ describe.each(demoBuilds.map(({ id, document }) => [id, designOf(document)] as c
       for (const { id, pins } of joints) {
         for (const { node } of pins) {
           const sum = design.wires.reduce((total, { wire }) => {
-            const current = amps[wire.id] ?? 0;
+            const current = amps.get(wire.id) ?? 0;
             if (wire.from.node === node) return total - current;
             return wire.to.node === node ? total + current : total;
           }, 0);
@@ -100,7 +100,7 @@ describe('what a circuit tells', () => {
     const rise = (inCase: 'cranking' | 'worst'): number => {
       const solved = cases[inCase];
       if (solved.state === 'failed') throw new Error(solved.reason);
-      return (solved.volts['engine-block:ground'] ?? 0) - (solved.volts['battery:−'] ?? 0);
+      return (solved.volts.get('engine-block:ground') ?? 0) - (solved.volts.get('battery:−') ?? 0);
     };
     expect(rise('cranking')).toBeGreaterThan(2 * rise('worst'));
     expect(rise('worst')).toBeGreaterThan(0);

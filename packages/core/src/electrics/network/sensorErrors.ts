@@ -68,13 +68,14 @@ export const sensorFormulas = [groundDrop, pressureError, temperatureError];
 const USUAL_PULL_UP = 2200;
 
 /** What a sensor's own ground stands above the ground of the controller that reads it, V. */
-function riseAt(device: Device, item: DeviceItem, volts: Readonly<Record<string, number>>): number {
+function riseAt(device: Device, item: DeviceItem, volts: ReadonlyMap<string, number>): number {
   const ground = item.pins.find(({ use }) => use === 'sensor-ground' || use === 'case');
   const signal = item.pins.find(({ use }) => use === 'signal');
   if (!ground || !signal) return 0;
-  const own = volts[nodeOf(device.id, ground.id)] ?? 0;
+  const own = volts.get(nodeOf(device.id, ground.id)) ?? 0;
   const target = device.connections[ground.id];
-  const reader = target?.to === 'controller' ? volts[nodeOf(target.controllerId, target.pin)] : 0;
+  const reader =
+    target?.to === 'controller' ? volts.get(nodeOf(target.controllerId, target.pin)) : 0;
   return own - (reader ?? 0);
 }
 
@@ -89,7 +90,7 @@ export function groundFigures(input: {
   const { worst } = cases;
   if (worst.state === 'failed') return [];
   const { volts } = worst;
-  const negative = volts[network.netlist.sources[0]?.negative ?? ''] ?? 0;
+  const negative = volts.get(network.netlist.sources[0]?.negative ?? '') ?? 0;
   const grounds = network.netlist.parts
     .filter(({ sort, pins }) => sort === 'ground' && pins.length > 0)
     .map(({ id, name }) =>
@@ -98,7 +99,7 @@ export function groundFigures(input: {
         label: `${name}, above the battery’s negative`,
         formula: groundDrop,
         inputs: {
-          ground: solvedIn(volts[nodeOf(id, 'ground')] ?? 0, 'worst'),
+          ground: solvedIn(volts.get(nodeOf(id, 'ground')) ?? 0, 'worst'),
           battery: solvedIn(negative, 'worst'),
         },
       }),

@@ -3,6 +3,7 @@ import { type Sourced, solvedIn } from '../../results/index.ts';
 import { buildNetlist } from '../netlist/buildNetlist.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import { type Netlist, nodeOf } from '../netlist/netlist.ts';
+import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import { chooseFuse } from '../power/chooseFuse.ts';
 import { fuseResistance } from '../power/contacts.ts';
@@ -51,8 +52,16 @@ const CRANKING = 30;
 /** What a wire found on the vehicle is taken to feed where its fuse is not known, A. */
 const FOUND_LOAD = 4;
 
-/** Runs of which every size is shown beside the one that was chosen. */
-const onPumpScreen: ReadonlySet<WireRun['kind']> = new Set(['pump', 'trunk', 'branch', 'trigger']);
+/** The parts of the pumps' feeds: of the wires at them every size is shown beside the chosen one. */
+function feedParts(document: WiringBuild): ReadonlySet<string> {
+  const ids = pumpFeedsOf(document).flatMap((feed) => [
+    feed.id,
+    feed.fuseId,
+    feed.relayId,
+    feed.cutOffId,
+  ]);
+  return new Set([sharedPartIds.mainFuse, ...ids.flatMap((id) => id ?? [])]);
+}
 
 function dropLimit(kind: WireRun['kind'], limits: WiringBuild['limits']): number {
   const low = limits.voltageLow.value;
@@ -162,6 +171,10 @@ export function sizeNetwork(input: {
     return fuses.get(at)?.judged.fuse;
   };
 
+  const ofFeeds = feedParts(document);
+  const shown = new Set(
+    netlist.parts.flatMap(({ id, pins }) => (ofFeeds.has(id) ? pins.map(({ node }) => node) : [])),
+  );
   const sizeRun = (run: WireRun, resistanceBefore: (wireId: string) => number): SizedRun => {
     const jobs = run.wires.map((wire) => {
       const protection = protectedBy.get(wire.id);
@@ -192,7 +205,7 @@ export function sizeNetwork(input: {
       jobs,
       sizes,
       dropLimit: dropLimit(run.kind, limits),
-      showLarger: onPumpScreen.has(run.kind),
+      showLarger: run.wires.some(({ from, to }) => shown.has(from.node) || shown.has(to.node)),
     });
     return { kind: run.kind, group };
   };

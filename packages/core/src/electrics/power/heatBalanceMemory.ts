@@ -3,16 +3,34 @@ import { type HeatedWire, conductorTemperature, permissibleCurrent } from './hea
 /** Answers that are kept; a loom has many wires that are alike. */
 const MOST = 20_000;
 
+type Known = Map<number, Known | number>;
+
+/** What is kept under a number, begun where there is nothing yet. */
+function under(known: Known, value: number): Known {
+  const present = known.get(value);
+  if (present instanceof Map) return present;
+  const begun: Known = new Map();
+  known.set(value, begun);
+  return begun;
+}
+
 /** A function of a heated wire and one number that answers the same question once. */
 function remembering(of: (wire: HeatedWire, value: number) => number) {
-  const known = new Map<string, number>();
+  const known: Known = new Map();
+  let count = 0;
   return (wire: HeatedWire, value: number): number => {
-    const key = `${wire.outsideDiameter} ${wire.resistancePerMetre} ${wire.ambient} ${wire.loadedTogether} ${value}`;
-    const last = known.get(key);
-    if (last !== undefined) return last;
+    const ofSize = under(under(known, wire.outsideDiameter), wire.resistancePerMetre);
+    const answers = under(under(ofSize, wire.ambient), wire.loadedTogether);
+    const last = answers.get(value);
+    if (typeof last === 'number') return last;
     const answer = of(wire, value);
-    if (known.size >= MOST) known.clear();
-    known.set(key, answer);
+    if (count >= MOST) {
+      known.clear();
+      count = 0;
+      return answer;
+    }
+    answers.set(value, answer);
+    count += 1;
     return answer;
   };
 }

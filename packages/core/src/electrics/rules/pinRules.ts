@@ -19,19 +19,35 @@ function unitsOf({ wired, catalogue, ecu }: ElectricsChecked): Unit[] {
   return [engine, ...others].filter(({ item }) => item.pins.length > 0);
 }
 
-const signalsOf = ({ wired, electrics }: ElectricsChecked, { id, item }: Unit) =>
-  controllerSignals(wired, electrics.netlist, id, item);
+/** The signals of a unit as they stand, and which sets of them want more pins than it has. */
+function standingOf({ wired, electrics }: ElectricsChecked, { id, item }: Unit) {
+  const signals = controllerSignals(wired, electrics.netlist, id, item);
+  const { problem, assigned } = problemOf(item, signals);
+  return { signals, problem, assigned, few: tooFew(problem) };
+}
+type Standing = ReturnType<typeof standingOf>;
+
+/** Units with how their signals stand: reckoned once for all checks of one build. */
+const standings = new WeakMap<
+  ElectricsChecked,
+  readonly { readonly unit: Unit; readonly standing: Standing }[]
+>();
+function unitsWithSignals(checked: ElectricsChecked) {
+  const known = standings.get(checked);
+  if (known) return known;
+  const units = unitsOf(checked).map((unit) => ({ unit, standing: standingOf(checked, unit) }));
+  standings.set(checked, units);
+  return units;
+}
 
 const few: ElectricsRule = {
   id: 'pin.too-few',
   source: 'every signal needs a pin that can do what it asks',
   check: (checked) =>
-    unitsOf(checked).flatMap((unit) => {
-      const signals = signalsOf(checked, unit);
-      const { problem } = problemOf(unit.item, signals);
+    unitsWithSignals(checked).flatMap(({ unit, standing: { signals, few: sets } }) => {
       const byId = new Map(signals.map((signal) => [signal.id, signal]));
       const told = new Set<string>();
-      return tooFew(problem).flatMap(({ signals: ids, pins }): BuildFinding[] => {
+      return sets.flatMap(({ signals: ids, pins }): BuildFinding[] => {
         const wanting = ids.flatMap((id) => byId.get(id) ?? []);
         const valve = pins.length === 0 ? threeWireValve(checked, wanting) : undefined;
         if (valve) {
@@ -96,10 +112,9 @@ const faults: ElectricsRule = {
   id: 'pin.fault',
   source: 'capability, current, frequency, pairs, timers and totals of the controller’s pins',
   check: (checked) =>
-    unitsOf(checked).flatMap((unit) => {
-      const signals = signalsOf(checked, unit);
-      const { problem, assigned } = problemOf(unit.item, signals);
-      const lacking = new Set(tooFew(problem).flatMap((each) => each.signals));
+    unitsWithSignals(checked).flatMap(({ unit, standing }) => {
+      const { signals, problem, assigned } = standing;
+      const lacking = new Set(standing.few.flatMap((each) => each.signals));
       const byId = new Map(signals.map((signal) => [signal.id, signal]));
       const open = assignmentFaults(problem, assigned).filter(
         // What has no pin because there are too few is told with those that want the same.

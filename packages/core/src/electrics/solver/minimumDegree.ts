@@ -12,24 +12,30 @@ export function minimumDegree(
     neighbours[a]?.add(b);
     neighbours[b]?.add(a);
   }
-  const left = new Set(Array.from({ length: size }, (_, row) => row));
+  // Rows by how many neighbours they have left.
+  const rowsOf: Set<number>[] = [];
+  const withDegree = (degree: number): Set<number> => (rowsOf[degree] ??= new Set());
+  const degrees = Int32Array.from(neighbours, (around) => around.size);
+  degrees.forEach((degree, row) => withDegree(degree).add(row));
   const order = new Int32Array(size);
+  let fewest = 0;
   for (let k = 0; k < size; k++) {
-    let best = left.values().next().value ?? 0;
-    let fewest = Infinity;
-    for (const row of left) {
-      const degree = neighbours[row]?.size ?? 0;
-      if (degree < fewest) {
-        best = row;
-        fewest = degree;
-      }
-    }
+    while ((rowsOf[fewest]?.size ?? 0) === 0) fewest += 1;
+    const best = withDegree(fewest).values().next().value ?? 0;
     order[k] = best;
-    left.delete(best);
+    withDegree(fewest).delete(best);
     const around = [...(neighbours[best] ?? [])];
     for (const a of around) {
-      neighbours[a]?.delete(best);
-      for (const b of around) if (a !== b) neighbours[a]?.add(b);
+      const of = neighbours[a];
+      if (!of) continue;
+      of.delete(best);
+      for (const b of around) if (a !== b) of.add(b);
+      const was = degrees[a] ?? 0;
+      if (of.size === was) continue;
+      withDegree(was).delete(a);
+      withDegree(of.size).add(a);
+      degrees[a] = of.size;
+      fewest = Math.min(fewest, of.size);
     }
   }
   return order;

@@ -9,9 +9,15 @@ function sameNumbers(a: ArrayLike<unknown>, b: ArrayLike<unknown>): boolean {
   return true;
 }
 
+function sameEntries(a: ReadonlyMap<unknown, unknown>, b: ReadonlyMap<unknown, unknown>): boolean {
+  if (a.size !== b.size) return false;
+  for (const [key, value] of a) if (!b.has(key) || !sameValue(value, b.get(key))) return false;
+  return true;
+}
+
 /**
- * Whether two values of plain data, lists and typed arrays hold the same. Anything else (maps,
- * functions) is the same only where it is the same object.
+ * Whether two values of plain data, lists, typed arrays and maps hold the same. Anything else
+ * (functions) is the same only where it is the same object.
  */
 export function sameValue(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
@@ -24,6 +30,7 @@ export function sameValue(a: unknown, b: unknown): boolean {
   if (ArrayBuffer.isView(a) && ArrayBuffer.isView(b)) {
     return sameNumbers(a as never, b as never);
   }
+  if (a instanceof Map) return b instanceof Map && sameEntries(a, b);
   if (!isPlain(a) || !isPlain(b)) return false;
   const keys = Object.keys(a);
   return (

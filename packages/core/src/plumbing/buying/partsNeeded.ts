@@ -79,6 +79,23 @@ export interface PartNeed {
   readonly pieces: readonly NeededPiece[];
 }
 
+/** A part while it is counted. */
+interface Counted {
+  readonly item: CatalogueItem;
+  readonly uses: PartUse[];
+  readonly usedFor: Set<string>;
+  readonly pieces: NeededPiece[];
+}
+
+const countedPart = ({ item, uses, usedFor, pieces }: Counted): PartNeed => ({
+  item,
+  unit: item.category === 'hose' || item.category === 'wire' ? 'm' : 'piece',
+  quantity: uses.reduce((sum, { quantity }) => sum + quantity, 0),
+  uses,
+  usedFor: [...usedFor],
+  pieces,
+});
+
 /** What a build needs that the catalogue does not have. */
 export interface MissingPart {
   readonly words: string;
@@ -141,19 +158,15 @@ export function partsNeeded(input: NeededInput): {
   readonly tools: readonly ToolNeed[];
 } {
   const { catalogue, made } = input;
-  const needs = new Map<string, PartNeed>();
+  const needs = new Map<string, Counted>();
   const missing: MissingPart[] = [];
   const put = (item: CatalogueItem, use: PartUse, piece?: NeededPiece): void => {
     const key = refKey(item);
-    const known = needs.get(key);
-    needs.set(key, {
-      item,
-      unit: item.category === 'hose' || item.category === 'wire' ? 'm' : 'piece',
-      quantity: (known?.quantity ?? 0) + use.quantity,
-      uses: [...(known?.uses ?? []), use],
-      usedFor: [...new Set([...(known?.usedFor ?? []), use.name])],
-      pieces: [...(known?.pieces ?? []), ...(piece ? [piece] : [])],
-    });
+    const need = needs.get(key) ?? { item, uses: [], usedFor: new Set(), pieces: [] };
+    needs.set(key, need);
+    need.uses.push(use);
+    need.usedFor.add(use.name);
+    if (piece) need.pieces.push(piece);
   };
   const add = (ref: ItemRef, quantity: number, name: string, path: Path): void => {
     const item = itemAt(catalogue, ref);
@@ -244,5 +257,5 @@ export function partsNeeded(input: NeededInput): {
       else missing.push({ words, count, usedFor });
     }
   }
-  return { parts: [...needs.values()], missing, tools: seatTools(seats) };
+  return { parts: [...needs.values()].map(countedPart), missing, tools: seatTools(seats) };
 }
