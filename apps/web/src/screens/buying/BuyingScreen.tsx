@@ -95,7 +95,7 @@ function Counter({ name, lines }: { name: string; lines: readonly ShoppingLine[]
       wideOnly: true,
       cell: ({ buy, usedFor }) => (
         <span className="text-[13px]">
-          {buy === 0 ? '' : usedFor.slice(0, 3).join(', ')}
+          {buy === 0 ? '' : usedFor.slice(0, 3).join('; ')}
           {buy > 0 && usedFor.length > 3 ? ` and ${usedFor.length - 3} more` : ''}
         </span>
       ),

@@ -92,8 +92,8 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
             Put in what an engine like this usually has
           </button>
           <p className="text-[13px] text-second">
-            {count === 1 ? '1 device, with its fuse,' : `${count} devices, with their fuses,`}
-            grounds and pins; change them then.
+            {count === 1 ? '1 device with its fuse' : `${count} devices with their fuses`}, grounds
+            and pins; change them then.
           </p>
         </>
       )}

@@ -10,6 +10,9 @@ import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer
 import { Select } from '../../ui/Select.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 
+/** A drop of less reads as none, V. */
+const NOTHING = 5e-5;
+
 type About = { readonly deviceId: string; readonly inCase: ElectricCase };
 type Lines = Awaited<ReturnType<Parameters<Question<About, unknown>>[0]['strip']>>;
 const ask: Question<About, Lines> = (worker, document, about) => worker.strip(document, about);
@@ -31,7 +34,8 @@ function Step({ step, first }: { step: StripStep; first: boolean }) {
               </span>
               <span aria-hidden="true" className="my-0.5 w-full border-t-2 border-moss" />
               <span>
-                {measure(wire.current, 'current')}, −{measure(wire.drop, 'voltage')}
+                {measure(wire.current, 'current')}, {wire.drop < NOTHING ? '' : '−'}
+                {measure(wire.drop < NOTHING ? 0 : wire.drop, 'voltage')}
               </span>
             </>
           ) : (

@@ -83,7 +83,7 @@ export function FoundWires() {
                 <td className="text-left">
                   <button
                     type="button"
-                    className="underline"
+                    className="text-left underline"
                     aria-expanded={open === signal.id}
                     onClick={() => setOpen(open === signal.id ? undefined : signal.id)}
                   >
@@ -95,7 +95,9 @@ export function FoundWires() {
                 </td>
                 <td className="text-left max-[600px]:hidden">{signal.use}</td>
                 {keyPositions.map((position) => (
-                  <td key={position}>{shown(signal[position])}</td>
+                  <td key={position} className="whitespace-nowrap max-[600px]:px-1">
+                    {shown(signal[position])}
+                  </td>
                 ))}
               </tr>
             ))}

@@ -178,7 +178,7 @@ export function WiringScreen() {
                   },
                   ...offered.map((f) => ({
                     value: f.id,
-                    label: f.style === 'blade' ? `${f.rating} A` : f.designation,
+                    label: f.style === 'blade' ? `${f.rating} A` : `${f.rating} A, bolted`,
                   })),
                 ]}
                 onChoose={(id) =>

@@ -45,7 +45,13 @@ function clampAt(line: MadeLine, end: MadeEnd, catalogue: Catalogue): LinePart[]
   const wanted = jointState(end, hose) === 'straight-on' || end.item?.earClamp === 'asked';
   if (!wanted) return [];
   const form = pressure > WORM_HOLDS ? 'injection clamp' : 'worm clamp';
-  return [part(smallPartFor(catalogue, form, hose.outsideDiameter), `${form} for it`, 1)];
+  return [
+    part(
+      smallPartFor(catalogue, form, hose.outsideDiameter),
+      `${form} for a hose of ${Math.round(hose.outsideDiameter * 1e3)} mm`,
+      1,
+    ),
+  ];
 }
 
 /** Whether a joint of a line is sealed on its thread: taper threads are, nothing else is. */
