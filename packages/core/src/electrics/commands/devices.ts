@@ -1,8 +1,8 @@
 import { command, entryOf } from '../../model/command.ts';
-import type { DocumentDraft } from '../../model/edit.ts';
 import { choice, nullable, object, record, text } from '../../model/spec.ts';
 import { placementSpec } from '../../vehicle/model.ts';
-import { type Connection, connectionSpec } from '../slices/connections.ts';
+import { connectionSpec } from '../slices/connections.ts';
+import { type Connections, allConnections } from './allConnections.ts';
 import { deviceSpec } from '../slices/devices.ts';
 
 const id = text({ min: 1, max: 60 });
@@ -22,17 +22,6 @@ export const putDevices = command({
     Object.assign(draft.devices, c.devices);
   },
 });
-
-type Connections = Record<string, Connection>;
-
-/** Every part's connections, by where they stand. */
-function allConnections(draft: DocumentDraft): Connections[] {
-  return [
-    draft.power.ecuConnections as Connections,
-    ...Object.values(draft.devices).map((each) => each.connections as Connections),
-    ...Object.values(draft.controllers).map((each) => each.connections as Connections),
-  ];
-}
 
 /** Takes a device out; what was wired to it is wired to nothing then. */
 export const removeDevice = command({

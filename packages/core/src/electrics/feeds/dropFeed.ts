@@ -1,20 +1,12 @@
 import type { DocumentDraft } from '../../model/edit.ts';
+import { allConnections } from '../commands/allConnections.ts';
 import type { Connection } from '../slices/connections.ts';
 
 const targetsOf = (connections: Readonly<Record<string, Connection>>): readonly Connection[] =>
   Object.values(connections);
 
-/** Everything that is wired to something, by its connections. */
-function wiredIn(draft: DocumentDraft): readonly Readonly<Record<string, Connection>>[] {
-  return [
-    draft.power.ecuConnections,
-    ...Object.values(draft.devices).map(({ connections }) => connections),
-    ...Object.values(draft.controllers).map(({ connections }) => connections),
-  ];
-}
-
 const isUsed = (draft: DocumentDraft, isIt: (target: Connection) => boolean): boolean =>
-  wiredIn(draft).some((connections) => targetsOf(connections).some(isIt));
+  allConnections(draft).some((connections) => targetsOf(connections).some(isIt));
 
 /**
  * Takes a pump's device out, and with it what served it alone: its relay, its fuse, the switch in

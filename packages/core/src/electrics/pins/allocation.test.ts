@@ -4,6 +4,7 @@ import { beforeAll, describe, expect, test } from 'vitest';
 import { type ProgramSolver, seededUniform, solverByText } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import { type AllocationAnswer, allocate, allocationCost, conflictOf } from './allocate.ts';
+import { pin, signal } from '../../tests/allocationParts.ts';
 import type { AllocationProblem, PinOffer, SignalNeed } from './allocationProblem.ts';
 import { assignmentFaults } from './assignmentFaults.ts';
 import type { PinCapability } from '../../catalogue/index.ts';
@@ -16,38 +17,6 @@ beforeAll(async () => {
   solve = solverByText((text, options) => solver.solve(text, options));
 });
 
-const pin = (
-  id: string,
-  capabilities: PinCapability[],
-  more: Partial<PinOffer> = {},
-): PinOffer => ({
-  id,
-  connector: 'A',
-  number: 1,
-  capabilities,
-  currentLimit: Infinity,
-  frequencyLimit: Infinity,
-  timer: undefined,
-  pairedWith: undefined,
-  ...more,
-});
-const signal = (
-  id: string,
-  capability: PinCapability,
-  more: Partial<SignalNeed> = {},
-): SignalNeed => ({
-  id,
-  name: id,
-  capability,
-  current: 0,
-  frequency: 0,
-  pairedWith: undefined,
-  position: undefined,
-  nearConnector: undefined,
-  locked: undefined,
-  output: undefined,
-  ...more,
-});
 const problem = (
   pins: readonly PinOffer[],
   signals: readonly SignalNeed[],

@@ -1,33 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { PinCapability } from '../../catalogue/index.ts';
-import type { AllocationProblem, PinOffer, SignalNeed } from './allocationProblem.ts';
+import { pin, signal } from '../../tests/allocationParts.ts';
+import type { AllocationProblem } from './allocationProblem.ts';
 import { tooFew } from './tooFew.ts';
 
 const kinds = ['low-side', 'high-side', 'pwm'] as const;
-
-const pin = (id: string, capabilities: readonly PinCapability[]): PinOffer => ({
-  id,
-  connector: 'A',
-  number: 1,
-  capabilities,
-  currentLimit: Infinity,
-  frequencyLimit: Infinity,
-  timer: undefined,
-  pairedWith: undefined,
-});
-const signal = (id: string, capability: PinCapability): SignalNeed => ({
-  id,
-  name: id,
-  capability,
-  current: 0,
-  frequency: 0,
-  pairedWith: undefined,
-  position: undefined,
-  nearConnector: undefined,
-  locked: undefined,
-  output: undefined,
-});
 
 /** Whether every signal can have a pin of its own, by trying all ways. */
 function fits({ pins, signals }: Pick<AllocationProblem, 'pins' | 'signals'>): boolean {

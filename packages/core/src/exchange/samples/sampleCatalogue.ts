@@ -1,7 +1,9 @@
 import type { Catalogue } from '../../catalogue/index.ts';
 import { sampleBatteries, sampleFuses, sampleRelays, sampleWires } from './sampleElectrical.ts';
 import { sampleEcus } from './sampleControllers.ts';
-import { sampleDevices } from './sampleDevices.ts';
+import { sampleActuators } from './sampleActuators.ts';
+import { sampleSensors } from './sampleSensors.ts';
+import { sampleBulkheads, sampleVehicleDevices } from './sampleVehicleDevices.ts';
 import { sampleFasteners } from './sampleFasteners.ts';
 import { sampleEnds } from './sampleEnds.ts';
 import { sampleFittings } from './sampleFittings.ts';
@@ -37,6 +39,9 @@ export const sampleCatalogue: Catalogue = {
     ...sampleRelays,
     ...sampleWires,
     ...sampleEcus,
-    ...sampleDevices,
+    ...sampleSensors,
+    ...sampleActuators,
+    ...sampleVehicleDevices,
+    ...sampleBulkheads,
   ],
 };
