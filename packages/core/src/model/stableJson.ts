@@ -7,8 +7,8 @@ const known = new WeakMap<object, string>();
 const WORTH_KEEPING = 400;
 
 /**
- * JSON with the keys of every object sorted, so that equal values give equal text. Objects must
- * not be changed once they have been written.
+ * JSON with the keys of every object sorted, so that equal values give equal text; a map reads as an
+ * object. Objects must not be changed once they have been written.
  */
 export function stableJson(value: unknown): string {
   if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';
@@ -16,7 +16,11 @@ export function stableJson(value: unknown): string {
   if (before !== undefined) return before;
   const text = Array.isArray(value)
     ? `[${value.map(stableJson).join()}]`
-    : recordJson(value as Readonly<Record<string, unknown>>);
+    : recordJson(
+        value instanceof Map
+          ? (Object.fromEntries(value) as Readonly<Record<string, unknown>>)
+          : (value as Readonly<Record<string, unknown>>),
+      );
   if (text.length > WORTH_KEEPING) known.set(value, text);
   return text;
 }
