@@ -7,3 +7,4 @@ export * from './parseNumber.ts';
 export * from './parseQuantity.ts';
 export type * from './quantity.ts';
 export * from './unitKinds.ts';
+export { lowerFirst } from './lowerFirst.ts';

@@ -1,5 +1,6 @@
 import {
   type Device,
+  type Path,
   electricCaseWords,
   electricCases,
   electricsFigure,
@@ -9,6 +10,7 @@ import {
 import { useBuild } from '../../build/BuildContext.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FieldOf } from '../../ui/FieldOf.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { ConnectionField } from './ConnectionField.tsx';
@@ -80,6 +82,12 @@ function PartField({ device }: { device: Device }) {
   );
 }
 
+/** Where else a device's name stands: a pump and its device are one thing. */
+const alsoNamed = ({ part }: Device): readonly Path[] =>
+  part.kind === 'pump'
+    ? [['fuelCircuits', part.circuitId, 'elements', part.elementId, 'name']]
+    : [];
+
 /** One device: what it is, where it sits, where its pins lead, what it gets. */
 export function DeviceInspector({ device }: { device: Device }) {
   const { document: build, catalogue, evaluation, edit } = useBuild();
@@ -96,7 +104,7 @@ export function DeviceInspector({ device }: { device: Device }) {
         <FindingNote key={finding.id} finding={finding} />
       ))}
       <div className="mt-2 space-y-1.5">
-        <FieldOf path={[...path, 'name']} />
+        <TextField path={[...path, 'name']} alsoAt={alsoNamed(device)} />
         <PartField device={device} />
         <FieldOf path={[...path, 'state']} />
         {device.state === 'removed' && <FieldOf path={[...path, 'replacedBy']} />}

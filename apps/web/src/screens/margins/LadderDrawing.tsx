@@ -6,10 +6,10 @@ import {
   fromSI,
   reachedRungs,
   toSI,
+  lowerFirst,
 } from '@brookrain/core';
 import { scaleLinear } from 'd3-scale';
 import { scaleTop } from '../../frame/powerScale.ts';
-import { lowerFirst } from '../../ui/lowerFirst.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
 const W = 420;

@@ -1,10 +1,9 @@
-import { type Severity, formatMeasure, reachedRungs } from '@brookrain/core';
+import { type Severity, formatMeasure, reachedRungs, lowerFirst } from '@brookrain/core';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import { openFindings } from '../../frame/stages.ts';
 import { useBuild } from '../../build/BuildContext.ts';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
-import { lowerFirst } from '../../ui/lowerFirst.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { VariantLadder } from './VariantLadder.tsx';
 import { UncertaintyPanel } from './UncertaintyPanel.tsx';

@@ -1,9 +1,8 @@
-import { type Ladder, formatMeasure, ladderVariants, readBuild } from '@brookrain/core';
+import { type Ladder, formatMeasure, ladderVariants, readBuild, lowerFirst } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
-import { lowerFirst } from '../../ui/lowerFirst.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { LadderDrawing } from './LadderDrawing.tsx';
 

@@ -1,5 +1,6 @@
 import type { ItemRef } from '../../model/spec.ts';
 import type { Device, Ground } from '../../model/index.ts';
+import { lowerFirst } from '../../quantities/index.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { type TriggerSide, coilConnections, cutOffConnections } from './coilConnections.ts';
@@ -54,7 +55,7 @@ export function planFeed(plan: FeedPlan): Device[] {
     {
       ...every,
       id: ids.fuse,
-      name: `Fuse, ${pump.name.toLowerCase()}`,
+      name: `Fuse, ${lowerFirst(pump.name)}`,
       part: { kind: 'fuse', item: plan.fuse },
       placementId: panelPlacementId,
       connections: { in: { to: 'part', partId: sharedPartIds.stud, pin: 'stud' } },
@@ -62,7 +63,7 @@ export function planFeed(plan: FeedPlan): Device[] {
     {
       ...every,
       id: ids.relay,
-      name: `Relay, ${pump.name.toLowerCase()}`,
+      name: `Relay, ${lowerFirst(pump.name)}`,
       part: { kind: 'relay', item: plan.relay },
       placementId: panelPlacementId,
       connections: { '30': { to: 'part', partId: ids.fuse, pin: 'out' }, ...coil },
@@ -84,7 +85,7 @@ export function planFeed(plan: FeedPlan): Device[] {
 /** The ground that a pump's feed ends in, where the build has none for it. */
 export const feedGround = (pumpId: string, name: string, placementId: string): Ground => ({
   id: feedDeviceIds(pumpId).ground,
-  name: `Ground, ${name.toLowerCase()}`,
+  name: `Ground, ${lowerFirst(name)}`,
   on: 'chassis',
   placementId,
   strapTo: null,

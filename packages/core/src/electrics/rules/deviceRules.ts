@@ -1,5 +1,6 @@
 import { type DeviceItem, lookUp, newestOf, refOf } from '../../catalogue/index.ts';
 import type { BuildCommand, BuildFinding, Device, VehicleSignal } from '../../model/index.ts';
+import { lowerFirst } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { isLive } from '../network/networkCircuit.ts';
@@ -199,7 +200,7 @@ const alternator: ElectricsRule = {
           ...(plain
             ? [
                 {
-                  text: `Fit ${plain.designation.toLowerCase()}`,
+                  text: `Fit ${lowerFirst(plain.designation)}`,
                   command: {
                     name: 'set-several' as const,
                     label: `Fit ${plain.designation}`,

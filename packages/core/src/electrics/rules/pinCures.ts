@@ -1,5 +1,6 @@
 import { type EcuItem, lookUp, newestOf, refOf } from '../../catalogue/index.ts';
 import type { BuildCommand, Device } from '../../model/index.ts';
+import { lowerFirst } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked } from '../checked.ts';
 import type { Netlist } from '../netlist/netlist.ts';
@@ -133,7 +134,7 @@ export function threeWireValve(
     plain && supply
       ? [
           {
-            text: `Fit ${plain.designation.toLowerCase()}`,
+            text: `Fit ${lowerFirst(plain.designation)}`,
             command: {
               name: 'set-several',
               label: `Fit ${plain.designation}`,
