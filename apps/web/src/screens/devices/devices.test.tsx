@@ -1,6 +1,6 @@
 import '../../tests/inlineWorker.ts';
 import '../../tests/radixInJsdom.ts';
-import { type BuildDocument, lantern } from '@brookrain/core';
+import { type BuildDocument, kittiwake, lantern } from '@brookrain/core';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
@@ -57,6 +57,57 @@ describe('devices', () => {
     await userEvent.clear(field);
     await userEvent.type(field, '9800 mV{Enter}');
     expect(edited.document.vehicleSignals['permanent']?.crank?.value).toBeCloseTo(9.8, 9);
+  });
+});
+
+describe('a pump among the devices', () => {
+  test('is renamed in its circuit too, as one edit', async () => {
+    const edited = renderInBuild(lantern, <DevicesScreen />, '/?of=pump');
+    const field = await screen.findByLabelText('Name');
+    await userEvent.clear(field);
+    await userEvent.type(field, 'Left pump{Enter}');
+    expect(edited.commands).toHaveLength(1);
+    expect(edited.document.devices['pump']?.name).toBe('Left pump');
+    expect(edited.document.fuelCircuits['main']?.elements['pump']?.name).toBe('Left pump');
+  });
+});
+
+describe('a sensor that is screwed in', () => {
+  test('says what its seat asks, and is put into a boss instead', async () => {
+    const edited = renderInBuild(lantern, <DevicesScreen />, '/?of=oil-pressure');
+    const seat = await screen.findByRole('region', { name: 'Seat' });
+    expect(seat.textContent).toContain('Sits in 1/8-27 NPT');
+    expect(seat.textContent).toContain('Tapping drill 8.6 mm into at least 6.7 mm of metal');
+    expect(seat.textContent).toContain('1/8-28 BSPT looks alike and does not fit');
+    await choose('Its seat', 'boss');
+    expect(edited.document.devices['oil-pressure']?.seat).toBe('boss');
+    expect(seat.textContent).not.toContain('Tapping drill');
+  });
+
+  test('what is not screwed in has none', async () => {
+    renderInBuild(lantern, <DevicesScreen />, '/?of=fan-1');
+    await screen.findByRole('list', { name: 'Way of Supply' });
+    expect(screen.queryByRole('region', { name: 'Seat' })).toBeNull();
+  });
+});
+
+describe('a bus', () => {
+  test('is told with what a meter reads across it, and runs slower where it is said', async () => {
+    const edited = renderInBuild(kittiwake, <DevicesScreen />);
+    const buses = await screen.findByRole('region', { name: 'Buses' });
+    expect(buses.textContent).toContain('Terminated at its two ends');
+    expect(buses.textContent).toContain('60 Ω');
+    expect(buses.textContent).toContain('at most 300 mm');
+    await choose('Vehicle bus', '500 kbit/s');
+    expect(edited.document.buses['bus-1']?.rate).toBe('500 kbit/s');
+    expect(buses.textContent).toContain('at most 600 mm');
+  });
+
+  test('of which the build says nothing is written down with the first rate that is chosen', async () => {
+    const edited = renderInBuild({ ...kittiwake, buses: {} }, <DevicesScreen />);
+    await choose(/^Bus of/, '250 kbit/s');
+    const [bus] = Object.values(edited.document.buses);
+    expect(bus).toMatchObject({ rate: '250 kbit/s' });
   });
 });
 
