@@ -88,6 +88,14 @@ export const briefSpec = object(
       max: 16,
       message: 'cylinders must be a whole number from 1 to 16',
     }),
+    firingOrder: text({
+      label: 'Firing order',
+      help: 'cylinders in the order in which they fire, such as 1-3-4-2',
+      since: 11,
+      min: 0,
+      max: 60,
+      initial: '',
+    }),
     power: startFields.power,
     powerSpeed: startFields.powerSpeed,
     idleSpeed: quantityField('rotation', 'rpm', {

@@ -128,6 +128,10 @@ function circuitOf(answers: StartAnswers, catalogue: Catalogue): FuelCircuit {
   });
 }
 
+/** How engines in line usually fire, by their cylinders; of others nothing is taken for granted. */
+const usualFiringOrder = (cylinders: number): string =>
+  ['', '1', '1-2', '1-2-3', '1-3-4-2', '1-2-4-5-3', '1-5-3-6-2-4'][cylinders] ?? '';
+
 /** Where a pump outside of the tank usually sits, m. */
 export const PUMP_OUTSIDE = [0.08, -0.3, 0.38] as const;
 
@@ -185,6 +189,7 @@ export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     aspiration: answers.aspiration,
     displacement: answers.displacement,
     cylinders: answers.cylinders,
+    firingOrder: usualFiringOrder(answers.cylinders),
     power: answers.power,
     powerSpeed: answers.powerSpeed,
     idleSpeed: q(answers.limiterSpeed.value > 130 ? 1100 : 850, 'rotation', 'rpm'),

@@ -94,6 +94,7 @@ function expectedOf(path: Path): readonly string[] {
       return id === 'reason' ? [] : [...mayRun([slices.school])];
     case 'brief':
       if (id === 'vehicle' || id === 'engine') return [];
+      if (id === 'firingOrder') return [...mayRun([slices.judgedBrief])];
       if (id === 'use') return [...mayRun([slices.judgedBrief, slices.use])];
       if (id === 'cruisePower' || id === 'cruiseRoadSpeed') {
         return [...mayRun([slices.judgedBrief, slices.road])];

@@ -231,11 +231,12 @@ describe('documents of older versions', () => {
       expect(nine['version']).toBe(9);
       const lifted = storedDocument(nine);
       expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
-      const { version: _, power, ...rest } = nine;
+      const { version: _, power, brief, ...rest } = nine;
       const { devices, grounds, ...others } = lifted;
       expect(others).toEqual({
         ...rest,
         version: CURRENT_VERSION,
+        brief: { ...(brief as Plain), firingOrder: '' },
         power: powerOfNow(power),
         controllers: {},
         vehicleSignals: {},

@@ -30,6 +30,7 @@ export const signal = (
   frequency: 0,
   pairedWith: undefined,
   position: undefined,
+  group: undefined,
   nearConnector: undefined,
   locked: undefined,
   output: undefined,

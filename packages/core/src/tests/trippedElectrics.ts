@@ -74,6 +74,15 @@ export const trippedElectrics: readonly TrippedBuild[] = [
       { '30': part('fuse-cooler-fan', 'out'), '86': ecu(''), '85': ground('panel-stud') },
     ],
   ]),
+  trip('pin.sequence', 'pin.sequence:ecu/injector-1~2', [
+    [connection('injector-2', '2'), ecu('B03')],
+    [connection('injector-3', '2'), ecu('B02')],
+  ]),
+  {
+    ...trip('pin.sequence', 'pin.sequence-unknown:ecu', [], false),
+    build: changed(kittiwake, [['brief', 'firingOrder'], '']),
+    soundBuild: kittiwake,
+  },
   trip('pin.too-few', 'pin.three-wire-valve:idle-valve', [
     [[...idleValve, 'part'], item('DV-IDLE3')],
     [

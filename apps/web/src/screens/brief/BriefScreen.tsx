@@ -167,6 +167,7 @@ export function BriefScreen() {
           />
           <QuantityField path={['brief', 'boost']} />
           <QuantityField path={['brief', 'idleManifoldAbsolute']} />
+          <TextField path={['brief', 'firingOrder']} />
         </section>
         <section className="space-y-1.5">
           <h3>Target</h3>

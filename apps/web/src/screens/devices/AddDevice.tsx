@@ -37,6 +37,7 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
       state: 'new',
       replacedBy: '',
       seat: item ? usualSeat(item) : 'there',
+      cylinder: null,
       loadedTogether: 3,
     } as const;
     const [base, device] = ((): [string, StoredDevice] | [string, undefined] => {

@@ -82,6 +82,26 @@ function PartField({ device }: { device: Device }) {
   );
 }
 
+/** Which cylinder a coil fires. */
+function CylinderField({ device }: { device: Device }) {
+  const { document: build, edit } = useBuild();
+  const path = ['devices', device.id, 'cylinder'];
+  return (
+    <ChoiceField
+      label="Cylinder"
+      value={device.cylinder === null ? '' : `${device.cylinder}`}
+      choices={[
+        { value: '', label: 'not said' },
+        ...Array.from({ length: build.brief.cylinders }, (_, i) => ({
+          value: `${i + 1}`,
+          label: `${i + 1}`,
+        })),
+      ]}
+      onChoose={(value) => edit({ name: 'set', path, value: value === '' ? null : Number(value) })}
+    />
+  );
+}
+
 /** Where else a device's name stands: a pump and its device are one thing. */
 const alsoNamed = ({ part }: Device): readonly Path[] =>
   part.kind === 'pump'
@@ -106,6 +126,8 @@ export function DeviceInspector({ device }: { device: Device }) {
       <div className="mt-2 space-y-1.5">
         <TextField path={[...path, 'name']} alsoAt={alsoNamed(device)} />
         <PartField device={device} />
+        {device.part.kind === 'injector' && <FieldOf path={[...path, 'part', 'cylinder']} />}
+        {item?.role === 'ignition coil' && <CylinderField device={device} />}
         <FieldOf path={[...path, 'state']} />
         {device.state === 'removed' && <FieldOf path={[...path, 'replacedBy']} />}
         <ChoiceField

@@ -132,6 +132,10 @@ export const ecu = catalogueKind({
       ...figure('current', 'A', [0, 1000], 'High side, all together (0: not said)'),
       whenEmpty: 0,
     },
+    sequence: {
+      ...choice(['cylinder', 'firing order'], { label: 'Output n is for the n-th by' }),
+      whenEmpty: 'cylinder' as const,
+    },
     pins: list(controllerPinSpec, { max: 200, whenEmpty: [] }),
   },
   rows: 'pins',

@@ -39,7 +39,13 @@ export const feedDeviceIds = (pumpId: string) => ({
 export function planFeed(plan: FeedPlan): Device[] {
   const { pump, panelPlacementId, groundId, loadedTogether } = plan;
   const ids = feedDeviceIds(pump.id);
-  const every = { state: 'new', replacedBy: '', seat: 'there', loadedTogether } as const;
+  const every = {
+    state: 'new',
+    replacedBy: '',
+    seat: 'there',
+    cylinder: null,
+    loadedTogether,
+  } as const;
   const coil = coilConnections({
     side: plan.trigger,
     groundId,
@@ -108,6 +114,7 @@ export function planCutOff(parts: {
     state: 'new',
     replacedBy: '',
     seat: 'there',
+    cylinder: null,
     connections: cutOffConnections(side, groundId),
   };
 }

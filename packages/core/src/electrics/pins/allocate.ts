@@ -7,6 +7,7 @@ import {
   outputsOf,
 } from './allocationProblem.ts';
 import { allocationProgram, pinsFor } from './allocationProgram.ts';
+import { inSequence } from './inSequence.ts';
 import { firstAllocation } from './firstAllocation.ts';
 
 /** Why not all signals find a pin: those of the set do not, and any of them left out, the others do. */
@@ -132,7 +133,7 @@ export function* allocate(
     const pins = first ?? new Map<string, string>();
     return { state: 'allocated', pins, cost: allocationCost(problem, pins), proven: false };
   }
-  const found = read(answer.amounts);
+  const found = inSequence(problem, read(answer.amounts));
   const better = !first || answer.cost <= allocationCost(problem, first);
   const pins = better ? found : first;
   return {

@@ -31,6 +31,8 @@ export interface SignalNeed {
   readonly pairedWith: string | undefined;
   /** place in a row that is best kept in order: injector 3 */
   readonly position: number | undefined;
+  /** what is fired in turn with it, in the order of their places */
+  readonly group: string | undefined;
   /** connector that lies nearest to the device */
   readonly nearConnector: string | undefined;
   /** pin that a person has settled */

@@ -71,6 +71,7 @@ describe('a larger unit', () => {
       from: leat,
       to: withHighSide(6),
       must: [],
+      order: undefined,
     })!;
     const own = changes.find(({ path }) => path.at(-1) === 'ecuConnections')!.value as Record<
       string,

@@ -24,9 +24,13 @@ export function exchangeUnit(input: {
   readonly to: EcuItem;
   /** signals that have to find a pin; others that the new unit cannot serve have none then */
   readonly must: readonly string[];
+  /** cylinders in the order in which they fire, where that is known */
+  readonly order: readonly number[] | undefined;
 }): Change[] | undefined {
   const { wired, netlist, from, to } = input;
-  const signals = controllerSignals(wired, netlist, ENGINE_CONTROLLER, from);
+  // What fires in turn does so as the new unit has it.
+  const turned = { ...from, sequence: to.sequence };
+  const signals = controllerSignals(wired, netlist, ENGINE_CONTROLLER, turned, input.order);
   const loose = signals.map((signal) => ({
     ...signal,
     assigned: '',

@@ -8,6 +8,7 @@ import {
   outputsOf,
 } from './allocationProblem.ts';
 import { pinsFor } from './allocationProgram.ts';
+import { inSequence } from './inSequence.ts';
 import { assignmentFaults } from './assignmentFaults.ts';
 
 /** Steps back that are tried before a program is asked. */
@@ -119,5 +120,5 @@ export function firstAllocation(problem: AllocationProblem): Assignment | undefi
     }
     return false;
   };
-  return place(0) ? board.assigned : undefined;
+  return place(0) ? inSequence(problem, board.assigned) : undefined;
 }

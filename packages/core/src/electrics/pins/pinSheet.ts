@@ -5,10 +5,11 @@ import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import type { AllocationProblem } from './allocationProblem.ts';
 import { assignmentFaults } from './assignmentFaults.ts';
+import { firingOrder } from './firingOrder.ts';
 import { type ControllerSignal, controllerSignals, problemOf } from './problemOf.ts';
 import { sparePins } from './sparePins.ts';
 
-type Wired = Pick<Build, 'devices' | 'power' | 'controllers'>;
+type Wired = Pick<Build, 'devices' | 'power' | 'controllers' | 'brief'>;
 
 /** What is on a pin of a controller, in words. */
 export interface PinUseOnSheet {
@@ -74,7 +75,8 @@ export function pinSheet(input: {
   const ref = controllerId === ENGINE_CONTROLLER ? document.power.ecu : other?.item;
   if (!ref) return undefined;
   const item = lookUp(catalogue, 'ecu', ref, controllerId);
-  const signals = controllerSignals(document, netlist, controllerId, item);
+  const order = firingOrder(document.brief.firingOrder, document.brief.cylinders);
+  const signals = controllerSignals(document, netlist, controllerId, item, order);
   const { problem, assigned } = problemOf(item, signals);
   const faulty = new Set(assignmentFaults(problem, assigned).flatMap(({ pins }) => pins));
   const spare = sparePins(problem, assigned);

@@ -1,5 +1,6 @@
 import type { EcuItem } from '../../catalogue/index.ts';
-import type { Build } from '../../model/index.ts';
+import type { Build, Device } from '../../model/index.ts';
+import { outputFor } from './firingOrder.ts';
 import type { NetPart, Netlist } from '../netlist/netlist.ts';
 import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
 import type { Connection } from '../slices/connections.ts';
@@ -34,21 +35,24 @@ export interface ControllerSignal {
 
 type Wired = Pick<Build, 'devices' | 'power'>;
 
-/** The place of an injector among those of its row, for outputs that are kept in order. */
-function positionOf(document: Wired, partId: string): number | undefined {
-  const device = document.devices.find(({ id }) => id === partId);
-  return device?.part.kind === 'injector' ? device.part.cylinder : undefined;
+/** What is fired cylinder by cylinder: the group that it is of, and which cylinder. */
+function firedOf({ part, cylinder }: Device): { group: string; cylinder: number } | undefined {
+  if (part.kind === 'injector')
+    return { group: `injectors of ${part.rowId}`, cylinder: part.cylinder };
+  return cylinder === null ? undefined : { group: 'coils', cylinder };
 }
 
 function signalOf(
-  document: Wired,
+  device: Device,
   part: NetPart,
   pin: NetPart['pins'][number],
   target: Extract<Connection, { to: 'controller' }>,
+  outputOf: (cylinder: number) => number | undefined,
 ): ControllerSignal | undefined {
   if (!pin.asks) return undefined;
   const { capability, current, frequency, pairedWith } = pin.asks;
   const id = `${part.id}~${pin.pin}`;
+  const fired = firedOf(device);
   return {
     id,
     partId: part.id,
@@ -60,7 +64,8 @@ function signalOf(
       current,
       frequency,
       pairedWith: pairedWith === undefined ? undefined : `${part.id}~${pairedWith}`,
-      position: positionOf(document, part.id),
+      position: fired && outputOf(fired.cylinder),
+      group: fired?.group,
       nearConnector: undefined,
       locked: target.locked ? target.pin : undefined,
       // Whoever is on a bus shares its pins.
@@ -77,7 +82,10 @@ export function controllerSignals(
   netlist: Netlist,
   controllerId: string,
   ecu: EcuItem,
+  /** cylinders in the order in which they fire, where that is known */
+  order?: readonly number[],
 ): ControllerSignal[] {
+  const outputOf = (cylinder: number) => outputFor(ecu.sequence, cylinder, order);
   const parts = new Map(netlist.parts.map((part) => [part.id, part]));
   const ofEngine = controllerId === ENGINE_CONTROLLER;
   const pumpRelays = new Set(ofEngine ? pumpFeedsOf(document).map(({ relayId }) => relayId) : []);
@@ -88,7 +96,10 @@ export function controllerSignals(
       const target = device.connections[pin.pin];
       if (target?.to !== 'controller' || target.controllerId !== controllerId) return [];
       const ofPump = target.pin === '' && pumpRelays.has(device.id);
-      return signalOf(document, part, pin, ofPump ? { ...target, pin: ecu.pumpPin } : target) ?? [];
+      return (
+        signalOf(device, part, pin, ofPump ? { ...target, pin: ecu.pumpPin } : target, outputOf) ??
+        []
+      );
     });
   });
   // Coils of pumps that are left on the same pin share it.

@@ -11,6 +11,7 @@ import {
 import { type Build, type Device, type Ground, ORDER_STEP } from '../../model/index.ts';
 import { buildNetlist } from '../netlist/buildNetlist.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
+import { firingOrder } from '../pins/firingOrder.ts';
 import { firstAllocation } from '../pins/firstAllocation.ts';
 import { controllerSignals, problemOf } from '../pins/problemOf.ts';
 import type { Connection } from '../slices/connections.ts';
@@ -60,6 +61,8 @@ interface Usual {
   readonly role: DeviceRole;
   readonly prefers: (item: DeviceItem) => boolean;
   readonly feed: string;
+  /** of what there is one of a cylinder */
+  readonly cylinder?: number | null;
 }
 
 const asksFor =
@@ -94,15 +97,16 @@ function usualOf({ brief }: Build, ecu: EcuItem): Usual[] {
     usual('manifold-pressure', 'Manifold pressure sensor', 'manifold pressure', manifold),
     usual('throttle', 'Throttle position', 'throttle position'),
     usual('wideband', 'Wideband module', 'lambda', asksFor('analogue')),
-    ...Array.from({ length: brief.cylinders }, (_, i) =>
-      usual(
+    ...Array.from({ length: brief.cylinders }, (_, i) => ({
+      ...usual(
         `coil-${i + 1}`,
         `Coil ${i + 1}`,
         'ignition coil',
         asksFor(coil),
         bankOf(COILS, brief.cylinders, i),
       ),
-    ),
+      cylinder: i + 1,
+    })),
     ...(boosted ? [usual('boost', 'Boost solenoid', 'boost valve', asksFor('pwm'))] : []),
   ];
 }
@@ -114,6 +118,7 @@ const proposed = (
   state: 'new',
   replacedBy: '',
   seat: 'there',
+  cylinder: null,
   loadedTogether: 3,
   ...parts,
 });
@@ -188,7 +193,8 @@ function withPins(build: Build, devices: readonly Device[], catalogue: Catalogue
   const whole = { ...build, devices: [...build.devices, ...devices] };
   const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
   const netlist = buildNetlist({ document: whole, catalogue });
-  const signals = controllerSignals(whole, netlist, ENGINE_CONTROLLER, ecu);
+  const order = firingOrder(build.brief.firingOrder, build.brief.cylinders);
+  const signals = controllerSignals(whole, netlist, ENGINE_CONTROLLER, ecu, order);
   const pins = firstAllocation(problemOf(ecu, signals).problem);
   if (!pins) return [...devices];
   return devices.map((device) => ({
@@ -228,7 +234,7 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
     (grounded.grounds.find(({ on }) => on === base) ?? grounded.grounds[0])?.id ?? FRAME;
   const sensors = usualOf(build, ecu)
     .filter(({ role }) => !roles.has(role))
-    .flatMap(({ id, name, role, prefers, feed }): Device[] => {
+    .flatMap(({ id, name, role, prefers, feed, cylinder = null }): Device[] => {
       const items = newestOf(catalogue, 'device').filter((item) => item.role === role);
       const item = items.find(prefers) ?? items[0];
       if (!item) return [];
@@ -243,6 +249,7 @@ export function usualDevices(build: Build, catalogue: Catalogue): Proposed[] {
         {
           ...proposed({ id, name, part, placementId: engineAt, connections }),
           seat: usualSeat(item),
+          cylinder,
         },
       ];
     });

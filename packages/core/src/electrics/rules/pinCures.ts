@@ -3,7 +3,7 @@ import type { BuildCommand, Device } from '../../model/index.ts';
 import { lowerFirst } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked } from '../checked.ts';
-import type { Netlist } from '../netlist/netlist.ts';
+import { firingOrder } from '../pins/firingOrder.ts';
 import { exchangeUnit } from '../pins/exchangeUnit.ts';
 import type { ControllerSignal } from '../pins/problemOf.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
@@ -56,15 +56,12 @@ function onOneOutput(first: Device, second: Device): Cure<BuildCommand> | undefi
 
 /** The smallest larger unit of the family on which every signal finds a pin, with all of them on it. */
 function largerUnit(
-  {
-    wired,
-    catalogue,
-    netlist,
-  }: Pick<ElectricsChecked, 'wired' | 'catalogue'> & { readonly netlist: Netlist },
+  { wired, catalogue, electrics: { netlist }, document: { brief } }: ElectricsChecked,
   unit: Unit,
   wanting: readonly ControllerSignal[],
 ): Cure<BuildCommand>[] {
   const must = wanting.map(({ id }) => id);
+  const order = firingOrder(brief.firingOrder, brief.cylinders);
   if (unit.id !== ENGINE_CONTROLLER) return [];
   const larger = newestOf(catalogue, 'ecu')
     .filter(
@@ -72,7 +69,7 @@ function largerUnit(
     )
     .sort((a, b) => a.pins.length - b.pins.length);
   for (const to of larger) {
-    const changes = exchangeUnit({ wired, netlist, from: unit.item, to, must });
+    const changes = exchangeUnit({ wired, netlist, from: unit.item, to, must, order });
     if (!changes) continue;
     const text = `Take a larger unit: ${to.designation}`;
     return [{ text, command: { name: 'set-several', label: text, changes } }];
@@ -82,10 +79,14 @@ function largerUnit(
 
 /** Every way out of too few pins, the cheapest first. */
 export function waysOut(
-  { wired, catalogue, electrics: { netlist } }: ElectricsChecked,
+  checked: ElectricsChecked,
   unit: Unit,
   signals: readonly ControllerSignal[],
 ): Cure<BuildCommand>[] {
+  const {
+    wired,
+    electrics: { netlist },
+  } = checked;
   const devices = signals.flatMap(
     ({ partId }) => wired.devices.find(({ id }) => id === partId) ?? [],
   );
@@ -110,7 +111,7 @@ export function waysOut(
     ...shared.slice(-1),
     ...free.slice(-1),
     { text: 'Add a power module on the bus that switches some of them' },
-    ...largerUnit({ wired, catalogue, netlist }, unit, signals),
+    ...largerUnit(checked, unit, signals),
   ];
 }
 

@@ -4,6 +4,8 @@ import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { nodeOf } from '../netlist/netlist.ts';
 import { type AssignmentFault, assignmentFaults } from '../pins/assignmentFaults.ts';
 import { controllerSignals, problemOf } from '../pins/problemOf.ts';
+import { firingOrder } from '../pins/firingOrder.ts';
+import { outOfSequence } from '../pins/outOfSequence.ts';
 import { tooFew } from '../pins/tooFew.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { type Unit, freePins, threeWireValve, waysOut } from './pinCures.ts';
@@ -20,8 +22,12 @@ function unitsOf({ wired, catalogue, ecu }: ElectricsChecked): Unit[] {
 }
 
 /** The signals of a unit as they stand, and which sets of them want more pins than it has. */
-function standingOf({ wired, electrics }: ElectricsChecked, { id, item }: Unit) {
-  const signals = controllerSignals(wired, electrics.netlist, id, item);
+function standingOf(
+  { wired, electrics, document: { brief } }: ElectricsChecked,
+  { id, item }: Unit,
+) {
+  const order = firingOrder(brief.firingOrder, brief.cylinders);
+  const signals = controllerSignals(wired, electrics.netlist, id, item, order);
   const { problem, assigned } = problemOf(item, signals);
   return { signals, problem, assigned, few: tooFew(problem) };
 }
@@ -148,6 +154,56 @@ const faults: ElectricsRule = {
     }),
 };
 
+/** Injectors or coils on outputs that fire in another order than their cylinders. */
+const sequence: ElectricsRule = {
+  id: 'pin.sequence',
+  source: 'output n is for cylinder n, or for the n-th that fires, as the maker of the unit has it',
+  check: (checked) =>
+    unitsWithSignals(checked).flatMap(({ unit, standing: { signals } }): BuildFinding[] => {
+      const first = signals.find(({ need }) => need.group !== undefined);
+      const isUnknown =
+        unit.item.sequence === 'firing order' &&
+        first !== undefined &&
+        first.need.position === undefined;
+      if (isUnknown) {
+        return [
+          {
+            id: `pin.sequence-unknown:${unit.id}`,
+            rule: 'pin.sequence',
+            severity: 'warn',
+            where: { stage: 'pins', controller: unit.id, signal: first.id },
+            title: 'Firing order is not known',
+            because: `output n of ${unit.name} fires the n-th cylinder in order: without the order nobody can say which wire goes where`,
+            numbers: {},
+            cures: () => [{ text: 'Write the firing order into the brief' }],
+          },
+        ];
+      }
+      return outOfSequence(unit.item, signals).map(({ group, signals: inOrder, belongs }) => {
+        const devices: Record<string, Record<string, string>> = {};
+        for (const { id, partId, pin } of inOrder) {
+          devices[partId] = { ...devices[partId], [pin]: belongs.get(id) ?? '' };
+        }
+        const words = inOrder.map(({ id, need }) => `${need.name} on ${belongs.get(id) ?? ''}`);
+        return {
+          id: `pin.sequence:${unit.id}/${inOrder[0]?.id ?? group}`,
+          rule: 'pin.sequence',
+          severity: 'stop',
+          where: { stage: 'pins', controller: unit.id, signal: inOrder[0]?.id ?? '' },
+          title: 'Outputs fire in another order than the cylinders',
+          because: `${unit.name} has its outputs by ${unit.item.sequence}; so wired, spark or fuel comes at the wrong cylinder. In order: ${words.join('; ')}`,
+          numbers: {},
+          cures: () => [
+            {
+              text: 'Put each on the output of its turn',
+              command: { name: 'assign-pins', controllerId: unit.id, devices },
+            },
+          ],
+        };
+      });
+    }),
+};
+
 /** More taken from the 5 V of a controller than it gives. */
 const reference: ElectricsRule = {
   id: 'reference.overload',
@@ -199,4 +255,4 @@ const reference: ElectricsRule = {
 };
 
 /** Checks of which pins serve which signals. */
-export const pinRules: readonly ElectricsRule[] = [few, faults, reference];
+export const pinRules: readonly ElectricsRule[] = [few, faults, sequence, reference];

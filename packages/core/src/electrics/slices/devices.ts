@@ -67,6 +67,9 @@ export const deviceSpec = object({
     since: 11,
     initial: 'there',
   }),
+  cylinder: nullable(whole({ label: 'Cylinder', min: 1, max: 24 }), {
+    help: 'of a coil: the one that it fires',
+  }),
   loadedTogether: whole({ label: 'Wires loaded in its bundle', min: 1, max: 40, initial: 4 }),
   connections: record(connectionSpec, { max: 80, key: 20, initial: {} }),
 });

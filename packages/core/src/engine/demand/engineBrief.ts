@@ -3,7 +3,7 @@ import type { Brief } from '../../model/index.ts';
 /** What of the brief the engine runs by: neither words nor what is only told. */
 export type EngineBrief = Omit<
   Brief,
-  'vehicle' | 'engine' | 'use' | 'cruisePower' | 'cruiseRoadSpeed'
+  'vehicle' | 'engine' | 'use' | 'firingOrder' | 'cruisePower' | 'cruiseRoadSpeed'
 >;
 
 /** The part of a brief that the engine runs by. */
@@ -12,6 +12,7 @@ export function engineBrief(brief: Brief): EngineBrief {
     vehicle: _vehicle,
     engine: _engine,
     use: _use,
+    firingOrder: _order,
     cruisePower: _power,
     cruiseRoadSpeed: _speed,
     ...rest

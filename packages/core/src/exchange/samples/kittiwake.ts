@@ -191,6 +191,7 @@ export const kittiwake: BuildDocument = writeBuild({
     aspiration: 'turbo',
     displacement: q(3.1, 'volume', 'L'),
     cylinders: 6,
+    firingOrder: '1-2-3-4-5-6',
     power: q(520, 'power', 'kW'),
     powerSpeed: q(7600, 'rotation', 'rpm'),
     idleSpeed: q(1100, 'rotation', 'rpm'),

@@ -234,6 +234,7 @@ export const kittiwakeWiring: DemoWiring = {
             C: ecu('A04'),
             D: block,
           },
+          { cylinder: n },
         ),
       ),
       ...(['left', 'right'] as const).flatMap((side, i) => [

@@ -34,6 +34,7 @@ export const lantern: BuildDocument = writeBuild({
     aspiration: 'turbo',
     displacement: q(2.4, 'volume', 'L'),
     cylinders: 4,
+    firingOrder: '1-3-4-2',
     power: q(168, 'power', 'kW'),
     powerSpeed: q(5400, 'rotation', 'rpm'),
     idleSpeed: q(850, 'rotation', 'rpm'),

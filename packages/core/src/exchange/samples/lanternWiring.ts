@@ -182,12 +182,19 @@ export const lanternWiring: DemoWiring = {
         }),
       ),
       ...cylinders.map((n, i) =>
-        fitted(`coil-${n}`, `Coil ${n}`, 'DV-COIL-S', 'coil-seat', {
-          A: out('fuse-coils'),
-          B: ecu(coilPins[i] ?? ''),
-          C: sensorGround,
-          D: block,
-        }),
+        fitted(
+          `coil-${n}`,
+          `Coil ${n}`,
+          'DV-COIL-S',
+          'coil-seat',
+          {
+            A: out('fuse-coils'),
+            B: ecu(coilPins[i] ?? ''),
+            C: sensorGround,
+            D: block,
+          },
+          { cylinder: n },
+        ),
       ),
       fitted('boost', 'Boost solenoid', 'DV-BOOST-G', 'charge-air-seat', { '1': ecu('B13') }),
       fitted(

@@ -114,6 +114,7 @@ const controller = (
     plugRoom: 0.09,
     referenceTotal: 0.25,
     highSideTotal: 0,
+    sequence: 'cylinder',
     pins: layout.flatMap(pinsOfPlug),
     ...rest,
   };
@@ -196,6 +197,7 @@ const weir60 = controller({
   injectorDriver: 'peak-hold',
   price: 1840,
   referenceTotal: 0.2,
+  sequence: 'firing order',
   layout: [
     {
       id: 'A',

@@ -39,6 +39,7 @@ export const sandpiper: BuildDocument = writeBuild({
     aspiration: 'natural',
     displacement: q(0.9, 'volume', 'L'),
     cylinders: 3,
+    firingOrder: '1-2-3',
     power: q(52, 'power', 'kW'),
     powerSpeed: q(8600, 'rotation', 'rpm'),
     idleSpeed: q(1250, 'rotation', 'rpm'),

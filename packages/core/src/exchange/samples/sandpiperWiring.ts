@@ -87,10 +87,17 @@ export const sandpiperWiring: DemoWiring = {
         }),
       ),
       ...cylinders.map((n) =>
-        fitted(`coil-${n}`, `Coil ${n}`, 'DV-COIL-D', 'coil-seat', {
-          '1': out('fuse-coils'),
-          '2': ecu(`A${14 + n}`),
-        }),
+        fitted(
+          `coil-${n}`,
+          `Coil ${n}`,
+          'DV-COIL-D',
+          'coil-seat',
+          {
+            '1': out('fuse-coils'),
+            '2': ecu(`A${14 + n}`),
+          },
+          { cylinder: n },
+        ),
       ),
       fitted(
         'fan',

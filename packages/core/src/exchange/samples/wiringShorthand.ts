@@ -36,6 +36,7 @@ interface Sits {
   readonly state?: Device['state'];
   readonly replacedBy?: string;
   readonly seat?: Device['seat'];
+  readonly cylinder?: number;
   readonly loadedTogether?: number;
 }
 
@@ -45,7 +46,7 @@ const device = (
   part: Device['part'],
   placementId: string,
   connections: Connections,
-  { state = 'new', replacedBy = '', seat = 'there', loadedTogether = 3 }: Sits = {},
+  { state = 'new', replacedBy = '', seat = 'there', cylinder, loadedTogether = 3 }: Sits = {},
 ): Device => ({
   id,
   name,
@@ -54,6 +55,7 @@ const device = (
   state,
   replacedBy,
   seat,
+  cylinder: cylinder ?? null,
   loadedTogether,
   connections,
 });

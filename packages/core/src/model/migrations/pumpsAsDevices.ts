@@ -67,7 +67,8 @@ function movedOption(option: Plain, { paths }: Became): Plain | undefined {
 /**
  * 11: a pump, its fuse, its relay and its inertia switch are devices like any other, wired pin by
  * pin; where a pump is grounded is a ground. A feed that had no pin of its own keeps having none.
- * Devices say whether what they are screwed into is there; buses may have a name and a rate.
+ * Devices say whether what they are screwed into is there; buses may have a name and a rate; coils
+ * may say which cylinder they fire, and the brief in which order those do.
  */
 export function pumpsAsDevices(document: Plain): Plain {
   const power = plain(document['power']);
@@ -80,6 +81,7 @@ export function pumpsAsDevices(document: Plain): Plain {
   // What is screwed in anew was not said to have its seat yet.
   const present = eachEntry(document['devices'], (device) => ({
     ...device,
+    cylinder: null,
     seat: device['state'] === 'new' && isItem(device) ? 'tapped' : 'there',
   }));
   const ids = new FreshIds([...Object.keys(present), ...Object.keys(plain(document['grounds']))]);
@@ -97,7 +99,7 @@ export function pumpsAsDevices(document: Plain): Plain {
   );
   const put = (id: string, device: Plain): void => {
     order += 1000;
-    devices[id] = { order, state: 'new', replacedBy: '', seat: 'there', ...device };
+    devices[id] = { order, state: 'new', replacedBy: '', seat: 'there', cylinder: null, ...device };
   };
   for (const { id, feed } of feeds) {
     const circuit = plain(plain(document['fuelCircuits'])[text(feed['circuitId'])]);
@@ -201,6 +203,7 @@ export function pumpsAsDevices(document: Plain): Plain {
   return {
     ...document,
     version: 11,
+    brief: { ...plain(document['brief']), firingOrder: '' },
     power: {
       ...restOfPower,
       wireDecisions: Object.fromEntries(decisions.map(([id, made]) => [renamedWire(id), made])),
