@@ -92,12 +92,7 @@ describe('a document', () => {
       'fuelCircuits.main.elements.coarse.kind',
       '',
     ],
-    [
-      'devices.pump.state',
-      'yes',
-      'devices.pump.state',
-      '',
-    ],
+    ['devices.pump.state', 'yes', 'devices.pump.state', ''],
     ['placements', 'everywhere', 'placements', 'must be an object'],
     [
       'fuelCircuits.main.elements.suction.item',
