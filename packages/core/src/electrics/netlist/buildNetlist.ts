@@ -1,4 +1,4 @@
-import { type Catalogue, type EcuItem, lookUp } from '../../catalogue/index.ts';
+import { type Catalogue, lookUp } from '../../catalogue/index.ts';
 import type { Build, FuelCircuit, InjectorRow } from '../../model/index.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
@@ -8,8 +8,8 @@ import { type PinAt, endAt } from './partOf.ts';
 import type { DerivedWire, WireRole } from './derivedWire.ts';
 import {
   CHASSIS,
-  type InnerContact,
   type NetPart,
+  type NetPin,
   type NetSource,
   type Netlist,
   nodeOf,
@@ -17,6 +17,7 @@ import {
 import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
 import { sharedPartIds } from './sharedPartIds.ts';
 import { sharedParts } from './sharedParts.ts';
+import { impliedPart } from './impliedPart.ts';
 import { withSplices } from './splices.ts';
 
 /** What of a circuit is electric: its pumps. */
@@ -33,14 +34,15 @@ export interface ElectricBuild extends Pick<
   readonly injectorRows: readonly WiredRow[];
 }
 
-/** Ω from a ground into what it is bolted to, where nobody measured it. */
-const GROUND_RESISTANCE = 0.5e-3;
 /** Ω from battery to where a wire was found, where nobody says. */
 const FOUND_RESISTANCE = 0.05;
 
-const isBus = ({ pin }: PinAt): boolean => pin.use === 'bus-high' || pin.use === 'bus-low';
-
-function roleOf({ part, pin }: PinAt, target: Connection, to: PinAt): WireRole {
+function roleOf(
+  { part, pin }: PinAt,
+  target: Connection,
+  to: PinAt,
+  isBus: (pin: NetPin) => boolean,
+): WireRole {
   switch (pin.use) {
     case 'ground':
     case 'case':
@@ -63,7 +65,7 @@ function roleOf({ part, pin }: PinAt, target: Connection, to: PinAt): WireRole {
     case 'controller':
     case 'joint':
       if (target.to === 'ground') return 'ground';
-      if (isBus(to)) return 'bus';
+      if (isBus(to.pin)) return 'bus';
       if (pin.use === 'controller' && target.to === 'controller') return 'signal';
       return part.sort === 'relay' && pin.asks ? 'triggered' : 'supply';
     case 'coil-return':
@@ -153,10 +155,24 @@ export function buildNetlist(input: {
         return byNode.get(nodeOf(target.groundId, 'ground'));
     }
   };
+  const units = [
+    { id: ENGINE_CONTROLLER, item },
+    ...document.controllers.map(({ id, item: ref }) => ({
+      id,
+      item: lookUp(catalogue, 'ecu', ref, `controllers.${id}.item`),
+    })),
+  ];
+  const busNodes = new Set(
+    units.flatMap(({ id, item: { pins } }) =>
+      pins.flatMap((pin) => (pin.capabilities.includes('can') ? [nodeOf(id, pin.id)] : [])),
+    ),
+  );
+  const isBus = ({ use, node }: NetPin): boolean =>
+    use === 'bus-high' || use === 'bus-low' || busNodes.has(node);
   const wire = (id: string, name: string, from: PinAt, target: Connection): void => {
     const to = targetOf(target);
     if (!to || to.pin.node === from.pin.node) return;
-    const role = roleOf(from, target, to);
+    const role = roleOf(from, target, to, isBus);
     const isFed = comesFrom(role) || (role === 'triggered' && from.pin.use === 'supply');
     const [source, sink] = isFed ? [to, from] : [from, to];
     wires.push({
@@ -206,7 +222,7 @@ export function buildNetlist(input: {
   }
   return withSplices(
     {
-      parts: [...parts, implied(document, parts, item)],
+      parts: [...parts, impliedPart(document, parts, item)],
       wires,
       sources: sourcesOf(document, catalogue),
       ground: CHASSIS,
@@ -214,95 +230,6 @@ export function buildNetlist(input: {
     },
     decisions,
   );
-}
-
-/** What joins grounds to the chassis, and what nobody planned but must be there. */
-function implied(document: ElectricBuild, parts: readonly NetPart[], item: EcuItem): NetPart {
-  const { power, grounds } = document;
-  const inside: InnerContact[] = [];
-  const join = (id: string, from: string, resistance: number): void => {
-    inside.push({ kind: 'contact', leads: 'back', id, from, to: CHASSIS, resistance });
-  };
-  for (const ground of grounds) {
-    if (ground.on === 'stud') continue;
-    const base = ground.on === 'engine' ? 'engine' : CHASSIS;
-    inside.push({
-      kind: 'contact',
-      leads: 'back',
-      id: `${ground.id} base`,
-      from: nodeOf(ground.id, 'ground'),
-      to: base,
-      resistance: ground.resistance?.value ?? GROUND_RESISTANCE,
-    });
-  }
-  // Case-grounded devices sit on the engine, where the build has a ground there, else on the chassis.
-  const engine = grounds.some(({ on }) => on === 'engine');
-  for (const part of parts) {
-    for (const pin of part.pins.filter(({ use }) => use === 'case')) {
-      inside.push({
-        kind: 'contact',
-        leads: 'back',
-        id: `${part.id} case`,
-        from: pin.node,
-        to: engine ? 'engine' : CHASSIS,
-        resistance: GROUND_RESISTANCE,
-      });
-    }
-  }
-  if (power.negativeGroundId === null)
-    join('battery negative', nodeOf(sharedPartIds.battery, '−'), 0);
-  inside.push(...impliedAtEcu(power, item));
-  return {
-    id: CHASSIS,
-    name: 'Chassis',
-    sort: 'ground',
-    role: undefined,
-    placementId: power.batteryPlacementId,
-    pins: [],
-    inside,
-    outputs: [],
-    inrush: { factor: 1, time: 1e-3 },
-    fuse: undefined,
-    fuseStyle: undefined,
-    loadedTogether: 1,
-    bundledAt: [],
-  };
-}
-
-/** An ECU of which nobody said how it is supplied and grounded is taken to be. */
-function impliedAtEcu(power: ElectricBuild['power'], item: EcuItem): InnerContact[] {
-  if (Object.keys(power.ecuConnections).length > 0) return [];
-  const node = (pin: string): string => nodeOf(ENGINE_CONTROLLER, pin);
-  const join = (
-    leads: InnerContact['leads'],
-    id: string,
-    from: string,
-    to: string,
-    resistance = 0,
-  ): InnerContact => ({
-    kind: 'contact',
-    leads,
-    id: `${ENGINE_CONTROLLER} ${id}`,
-    from,
-    to,
-    resistance,
-  });
-  const keyed = nodeOf(sharedPartIds.keyedFeed, 'wire');
-  const ground = item.pins.find((pin) => pin.capabilities.includes('power-ground'));
-  const supply = item.pins.find((pin) => pin.capabilities.includes('supply-switched'));
-  const listed = item.pins.some(({ id }) => id === item.pumpPin);
-  const pump = node(item.pumpPin);
-  return [
-    ...(ground ? [join('back', 'taken to be grounded', node(ground.id), CHASSIS)] : []),
-    ...(supply ? [join('on', 'taken to be supplied', keyed, node(supply.id))] : []),
-    ...(listed
-      ? []
-      : [
-          item.pumpPinSide === 'low-side'
-            ? join('back', 'sinks', pump, CHASSIS, 0.05)
-            : join('on', 'feeds', keyed, pump, 0.02),
-        ]),
-  ];
 }
 
 function sourcesOf(document: ElectricBuild, catalogue: Catalogue): NetSource[] {

@@ -5,6 +5,7 @@ import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked } from '../checked.ts';
 import { firingOrder } from '../pins/firingOrder.ts';
 import { exchangeUnit } from '../pins/exchangeUnit.ts';
+import { powerModule } from '../proposals/powerModule.ts';
 import type { ControllerSignal } from '../pins/problemOf.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 
@@ -77,11 +78,42 @@ function largerUnit(
   return [];
 }
 
+/** What so many relays switch, on the channels of a module on the ECU's bus, where it has one. */
+function onModule(
+  { wired, catalogue, ecu, electrics: { netlist } }: ElectricsChecked,
+  unit: Unit,
+  waiting: readonly Device[],
+  missing: number,
+): Cure<BuildCommand>[] {
+  const hasBus = ecu.pins.some(({ capabilities }) => capabilities.includes('can'));
+  if (unit.id !== ENGINE_CONTROLLER || !hasBus) return [];
+  const relays = waiting.filter((device) =>
+    wired.devices.some(({ connections }) =>
+      Object.values(connections).some(
+        (to) => to.to === 'part' && to.partId === device.id && to.pin === '87',
+      ),
+    ),
+  );
+  const chosen = relays.filter(({ part }) => part.kind === 'relay').slice(0, missing);
+  const offer =
+    chosen.length === missing
+      ? powerModule({ wired, netlist, catalogue, ecu, relays: chosen })
+      : undefined;
+  if (!offer) return [{ text: 'Hang some of them on a power module on the bus' }];
+  const names = chosen.map(({ name }) => lowerFirst(name)).join(' and ');
+  const text = `In place of ${names}: a power module on the bus, ${offer.item.designation}`;
+  return [
+    { text, command: { name: 'set-several', label: text.slice(0, 120), changes: offer.changes } },
+  ];
+}
+
 /** Every way out of too few pins, the cheapest first. */
 export function waysOut(
   checked: ElectricsChecked,
   unit: Unit,
   signals: readonly ControllerSignal[],
+  /** how many pins there are too few */
+  missing: number,
 ): Cure<BuildCommand>[] {
   const {
     wired,
@@ -104,13 +136,14 @@ export function waysOut(
   const without = new Set(
     signals.flatMap(({ partId, assigned }) => (assigned === '' ? partId : [])),
   );
-  const free = [...devices]
-    .sort((a, b) => Number(without.has(a.id)) - Number(without.has(b.id)))
-    .flatMap((device) => asLowSide(device, unit.id) ?? []);
+  const waiting = [...devices].sort(
+    (a, b) => Number(without.has(b.id)) - Number(without.has(a.id)),
+  );
+  const free = waiting.toReversed().flatMap((device) => asLowSide(device, unit.id) ?? []);
   return [
     ...shared.slice(-1),
     ...free.slice(-1),
-    { text: 'Add a power module on the bus that switches some of them' },
+    ...onModule(checked, unit, waiting, missing),
     ...largerUnit(checked, unit, signals),
   ];
 }

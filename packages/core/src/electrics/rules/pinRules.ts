@@ -93,7 +93,7 @@ const few: ElectricsRule = {
             numbers: counts,
             measured: counts.wanting,
             limit: counts.pins,
-            cures: () => waysOut(checked, unit, wanting),
+            cures: () => waysOut(checked, unit, wanting, wanting.length - pins.length),
           },
         ];
       });

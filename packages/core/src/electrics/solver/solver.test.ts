@@ -3,9 +3,15 @@ import { describe, expect, test } from 'vitest';
 import { supplyNetwork } from '../../exchange/index.ts';
 import { solveDense } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
-import type { ElectricCircuit, ElectricElement, SolvedElectric } from './circuit.ts';
+import type {
+  ElectricCircuit,
+  ElectricElement,
+  ElectricSolution,
+  SolvedElectric,
+} from './circuit.ts';
 import { CompiledCircuit, solveElectric } from './compiledCircuit.ts';
 import { THERMAL_VOLTAGE } from './nonlinear.ts';
+import { symmetricPattern } from './symmetricPattern.ts';
 
 const resistor = (id: string, from: string, to: string, resistance: number): ElectricElement => ({
   kind: 'resistor',
@@ -287,6 +293,35 @@ describe('any network', () => {
     const turned = solved({ ...of, elements: of.elements.toReversed() });
     for (const [node, volts] of first.voltages)
       expect(turned.voltages.get(node)).toBeCloseTo(volts, 8);
+  });
+});
+
+describe('circuits that are alike', () => {
+  const ladder = (ohm: number): ElectricCircuit => ({
+    ground: '0',
+    elements: [
+      { kind: 'source', id: 's', from: '0', to: 'n0', voltage: 12, resistance: 0.1 },
+      ...Array.from({ length: 12 }, (_, i) => [
+        { kind: 'resistor', id: `a${i}`, from: `n${i}`, to: `n${i + 1}`, resistance: ohm } as const,
+        { kind: 'resistor', id: `b${i}`, from: `n${i + 1}`, to: '0', resistance: 10 } as const,
+      ]).flat(),
+    ],
+  });
+  const far = (solution: ElectricSolution): number =>
+    solution.state === 'solved' ? solution.voltages.get('n12')! : NaN;
+
+  test('share how they are ordered, and nothing of their values', () => {
+    const [thin, thick] = [new CompiledCircuit(ladder(1)), new CompiledCircuit(ladder(0.01))];
+    const alone = [far(thin.solve()), far(thick.solve())];
+    expect(alone[0]).toBeLessThan(alone[1]!);
+    // Solved in turn they stay what they were, to the last digit.
+    for (let turn = 0; turn < 3; turn++) {
+      expect(far(thin.solve())).toBe(alone[0]);
+      expect(far(thick.solve())).toBe(alone[1]);
+    }
+    expect(symmetricPattern(3, [[0, 1]])).toBe(symmetricPattern(3, [[0, 1]]));
+    expect(symmetricPattern(3, [[0, 1]])).not.toBe(symmetricPattern(3, [[1, 2]]));
+    expect(symmetricPattern(4, [[0, 1]])).not.toBe(symmetricPattern(3, [[0, 1]]));
   });
 });
 
