@@ -73,6 +73,8 @@ test('what is bought is less by shelf and offcuts, and stays so', async ({ page,
   await choose(page, page.getByRole('combobox', { name: 'Put a part on the shelf' }), 'P520X');
   await field(page, 'At hand').fill('3');
   await page.keyboard.press('Enter');
+  // All three are there: one alone changes the total too, a moment before.
+  await expect(page.getByRole('row', { name: /P520X/ })).toContainText('nothing');
   await expect(total).not.toHaveText(before ?? '');
   const after = await total.textContent();
   await page.reload();
