@@ -7,7 +7,8 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 15_000 },
   fullyParallel: false,
-  workers: 1,
+  // Both cores: a test waits for the page more than it works. Each worker has a server of its own.
+  workers: 2,
   retries: 0,
   reporter: [['line'], ['json']],
   use: {

@@ -27,18 +27,24 @@ export const bin = (name) => join(root, 'node_modules', '.bin', name);
 
 /** Installs from the lock file when it changed since the last time, or never was. */
 export function install() {
+  installPackages();
+  run(process.execPath, [driverScript], { quiet: true });
+}
+
+/** Puts the database driver's binary in place: the only package with a binary of its own. */
+export const driverScript = 'scripts/databaseDriver.mjs';
+
+/** Installs all but the database driver's binary, which {@link driverScript} puts in place. */
+export function installPackages() {
   const lock = createHash('sha256')
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
   const stamp = join(root, 'node_modules', '.brookrain-lock');
-  const native = join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock && existsSync(native)) return;
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.error('Installing packages');
-  // The database driver is the only package with a binary of its own; it gets a step to itself.
   run('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error'], {
     quiet: true,
   });
-  run(process.execPath, ['scripts/databaseDriver.mjs'], { quiet: true });
   writeFileSync(stamp, lock);
 }
 

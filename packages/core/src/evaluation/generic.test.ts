@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import type { Catalogue } from '../catalogue/index.ts';
 import {
   type BuildCommand,
   type BuildDocument,
@@ -19,7 +20,7 @@ import { commandKinds } from './commands/commandKinds.ts';
 import { electricCases } from '../electrics/index.ts';
 import { addCircuit, caseNames, insertCommand, layOutAs } from '../fuel/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
-import { computeFormula } from '../results/index.ts';
+import { type Finding, computeFormula } from '../results/index.ts';
 import { firstOfEach, numericLeaves } from '../tests/changeLeaf.ts';
 import { sameValue } from './runner/sameValue.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
@@ -394,29 +395,44 @@ describe('dead inputs', () => {
 
 describe('cures', () => {
   const cases = tripped.map((t) => [t.finding, t] as const);
+  // One evaluator that remembers: that it answers like a fresh one is another test.
+  const evaluator = createEvaluator();
+  const known = new Map<Catalogue, Map<BuildDocument, readonly Finding[]>>();
+  const findingsOf = (build: BuildDocument, catalogue = sampleCatalogue): readonly Finding[] => {
+    const { findings } = evaluator.evaluate(build, catalogue);
+    return findings;
+  };
+  /** Findings of a build of the table, which several tests ask for. */
+  const findingsIn = (build: BuildDocument, catalogue = sampleCatalogue): readonly Finding[] => {
+    const withIt = known.get(catalogue) ?? new Map<BuildDocument, readonly Finding[]>();
+    const found = withIt.get(build) ?? findingsOf(build, catalogue);
+    known.set(catalogue, withIt.set(build, found));
+    return found;
+  };
 
   test.each(cases)('%s is tripped by its build', (_id, { build, finding, catalogue }) => {
-    const { findings } = evaluate(build, catalogue ?? sampleCatalogue);
+    const findings = findingsIn(build, catalogue);
     expect(findings.map((f) => f.id)).toContain(finding);
   });
 
   test.each(cases)('%s is not there on the sound build', (_id, { finding, soundBuild }) => {
-    const { findings } = evaluate(soundBuild, sampleCatalogue);
+    const findings = findingsIn(soundBuild);
     expect(findings.map((f) => f.id)).not.toContain(finding);
   });
 
   test.each(cases)('every cure of %s removes it and makes no new stop', (_id, entry) => {
-    const catalogue = entry.catalogue ?? sampleCatalogue;
-    const { findings } = evaluate(entry.build, catalogue);
+    // Evaluated again: cures are worked out on the build that was evaluated last.
+    const findings = findingsOf(entry.build, entry.catalogue);
     const finding = findings.find((f) => f.id === entry.finding)!;
-    const commands = finding.cures().flatMap((cure) => (cure.command ? [cure.command] : []));
-    expect(finding.cures().length).toBeGreaterThan(0);
+    const cures = finding.cures();
+    const commands = cures.flatMap((cure) => (cure.command ? [cure.command] : []));
+    expect(cures.length).toBeGreaterThan(0);
     expect(commands.length > 0).toBe(entry.curable);
     const stopsBefore = new Set(findings.filter((f) => f.severity === 'stop').map((f) => f.id));
     for (const command of commands) {
-      const cured = evaluate(applyCommand(entry.build, command).document, catalogue);
-      expect(cured.findings.map((f) => f.id)).not.toContain(entry.finding);
-      const newStops = cured.findings.filter(
+      const cured = findingsOf(applyCommand(entry.build, command).document, entry.catalogue);
+      expect(cured.map((f) => f.id)).not.toContain(entry.finding);
+      const newStops = cured.filter(
         (f) => f.severity === 'stop' && !stopsBefore.has(f.id),
       );
       expect(newStops.map((f) => f.id)).toEqual([]);
@@ -429,9 +445,8 @@ describe('cures', () => {
   });
 
   test('sentences have a number for every placeholder', () => {
-    const evaluator = createEvaluator();
     for (const { build, catalogue } of tripped) {
-      for (const finding of evaluator.evaluate(build, catalogue ?? sampleCatalogue).findings) {
+      for (const finding of findingsIn(build, catalogue)) {
         for (const [, name] of finding.because.matchAll(/\{(\w+)\}/g)) {
           expect(finding.numbers[name!], `${finding.id} {${name}}`).toBeDefined();
         }
