@@ -432,9 +432,7 @@ describe('cures', () => {
     for (const command of commands) {
       const cured = findingsOf(applyCommand(entry.build, command).document, entry.catalogue);
       expect(cured.map((f) => f.id)).not.toContain(entry.finding);
-      const newStops = cured.filter(
-        (f) => f.severity === 'stop' && !stopsBefore.has(f.id),
-      );
+      const newStops = cured.filter((f) => f.severity === 'stop' && !stopsBefore.has(f.id));
       expect(newStops.map((f) => f.id)).toEqual([]);
     }
   });
