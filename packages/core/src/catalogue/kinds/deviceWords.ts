@@ -53,6 +53,7 @@ export const deviceRoles = [
   'socket',
   'logger',
   'bus module',
+  'valve driver',
   'connector',
   'stud',
   'resistor',

@@ -16,7 +16,11 @@ function asksOf(pin: DevicePin): NetPin['asks'] {
   };
 }
 
-function elementOf(id: string, pin: DevicePin): InnerElement | undefined {
+/** Whether a pin of a device is where a current leaves it to go back. */
+const leadsBack = ({ pins }: DeviceItem, pinId: string): boolean =>
+  pins.some(({ id, use }) => id === pinId && (use === 'ground' || use === 'case'));
+
+function elementOf(id: string, pin: DevicePin, item: DeviceItem): InnerElement | undefined {
   if (pin.through === '') return undefined;
   const between = { from: nodeOf(id, pin.id), to: nodeOf(id, pin.through) };
   switch (pin.behaviour) {
@@ -27,7 +31,7 @@ function elementOf(id: string, pin: DevicePin): InnerElement | undefined {
         kind: 'contact',
         id: `${id} ${pin.id}`,
         ...between,
-        leads: 'on',
+        leads: leadsBack(item, pin.through) ? 'back' : 'on',
         resistance: pin.contactResistance,
       };
     case 'resistive':
@@ -72,7 +76,7 @@ function itemPart(device: Device, item: DeviceItem): NetPart {
         asks: asksOf(pin),
       }),
     ),
-    inside: item.pins.flatMap((pin) => elementOf(device.id, pin) ?? []),
+    inside: item.pins.flatMap((pin) => elementOf(device.id, pin, item) ?? []),
     outputs: item.pins
       .filter(({ use, current }) => use === 'supply-out' && current > 0)
       .map((pin) => ({ node: nodeOf(device.id, pin.id), current: pin.current })),

@@ -8,17 +8,10 @@ import {
 import { type Build, type Change, type Device, ORDER_STEP } from '../../model/index.ts';
 import type { NetPart, Netlist } from '../netlist/netlist.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
-import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
+import { freeId, plainDevice, toPin } from './newDevice.ts';
 
 type Wired = Pick<Build, 'devices' | 'controllers' | 'grounds' | 'power'>;
-
-const toPin = (controllerId: string, pin: string): Connection => ({
-  to: 'controller',
-  controllerId,
-  pin,
-  locked: false,
-});
 
 /** A load that hangs on a relay, at which of its pins, with what it takes, A. */
 interface Load {
@@ -48,14 +41,6 @@ function busPins({ pins }: EcuItem): readonly [string, string] | undefined {
     ({ capabilities, pairedWith }) => capabilities.includes('can') && pairedWith !== '',
   );
   return high && [high.id, high.pairedWith];
-}
-
-/** An id that is free among devices and controllers. */
-function freeId(wired: Wired, base: string): string {
-  const taken = new Set([...wired.devices, ...wired.controllers].map(({ id }) => id));
-  let id = base;
-  for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
-  return id;
 }
 
 /** A unit with channels for these loads, and the channel of each; undefined where it has not. */
@@ -110,13 +95,6 @@ export function powerModule(input: {
       path: ['devices', deviceId],
       value: { ...device, order: (order += ORDER_STEP) },
     });
-    const every = {
-      state: 'new',
-      replacedBy: '',
-      seat: 'there',
-      cylinder: null,
-      loadedTogether: 3,
-    } as const;
     const across = (at: string, [high, low]: readonly [string, string]) => ({
       '1': toPin(at, high),
       '2': toPin(at, low),
@@ -155,21 +133,21 @@ export function powerModule(input: {
           },
         },
         put(fuseId, {
-          ...every,
+          ...plainDevice,
           name: 'Fuse, power module',
           part: { kind: 'fuse', item: null },
           placementId,
           connections: { in: { to: 'part', partId: sharedPartIds.stud, pin: 'stud' } },
         }),
         put(freeId(wired, 'terminator-ecu'), {
-          ...every,
+          ...plainDevice,
           name: 'Terminator at the ECU',
           part,
           placementId: wired.power.ecuPlacementId,
           connections: across(ENGINE_CONTROLLER, bus),
         }),
         put(freeId(wired, 'terminator-module'), {
-          ...every,
+          ...plainDevice,
           name: 'Terminator at the power module',
           part,
           placementId,

@@ -1,4 +1,4 @@
-import { type EcuItem, lookUp, newestOf, refOf } from '../../catalogue/index.ts';
+import { newestOf } from '../../catalogue/index.ts';
 import type { BuildCommand, Device } from '../../model/index.ts';
 import { lowerFirst } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
@@ -8,13 +8,7 @@ import { exchangeUnit } from '../pins/exchangeUnit.ts';
 import { powerModule } from '../proposals/powerModule.ts';
 import type { ControllerSignal } from '../pins/problemOf.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
-
-/** A controller that says what its pins can do. */
-export interface Unit {
-  readonly id: string;
-  readonly name: string;
-  readonly item: EcuItem;
-}
+import { type Unit, freeFor } from './unit.ts';
 
 /** A relay whose coil an output feeds, wired so that an output draws its coil to ground instead. */
 function asLowSide(device: Device, unitId: string): Cure<BuildCommand> | undefined {
@@ -148,65 +142,6 @@ export function waysOut(
   ];
 }
 
-/** An idle valve that is drawn open and closed, on a unit that can only do one. */
-export function threeWireValve(
-  { wired, catalogue }: ElectricsChecked,
-  signals: readonly ControllerSignal[],
-): { readonly device: Device; readonly cures: Cure<BuildCommand>[] } | undefined {
-  const [first] = signals;
-  const device = wired.devices.find(({ id }) => id === first?.partId);
-  if (!first || device?.part.kind !== 'item') return undefined;
-  const item = lookUp(catalogue, 'device', device.part.item, device.id);
-  const isPair = item.role === 'idle valve' && first.need.pairedWith !== undefined;
-  if (!isPair || !signals.every(({ partId }) => partId === device.id)) return undefined;
-  const plain = newestOf(catalogue, 'device').find(
-    (other) =>
-      other.role === 'idle valve' && other.pins.every(({ pairedWith }) => pairedWith === ''),
-  );
-  const supply = device.connections['2'];
-  const fit: Cure<BuildCommand>[] =
-    plain && supply
-      ? [
-          {
-            text: `Fit ${lowerFirst(plain.designation)}`,
-            command: {
-              name: 'set-several',
-              label: `Fit ${plain.designation}`,
-              changes: [
-                {
-                  path: ['devices', device.id, 'part'],
-                  value: { kind: 'item', item: refOf(plain) },
-                },
-                {
-                  path: ['devices', device.id, 'connections'],
-                  value: {
-                    '1': supply,
-                    '2': {
-                      to: 'controller',
-                      controllerId: ENGINE_CONTROLLER,
-                      pin: '',
-                      locked: false,
-                    },
-                  },
-                },
-              ],
-            },
-          },
-        ]
-      : [];
-  return {
-    device,
-    cures: [
-      ...fit,
-      {
-        text: 'Cap it, and hold idle by timing and the throttle stop',
-        command: { name: 'set', path: ['devices', device.id, 'state'], value: 'removed' },
-      },
-      { text: 'Add a driver that makes both pulses of one' },
-    ],
-  };
-}
-
 /** Free pins that would serve a signal: the first few. */
 export function freePins(
   unit: Unit,
@@ -214,16 +149,8 @@ export function freePins(
   assigned: ReadonlyMap<string, string>,
 ): Cure<BuildCommand>[] {
   if (!signal) return [];
-  const taken = new Set(assigned.values());
   const { need } = signal;
-  const fit = unit.item.pins.filter(
-    (pin) =>
-      !taken.has(pin.id) &&
-      pin.capabilities.includes(need.capability) &&
-      (pin.current === 0 || pin.current >= need.current) &&
-      (pin.frequency === 0 || pin.frequency >= need.frequency) &&
-      need.pairedWith === undefined,
-  );
+  const fit = need.pairedWith === undefined ? freeFor(unit, need, assigned) : [];
   const cures = fit.slice(0, 2).map((pin): Cure<BuildCommand> => ({
     text: `Put ${need.name} on pin ${pin.id}`,
     command: {

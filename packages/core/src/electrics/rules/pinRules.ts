@@ -8,7 +8,9 @@ import { firingOrder } from '../pins/firingOrder.ts';
 import { outOfSequence } from '../pins/outOfSequence.ts';
 import { tooFew } from '../pins/tooFew.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
-import { type Unit, freePins, threeWireValve, waysOut } from './pinCures.ts';
+import { freePins, waysOut } from './pinCures.ts';
+import type { Unit } from './unit.ts';
+import { threeWireValve } from './valveCures.ts';
 
 /** The controllers that say what their pins can do. */
 function unitsOf({ wired, catalogue, ecu }: ElectricsChecked): Unit[] {
@@ -50,12 +52,13 @@ const few: ElectricsRule = {
   id: 'pin.too-few',
   source: 'every signal needs a pin that can do what it asks',
   check: (checked) =>
-    unitsWithSignals(checked).flatMap(({ unit, standing: { signals, few: sets } }) => {
+    unitsWithSignals(checked).flatMap(({ unit, standing: { signals, assigned, few: sets } }) => {
       const byId = new Map(signals.map((signal) => [signal.id, signal]));
       const told = new Set<string>();
       return sets.flatMap(({ signals: ids, pins }): BuildFinding[] => {
         const wanting = ids.flatMap((id) => byId.get(id) ?? []);
-        const valve = pins.length === 0 ? threeWireValve(checked, wanting) : undefined;
+        const valve =
+          pins.length === 0 ? threeWireValve(checked, unit, wanting, assigned) : undefined;
         if (valve) {
           if (told.has(valve.device.id)) return [];
           told.add(valve.device.id);
@@ -68,7 +71,7 @@ const few: ElectricsRule = {
               title: 'Idle valve of three wires, unit for two',
               because: `${valve.device.name} is drawn open and closed by two pulses against each other; ${unit.name} makes one`,
               numbers: {},
-              cures: () => valve.cures,
+              cures: valve.cures,
             },
           ];
         }
