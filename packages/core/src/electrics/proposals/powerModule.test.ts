@@ -3,6 +3,7 @@ import { type EcuItem, newestOf, refOf } from '../../catalogue/index.ts';
 import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
 import { lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { withValueAt } from '../../model/index.ts';
+import { plainDevice, toPin } from './newDevice.ts';
 
 const leat = newestOf(sampleCatalogue, 'ecu').find(({ id }) => id === 'LEAT34')!;
 const busPin = (id: string, pairedWith: string): EcuItem['pins'][number] => ({
@@ -74,30 +75,60 @@ describe('a power module', () => {
     }
   });
 
-  test('is only said where the bus is in use: where it would stand on it has to be decided', () => {
-    const { document } = applyCommand(build, {
+  /** The build with a dash on its bus, and what is put across it. */
+  const withDash = (terminators: Readonly<Record<string, object>>) =>
+    applyCommand(build, {
       name: 'put-devices',
       label: 'A dash',
-      devices: {
-        dash: {
-          order: 99_000,
-          name: 'Dash',
-          part: { kind: 'item', item: { id: 'DV-DASH', revision: 1 } },
-          placementId: 'ecu',
-          state: 'new',
-          replacedBy: '',
-          seat: 'there',
-          cylinder: null,
-          loadedTogether: 3,
-          connections: {
-            '3': { to: 'controller', controllerId: 'ecu', pin: 'C01', locked: false },
-            '4': { to: 'controller', controllerId: 'ecu', pin: 'C02', locked: false },
+      devices: Object.fromEntries(
+        Object.entries({
+          dash: {
+            name: 'Dash',
+            part: { kind: 'item', item: { id: 'DV-DASH', revision: 1 } },
+            connections: { '3': toPin('ecu', 'C01'), '4': toPin('ecu', 'C02') },
           },
-        },
-      },
+          ...terminators,
+        }).map(([id, device], i) => [
+          id,
+          { ...plainDevice, placementId: 'ecu', order: 99_000 + i, ...device },
+        ]),
+      ) as never,
       placements: {},
-    });
-    const [cure] = moduleIn(document, catalogue);
+    }).document;
+  const across = (high: object, low: object) => ({
+    name: 'Terminator',
+    part: { kind: 'item', item: { id: 'DV-TERM', revision: 1 } },
+    connections: { '1': high, '2': low },
+  });
+  const atDash = (pin: string) => ({ to: 'part', partId: 'dash', pin });
+
+  test('is only said where the bus in use does not end as it should', () => {
+    const [cure] = moduleIn(withDash({}), catalogue);
     expect(cure!.command).toBeUndefined();
+  });
+
+  test('goes to the end of a bus in use, and the terminator behind it', () => {
+    const document = withDash({
+      'end-ecu': across(toPin('ecu', 'C01'), toPin('ecu', 'C02')),
+      'end-dash': across(atDash('3'), atDash('4')),
+    });
+    const [before] = evaluate(document, catalogue).electrics.buses;
+    expect(before!.terminated).toBe(true);
+    const [cure] = moduleIn(document, catalogue);
+    const next = applyCommand(document, cure!.command!).document;
+    expect(referenceProblems(next, catalogue)).toEqual([]);
+    const { electrics, findings } = evaluate(next, catalogue);
+    expect(findings.map(({ id }) => id)).not.toContain(few);
+    expect(electrics.buses).toHaveLength(1);
+    const [bus] = electrics.buses;
+    expect(bus!.terminated).toBe(true);
+    expect(bus!.terminators).toHaveLength(2);
+    expect(bus!.members.map(({ partId }) => partId)).toEqual(
+      expect.arrayContaining(['ecu', 'dash', 'power-module']),
+    );
+    // One wire after the other: nobody stands further beside the way than before.
+    const furthest = ({ members }: typeof bus & object) =>
+      Math.max(...members.map(({ stub }) => stub));
+    expect(furthest(bus!)).toBeLessThanOrEqual(furthest(before!) + 1e-9);
   });
 });

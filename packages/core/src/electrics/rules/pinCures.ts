@@ -74,7 +74,7 @@ function largerUnit(
 
 /** What so many relays switch, on the channels of a module on the ECU's bus, where it has one. */
 function onModule(
-  { wired, catalogue, ecu, electrics: { netlist } }: ElectricsChecked,
+  { wired, catalogue, ecu, electrics: { netlist, buses } }: ElectricsChecked,
   unit: Unit,
   waiting: readonly Device[],
   missing: number,
@@ -91,7 +91,7 @@ function onModule(
   const chosen = relays.filter(({ part }) => part.kind === 'relay').slice(0, missing);
   const offer =
     chosen.length === missing
-      ? powerModule({ wired, netlist, catalogue, ecu, relays: chosen })
+      ? powerModule({ wired, netlist, catalogue, ecu, buses, relays: chosen })
       : undefined;
   if (!offer) return [{ text: 'Hang some of them on a power module on the bus' }];
   const names = chosen.map(({ name }) => lowerFirst(name)).join(' and ');
