@@ -196,7 +196,7 @@ describe('a conflict', () => {
     expect(answer.conflict.pins).toHaveLength(4);
     expect(answer.conflict).toMatchObject({ locks: [], totals: [] });
     expect(conflictInWords(answer.conflict, asked)).toBe(
-      'lock-up, fan 1, fan 2, pump, main each need a high-side output; this unit has 4 pins that can',
+      '5 signals need a high-side output (lock-up; fan 1; fan 2; pump; main); this unit has 4 pins that can',
     );
   });
 

@@ -9,10 +9,13 @@ export function conflictInWords(
 ): string {
   const byId = new Map(problem.signals.map((signal) => [signal.id, signal]));
   const wanting = signals.flatMap((id) => byId.get(id) ?? []);
-  const names = wanting.map(({ name }) => name).join(', ');
+  const names = wanting.map(({ name }) => name).join('; ');
   const wanted = [...new Set(wanting.map(({ capability }) => capability))];
   const words = wanted.map((each) => capabilityWords[each]).join(' or ');
-  const asks = wanting.length === 1 ? `${names} needs ${words}` : `${names} each need ${words}`;
+  const asks =
+    wanting.length === 1
+      ? `${names} needs ${words}`
+      : `${wanting.length} signals need ${words} (${names})`;
   const there =
     pins.length === 0
       ? 'this unit has none that can'
@@ -22,7 +25,7 @@ export function conflictInWords(
     .map(({ name, current }) => `${name} carries ${current} A in all`);
   const settled =
     locks.length > 0
-      ? [`${locks.map((id) => byId.get(id)?.name ?? id).join(', ')}: settled by hand`]
+      ? [`${locks.map((id) => byId.get(id)?.name ?? id).join('; ')}: settled by hand`]
       : [];
   return [`${asks}; ${there}`, ...limits, ...settled].join('. ');
 }
