@@ -68,6 +68,11 @@ const Devices = named(
   'DevicesScreen',
   stage('devices'),
 );
+const Supply = named(
+  () => import('../screens/supply/SupplyScreen.tsx'),
+  'SupplyScreen',
+  stage('supply'),
+);
 const Pins = named(() => import('../screens/pins/PinsScreen.tsx'), 'PinsScreen', stage('pins'));
 const Wires = named(
   () => import('../screens/wires/WiresScreen.tsx'),
@@ -167,6 +172,7 @@ export const router = createBrowserRouter([
           { path: 'tank', Component: Tank },
           { path: 'devices', Component: Devices },
           { path: 'pins', Component: Pins },
+          { path: 'supply', Component: Supply },
           { path: 'wiring', Component: Wiring },
           { path: 'wires', Component: Wires },
           { path: 'margins', Component: Margins },

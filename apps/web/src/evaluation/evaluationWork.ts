@@ -30,6 +30,8 @@ import {
   type SetWish,
   type SmallestLine,
   type StripLine,
+  type SupplyBranch,
+  type SupplyState,
   type ToldEvaluation,
   type Uncertainty,
   type UncertaintyOptions,
@@ -40,6 +42,7 @@ import {
   createEvaluator,
   deltaOf,
   deviceStrip,
+  supplyTree,
   differences,
   endsOfOpenLines,
   evaluate,
@@ -225,6 +228,10 @@ const longWork = {
   /** One wire to be looked at closely. */
   wire(document: BuildDocument, wireId: string): WireSheet | undefined {
     return wireSheet(electricsOf(document), wireId);
+  },
+  /** The tree of supplies, with the volts and amps of a state. */
+  supplyTree(document: BuildDocument, state: SupplyState): readonly SupplyBranch[] {
+    return supplyTree(electricsOf(document), state);
   },
   /** A device from the end backwards, with the volts of a case. */
   strip(

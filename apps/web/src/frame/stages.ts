@@ -60,6 +60,7 @@ export const phaseList: readonly Phase[] = [
     stages: [
       { id: 'devices', name: 'Devices', keys: 'd' },
       { id: 'pins', name: 'Pins', keys: 'p' },
+      { id: 'supply', name: 'Supply', keys: 's' },
       { id: 'wiring', name: 'Pump wiring', keys: '7' },
       { id: 'wires', name: 'Wires', keys: 'e' },
     ],

@@ -2,6 +2,7 @@ import type { Catalogue, EcuItem } from '../catalogue/index.ts';
 import type { EngineChecked } from '../engine/index.ts';
 import type { Build, BuildRule } from '../model/index.ts';
 import type { ElectricDesign } from './network/electricStage.ts';
+import type { SupplyBudget } from './supply/supplyStage.ts';
 import type { SizedPumpFeed } from './network/pumpSupply.ts';
 
 /** What the checks of the wiring look at. */
@@ -9,6 +10,7 @@ export interface ElectricsChecked extends EngineChecked {
   readonly catalogue: Catalogue;
   readonly feeds: readonly SizedPumpFeed[];
   readonly electrics: ElectricDesign;
+  readonly supply: SupplyBudget;
   /** what of the build is wired */
   readonly wired: Pick<
     Build,

@@ -1,4 +1,4 @@
-import { figureNames } from '../results/index.ts';
+import { figureNames, single } from '../results/index.ts';
 
 /** Figures of wires, fuses and relays. The first pump feed needs no name in a key. */
 export const electricsFigure = figureNames({
@@ -14,6 +14,11 @@ export const electricsFigure = figureNames({
   voltage: 'voltage.{device}.{case}',
   'ground.drop': 'ground.{ground}.drop',
   sensorError: 'sensorError.{device}',
+  'load.total': 'load.{case}.total',
+  'alternator.available': 'alternator.{case}.available',
+  'alternator.margin': 'alternator.{case}.margin',
+  'battery.covers': 'battery.{case}.covers',
+  ...single('battery.drain', 'battery.daysUntilFlat'),
   'can.termination': 'can.{bus}.termination',
   pin: 'pin.{signal}',
   spare: 'spare.{capability}',

@@ -8,6 +8,7 @@ export * from './power/index.ts';
 export * from './rules/index.ts';
 export * from './seats/index.ts';
 export * from './solver/index.ts';
+export * from './supply/index.ts';
 export * from './pins/index.ts';
 export { pinFormulas } from './pins/pinFigures.ts';
 export { busFormulas } from './network/busFigures.ts';

@@ -65,6 +65,33 @@ export const electricsLimits = {
     message: 'voltage drop must be from 0.02 to 2 V',
     initial: q(0.25, 'voltage', 'V'),
   }),
+  alternatorAtIdle: quantityField('ratio', '%', {
+    label: 'Alternator at idle gives',
+    help: 'of what it gives at most',
+    since: 12,
+    min: 0.05,
+    max: 1,
+    message: 'the share must be from 5 to 100 %',
+    initial: q(45, 'ratio', '%'),
+  }),
+  alternatorHot: quantityField('ratio', '%', {
+    label: 'Alternator hot gives',
+    help: 'of what it gives cold',
+    since: 12,
+    min: 0.05,
+    max: 1,
+    message: 'the share must be from 5 to 100 %',
+    initial: q(85, 'ratio', '%'),
+  }),
+  batteryUsable: quantityField('ratio', '%', {
+    label: 'Battery, usable',
+    help: 'of a full charge, until it no longer cranks',
+    since: 12,
+    min: 0.05,
+    max: 1,
+    message: 'the share must be from 5 to 100 %',
+    initial: q(50, 'ratio', '%'),
+  }),
 } satisfies Fields;
 
 export * from './slices/buses.ts';

@@ -15,7 +15,13 @@ import {
 } from '../fuel/index.ts';
 import { injectorFormulas } from '../fuel/index.ts';
 import { plumbingFormulas } from '../plumbing/index.ts';
-import { busFormulas, pinFormulas, powerFormulas, sensorFormulas } from '../electrics/index.ts';
+import {
+  busFormulas,
+  pinFormulas,
+  powerFormulas,
+  sensorFormulas,
+  supplyFormulas,
+} from '../electrics/index.ts';
 import { pumpFormulas } from '../fuel/index.ts';
 import type { Formula } from '../results/index.ts';
 
@@ -41,6 +47,7 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...powerFormulas,
       ...pinFormulas,
       ...sensorFormulas,
+      ...supplyFormulas,
       ...busFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),

@@ -78,6 +78,11 @@ export const slices = {
     voltageCranking: limits.voltageCranking,
     pumpFeedDrop: limits.pumpFeedDrop,
   })),
+  supplyLimits: slice('limits of supply', ({ build: { limits } }) => ({
+    alternatorAtIdle: limits.alternatorAtIdle,
+    alternatorHot: limits.alternatorHot,
+    batteryUsable: limits.batteryUsable,
+  })),
   hotDay: slice('hot day', ({ build: { brief } }) => ({ ambientHot: brief.ambientHot })),
   road: slice('cruise', ({ build: { brief } }) => ({
     cruisePower: brief.cruisePower,

@@ -103,6 +103,7 @@ function expectedOf(path: Path): readonly string[] {
     case 'limits':
       return [
         ...mayRun([slices.limits]),
+        ...mayRun([slices.supplyLimits]),
         ...(id === 'designFactor' ? everyStage : []),
         ...(id!.startsWith('voltage') ? everyStage : []),
         ...(id === 'pumpFeedDrop' ? everyStage : []),

@@ -1,6 +1,6 @@
 import { entryAt } from '../numerics/index.ts';
 import { lookUp } from '../catalogue/index.ts';
-import { electricStage } from '../electrics/index.ts';
+import { electricStage, supplyStage } from '../electrics/index.ts';
 import {
   demandStage,
   fuelProperties,
@@ -150,6 +150,18 @@ const electrics = stage({
   },
   run: ({ catalogue, electric, ...document }) =>
     electricStage({ document: { ...document, ...electric }, catalogue }),
+});
+
+/** Loads against alternator and battery. */
+const budget = stage({
+  name: 'supply budget',
+  reads: {
+    electrics,
+    power: slices.mountedPower,
+    limits: slices.supplyLimits,
+    catalogue: slices.catalogue,
+  },
+  run: supplyStage,
 });
 
 /** The feeds of the pumps. */
@@ -345,9 +357,11 @@ const results = stage({
     tanks,
     made,
     buying,
+    budget,
   },
-  run: ({ tanks: onMap, made: lines, buying: bought, ...read }) => [
+  run: ({ tanks: onMap, made: lines, buying: bought, budget: supplied, ...read }) => [
     ...figuresOf(read),
+    ...supplied.results,
     ...onMap.flatMap((tank) => tank.results),
     ...lines.flatMap((line) => line.results),
     ...bought,
@@ -386,6 +400,7 @@ const checked = stage({
     fluids,
     feeds,
     electrics,
+    budget,
     electric: slices.electric,
     power: slices.power,
     candidates,
@@ -414,6 +429,7 @@ const checked = stage({
     fluids: read.fluids,
     feeds: read.feeds,
     electrics: read.electrics,
+    supply: read.budget,
     wired: { ...read.electric, power: read.power },
     candidates: read.candidates,
     tanks: read.tanks,
@@ -452,6 +468,7 @@ export const stages = {
   demand,
   geometry,
   electrics,
+  budget,
   feeds,
   supply,
   design,

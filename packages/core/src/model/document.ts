@@ -83,7 +83,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(11),
+  version: constant(12),
   name: text({
     label: 'Name of the build',
     min: 1,

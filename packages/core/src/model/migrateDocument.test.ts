@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { lantern, sampleCatalogue } from '../exchange/index.ts';
+import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { referenceProblems } from '../evaluation/index.ts';
 import type { BuildDocument } from './document.ts';
 import { CURRENT_VERSION, migrateDocument, storedDocument } from './migrateDocument.ts';
@@ -49,6 +49,14 @@ const powerOfNow = (power: unknown): Plain => ({
   ...without(power as Plain, 'pumpFeeds'),
   ecuConnections: {},
   negativeGroundId: null,
+});
+
+/** The limits of an older version as they are now: with the shares of alternator and battery. */
+const limitsOfNow = (limits: unknown): Plain => ({
+  ...(limits as Plain),
+  alternatorAtIdle: { value: 0.45, unit: '%' },
+  alternatorHot: { value: 0.85, unit: '%' },
+  batteryUsable: { value: 0.5, unit: '%' },
 });
 
 /** Lantern as version 2 wrote it. */
@@ -231,12 +239,13 @@ describe('documents of older versions', () => {
       expect(nine['version']).toBe(9);
       const lifted = storedDocument(nine);
       expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
-      const { version: _, power, brief, ...rest } = nine;
+      const { version: _, power, brief, limits, ...rest } = nine;
       const { devices, grounds, ...others } = lifted;
       expect(others).toEqual({
         ...rest,
         version: CURRENT_VERSION,
         brief: { ...(brief as Plain), firingOrder: '' },
+        limits: limitsOfNow(limits),
         power: powerOfNow(power),
         controllers: {},
         vehicleSignals: {},
@@ -248,6 +257,19 @@ describe('documents of older versions', () => {
       expect(Object.keys(grounds)).toHaveLength(1);
     },
   );
+
+  test('version 11 gets the shares of alternator and battery, and nothing else moves', () => {
+    for (const { document } of demoBuilds) {
+      const {
+        alternatorAtIdle: _,
+        alternatorHot: __,
+        batteryUsable: ___,
+        ...limits
+      } = document.limits;
+      const eleven = { ...document, version: 11, limits };
+      expect(storedDocument(eleven)).toEqual(document);
+    }
+  });
 
   test('a sleeve over a line of version 6 becomes a cover over all of it', () => {
     const six = versionSix('lantern') as Plain & Record<Slice, Readonly<Record<string, Plain>>>;

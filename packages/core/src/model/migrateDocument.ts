@@ -8,6 +8,7 @@ import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
 import { heatAndRoutes } from './migrations/heatAndRoutes.ts';
 import { partsAndCovers } from './migrations/partsAndCovers.ts';
+import { supplyBudget } from './migrations/supplyBudget.ts';
 import { vehicleSlices } from './migrations/vehicleSlices.ts';
 
 /** Each step lifts a document by one version: entry 0 makes version 2 of version 1. */
@@ -23,10 +24,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   factsAsMade,
   devicesAndPins,
   pumpsAsDevices,
+  supplyBudget,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 11;
+export const CURRENT_VERSION: BuildDocument['version'] = 12;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

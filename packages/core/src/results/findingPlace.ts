@@ -11,7 +11,8 @@ export type FindingPlace =
   | { readonly stage: 'wires'; readonly wire: string }
   | { readonly stage: 'devices'; readonly device: string }
   | { readonly stage: 'devices'; readonly signal: string }
-  | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string };
+  | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string }
+  | { readonly stage: 'supply' };
 
 /** Collections of the vehicle in which a finding's thing may stand. */
 export type MapSlice = 'placements' | 'hardPoints' | 'sheets' | 'solids' | 'otherLines';
@@ -32,7 +33,8 @@ const wiringThing = (place: WiringPlace): string => {
 export function placeText(place: FindingPlace): string {
   switch (place.stage) {
     case 'brief':
-      return 'brief';
+    case 'supply':
+      return place.stage;
     case 'demand':
       return place.fuel === undefined ? 'demand' : `demand:${place.fuel}`;
     case 'injectors':

@@ -5,13 +5,17 @@ import { catalogueKind, column } from './catalogueKind.ts';
 import { pinCapabilities } from './pinCapabilities.ts';
 import { injectorDrivers, terminals } from './sharedFields.ts';
 
-/** A battery: open-circuit voltage V and internal resistance Ω. */
+/** A battery: open-circuit voltage V, internal resistance Ω, capacity C. */
 export const battery = catalogueKind({
   category: 'battery',
   title: 'Batteries',
   fields: {
     openCircuitVoltage: figure('voltage', 'V', [5, 60], 'Open-circuit voltage'),
     internalResistance: figure('resistance', 'mΩ', [1e-5, 1], 'Internal resistance'),
+    capacity: {
+      ...figure('charge', 'A·h', [0, 3.6e6], 'Capacity (0: not said)'),
+      whenEmpty: 0,
+    },
     ...terminals,
     ...bodyFields,
   },
@@ -130,6 +134,10 @@ export const ecu = catalogueKind({
     },
     highSideTotal: {
       ...figure('current', 'A', [0, 1000], 'High side, all together (0: not said)'),
+      whenEmpty: 0,
+    },
+    standbyCurrent: {
+      ...figure('current', 'mA', [0, 1], 'Takes with the key off'),
       whenEmpty: 0,
     },
     sequence: {

@@ -14,6 +14,8 @@ const DRIVER = 0.05;
 const CHANNEL = 0.02;
 const SENSOR_GROUND = 0.005;
 const REFERENCE = 0.5;
+/** A that the electronics of a controller take: typical of an engine's. */
+const ELECTRONICS = 0.8;
 
 const has = (
   pin: ControllerPin,
@@ -86,7 +88,7 @@ function insideController(id: string, item: EcuItem): InnerElement[] {
   return inner;
 }
 
-/** The part of a controller; its load is what its electronics take. */
+/** The part of a controller; its loads are what its electronics take, and its memory. */
 export function controllerPart(
   controller: Pick<Controller, 'id' | 'name' | 'placementId' | 'loadedTogether'> & {
     readonly bundledAt: readonly string[];
@@ -97,22 +99,32 @@ export function controllerPart(
   const { id, name, terminalOf } = controller;
   const supply = item.pins.find((pin) => has(pin, 'supply-switched'));
   const ground = item.pins.find((pin) => has(pin, 'power-ground'));
-  const own: InnerElement[] =
-    supply && ground
+  const constant = item.pins.find((pin) => has(pin, 'supply-constant'));
+  const takes = (
+    what: string,
+    from: ControllerPin | undefined,
+    current: number,
+    when: 'key on' | 'always',
+  ): InnerElement[] =>
+    from && ground && current > 0
       ? [
           {
             kind: 'load',
-            id: `${id} electronics`,
-            from: nodeOf(id, supply.id),
+            id: `${id} ${what}`,
+            from: nodeOf(id, from.id),
             to: nodeOf(id, ground.id),
-            current: 0.8,
+            current,
             voltage: RATED,
             duty: 1,
             behaviour: 'electronic',
-            when: 'key on',
+            when,
           },
         ]
       : [];
+  const own: InnerElement[] = [
+    ...takes('electronics', supply, ELECTRONICS, 'key on'),
+    ...takes('memory', constant, item.standbyCurrent, 'always'),
+  ];
   return partOf({
     id,
     name,

@@ -16,6 +16,9 @@ function asksOf(pin: DevicePin): NetPin['asks'] {
   };
 }
 
+/** Speed at idle over full speed: a coil is charged as long each time, so less often. */
+const COIL_AT_IDLE = 0.14;
+
 /** Whether a pin of a device is where a current leaves it to go back. */
 const leadsBack = ({ pins }: DeviceItem, pinId: string): boolean =>
   pins.some(({ id, use }) => id === pinId && (use === 'ground' || use === 'case'));
@@ -44,6 +47,7 @@ function elementOf(id: string, pin: DevicePin, item: DeviceItem): InnerElement |
         current: pin.current,
         voltage: pin.voltage,
         duty: pin.duty,
+        ...(item.role === 'ignition coil' ? { dutyAtIdle: pin.duty * COIL_AT_IDLE } : {}),
         behaviour: pin.behaviour,
         when: pin.when,
       };
@@ -90,6 +94,8 @@ function itemPart(device: Device, item: DeviceItem): NetPart {
 const HOLD = 1;
 const PEAK = 4;
 const INJECTOR_DUTY = 0.85;
+/** 3 ms in two turns at 900 rpm, rounded up. */
+const INJECTOR_AT_IDLE = 0.03;
 
 function injectorPart(
   device: Device,
@@ -129,6 +135,7 @@ function injectorPart(
         current: held ? HOLD : saturated,
         voltage: RATED,
         duty: INJECTOR_DUTY,
+        dutyAtIdle: INJECTOR_AT_IDLE,
         behaviour: 'resistive',
         when: 'engine turning',
       },

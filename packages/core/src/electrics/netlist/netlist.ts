@@ -66,6 +66,8 @@ export interface InnerLoad extends Inside {
   readonly current: number;
   readonly voltage: number;
   readonly duty: number;
+  /** its share of the time at idle, where that is another: what fires with the engine */
+  readonly dutyAtIdle?: number;
   readonly behaviour: 'resistive' | 'motor' | 'electronic';
   readonly when: LoadTime | 'with its relay';
 }

@@ -8,6 +8,10 @@ import { RATED, partOf, pinOf, rangeOf } from './partOf.ts';
 /** What of a fuel circuit holds its pumps. */
 export type PumpCircuit = Pick<FuelCircuit, 'id' | 'elements'>;
 
+/** Whether a pump stands until the engine wants more than the others give. */
+const isOnDemand = ({ control }: PumpElement): boolean =>
+  control?.kind === 'stepped' && control.lowShare.value === 0;
+
 /** The pump of a fuel circuit as what it takes between its two poles. Throws NotFound without it. */
 export function pumpPart(
   { id, name, placementId, loadedTogether }: Device,
@@ -41,7 +45,7 @@ export function pumpPart(
         voltage: RATED,
         duty: 1,
         behaviour: 'motor',
-        when: 'engine turning',
+        when: isOnDemand(element) ? 'at times' : 'engine turning',
       },
     ],
     inrush: { factor: item.inrushFactor, time: item.inrushTime },

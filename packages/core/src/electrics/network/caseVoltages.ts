@@ -1,5 +1,5 @@
 import { CompiledCircuit } from '../solver/compiledCircuit.ts';
-import { type ElectricCase, electricCases } from './electricCases.ts';
+import { type ElectricCase, dutyIn, electricCases } from './electricCases.ts';
 import { loadsOn } from './liveLoads.ts';
 import { type CaseCircuits, caseCircuits } from './networkCircuit.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
@@ -65,7 +65,7 @@ export function loadVoltages(
     const largest = new Map<string, LoadVoltage>();
     for (const each of network.loads) {
       const { partId, load } = each;
-      const current = load.current * load.duty;
+      const current = load.current * dutyIn(load, inCase);
       if (!isOn(each, inCase) || (largest.get(partId)?.current ?? 0) >= current) continue;
       largest.set(partId, {
         partId,

@@ -22,5 +22,11 @@ const on: Readonly<Record<ElectricCase, ReadonlySet<LoadTime>>> = {
   worst: new Set([...running, 'hot', 'lights', 'at times']),
 };
 
+/** The share of the time for which a load takes its current in a case in which it is on. */
+export const dutyIn = (
+  load: { readonly duty: number; readonly dutyAtIdle?: number },
+  inCase: ElectricCase,
+): number => (inCase === 'idle' ? (load.dutyAtIdle ?? load.duty) : load.duty);
+
 /** Whether a load is on in a case. */
 export const isOn = (when: LoadTime, inCase: ElectricCase): boolean => on[inCase].has(when);

@@ -2,7 +2,7 @@ import type { Limits } from '../../model/index.ts';
 import { fuseResistance } from '../power/contacts.ts';
 import { contactsOf } from '../power/wireContacts.ts';
 import type { ElectricCircuit, ElectricElement } from '../solver/circuit.ts';
-import { type ElectricCase } from './electricCases.ts';
+import { type ElectricCase, dutyIn } from './electricCases.ts';
 import { type LoadAt, loadsOn } from './liveLoads.ts';
 import { passiveElements } from './ratedCurrents.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
@@ -44,9 +44,9 @@ export function isLive(
   return measured === null || measured.value > 5;
 }
 
-function elementOf({ load }: LoadAt): ElectricElement {
+function elementOf({ load }: LoadAt, duty = load.duty): ElectricElement {
   const between = { id: load.id, from: load.from, to: load.to };
-  const current = load.current * load.duty;
+  const current = load.current * duty;
   switch (load.behaviour) {
     case 'resistive':
       return { kind: 'resistor', ...between, resistance: load.voltage / current };
@@ -115,9 +115,11 @@ export function caseCircuits(network: SizedNetwork, document: WiringBuild): Case
     changedIn: (inCase) =>
       new Map([
         ...sources(inCase).map((source) => [source.id, source] as const),
-        ...[...elementsOf].flatMap(([each, element]) =>
-          isOn(each, inCase) ? [] : [[element.id, switchedOff(element)] as const],
-        ),
+        ...[...elementsOf].flatMap(([each, element]) => {
+          if (!isOn(each, inCase)) return [[element.id, switchedOff(element)] as const];
+          const duty = dutyIn(each.load, inCase);
+          return duty === each.load.duty ? [] : [[element.id, elementOf(each, duty)] as const];
+        }),
       ]),
   };
 }

@@ -5,6 +5,7 @@ import { deviceRules } from './deviceRules.ts';
 import { fuseRules } from './fuseRules.ts';
 import { pinRules } from './pinRules.ts';
 import { powerRules } from './powerRules.ts';
+import { supplyRules } from './supplyRules.ts';
 import { sharedPin } from './sharedPin.ts';
 import { wires } from './wireRules.ts';
 
@@ -17,4 +18,5 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...fuseRules,
   ...pinRules,
   ...busRules,
+  ...supplyRules,
 ];

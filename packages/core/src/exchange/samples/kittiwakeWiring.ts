@@ -292,7 +292,7 @@ export const kittiwakeWiring: DemoWiring = {
       fitted(
         'alternator',
         'Alternator',
-        'DV-ALT-1',
+        'DV-ALT-2',
         'alternator-seat',
         {
           'B+': out('fuse-alternator'),
@@ -368,7 +368,7 @@ export const kittiwakeWiring: DemoWiring = {
       boltFuse('fuse-sluice', 'Fuse, power module', 'FM80', at('battery', '+'), 'main-fuse'),
       boltFuse('fuse-fan-left', 'Fuse, left fan', 'FM40', at('stud', 'stud'), 'panel'),
       boltFuse('fuse-fan-right', 'Fuse, right fan', 'FM40', at('stud', 'stud'), 'panel'),
-      boltFuse('fuse-alternator', 'Fuse, alternator', 'FM125', at('battery', '+'), 'main-fuse'),
+      boltFuse('fuse-alternator', 'Fuse, alternator', 'FM200', at('battery', '+'), 'main-fuse'),
       relay('main-relay', 'Main relay', 'RL70', {
         '30': out('fuse-main-relay'),
         '86': found('ignition'),

@@ -286,6 +286,9 @@ export const lantern: BuildDocument = writeBuild({
     voltageLow: q(12.2, 'voltage', 'V'),
     voltageCranking: q(10.5, 'voltage', 'V'),
     pumpFeedDrop: q(0.25, 'voltage', 'V'),
+    alternatorAtIdle: q(45, 'ratio', '%'),
+    alternatorHot: q(85, 'ratio', '%'),
+    batteryUsable: q(50, 'ratio', '%'),
   },
   acceptances: [],
   assemblies: [

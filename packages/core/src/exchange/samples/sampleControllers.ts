@@ -114,6 +114,7 @@ const controller = (
     plugRoom: 0.09,
     referenceTotal: 0.25,
     highSideTotal: 0,
+    standbyCurrent: 0,
     sequence: 'cylinder',
     pins: layout.flatMap(pinsOfPlug),
     ...rest,
@@ -151,6 +152,7 @@ const rill18 = controller({
 
 const leat34 = controller({
   id: 'LEAT34',
+  standbyCurrent: 0.002,
   designation: 'Leat 34',
   pumpPin: 'B07',
   injectorOutputs: 4,
@@ -191,6 +193,7 @@ const leat34 = controller({
 
 const weir60 = controller({
   id: 'WEIR60',
+  standbyCurrent: 0.004,
   designation: 'Weir 60',
   pumpPin: 'C14',
   injectorOutputs: 12,
@@ -254,6 +257,7 @@ const weir60 = controller({
 
 const sluice16 = controller({
   id: 'SLUICE16',
+  standbyCurrent: 0.003,
   designation: 'Sluice 16',
   family: 'power module',
   pumpPin: 'B01',
@@ -287,6 +291,7 @@ const sluice16 = controller({
 
 const eddy24 = controller({
   id: 'EDDY24',
+  standbyCurrent: 0.001,
   designation: 'Eddy 24',
   family: 'input unit',
   pumpPin: 'A24',
@@ -315,6 +320,7 @@ const eddy24 = controller({
 
 const ferry26 = controller({
   id: 'FERRY26',
+  standbyCurrent: 0.006,
   designation: 'Ferry 26',
   family: 'gearbox controller',
   pumpPin: 'A22',

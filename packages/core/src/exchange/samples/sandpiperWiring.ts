@@ -213,7 +213,7 @@ export const sandpiperWiring: DemoWiring = {
       fuse('fuse-starter', 'Fuse, starter solenoid', at('stud', 'stud')),
       fuse('fuse-lamps', 'Fuse, lamps', at('stud', 'stud')),
       fuse('fuse-horn', 'Fuse, horn', at('stud', 'stud')),
-      boltFuse('fuse-stator', 'Fuse, stator', 'FM40', at('battery', '+'), 'main-fuse'),
+      boltFuse('fuse-stator', 'Fuse, stator', 'FM50', at('battery', '+'), 'main-fuse'),
     ],
     { air: 'boss' },
   ),
