@@ -43,29 +43,17 @@ const pictures = [
     act: (page) => page.getByRole('listbox', { name: 'Cavities of plug A' }).waitFor(),
   },
   {
+    name: 'supply',
+    path: '/builds/sandpiper/supply',
+    act: (page) => page.getByRole('navigation', { name: 'What hangs on what' }).waitFor(),
+  },
+  {
     name: 'wires',
     path: '/builds/kittiwake/wires',
     theme: 'dark',
     act: (page) => page.getByRole('table', { name: 'Wires' }).waitFor(),
   },
   { name: 'pump-wiring', path: '/builds/lantern/wiring' },
-  {
-    name: 'new-build',
-    path: '/new',
-    act: async (page) => {
-      for (const [label, text] of [
-        ['Name of the build', 'Grey van'],
-        ['Displacement', '2.3 L'],
-        ['Power wanted', '190 hp'],
-        ['at engine speed', '5600 rpm'],
-      ]) {
-        await page.getByLabel(label, { exact: true }).fill(text);
-      }
-      await page.getByLabel('Induction').click();
-      await page.getByRole('option', { name: 'turbocharged' }).click();
-      await page.getByLabel('Boost, gauge').fill('11 psi');
-    },
-  },
   { name: 'catalogue', path: '/catalogue/pump' },
   {
     name: 'readings-phone',

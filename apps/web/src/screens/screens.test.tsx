@@ -13,6 +13,7 @@ import { FindingsScreen } from './findings/FindingsScreen.tsx';
 import { InjectorsScreen } from './injectors/InjectorsScreen.tsx';
 import { MarginsScreen } from './margins/MarginsScreen.tsx';
 import { PinsScreen } from './pins/PinsScreen.tsx';
+import { SupplyScreen } from './supply/SupplyScreen.tsx';
 import { PumpScreen } from './pump/PumpScreen.tsx';
 import { WiresScreen } from './wires/WiresScreen.tsx';
 import { WiringScreen } from './wiring/WiringScreen.tsx';
@@ -27,6 +28,7 @@ const screens: readonly [title: string, page: ReactNode][] = [
   ['Pump', <PumpScreen key="pump" />],
   ['Devices', <DevicesScreen key="devices" />],
   ['Pins', <PinsScreen key="pins" />],
+  ['Supply', <SupplyScreen key="supply" />],
   ['Pump wiring', <WiringScreen key="wiring" />],
   ['Wires', <WiresScreen key="wires" />],
   ['Margins', <MarginsScreen key="margins" />],

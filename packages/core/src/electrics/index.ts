@@ -1,6 +1,7 @@
 export type * from './checked.ts';
 export * from './commands/index.ts';
 export * from './feeds/index.ts';
+export * from './documentedFigures.ts';
 export * from './figureNames.ts';
 export * from './netlist/index.ts';
 export * from './network/index.ts';

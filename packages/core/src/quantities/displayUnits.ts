@@ -39,6 +39,7 @@ const metric: Record<UnitKind, string> = {
   current: 'A',
   charge: 'A·h',
   endurance: 'min',
+  drain: 'mA',
   days: 'd',
   resistance: 'mΩ',
   resistancePerLength: 'mΩ/m',

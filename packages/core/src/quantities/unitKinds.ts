@@ -125,6 +125,7 @@ export const unitKinds = {
   current: [unit('A', 1), unit('mA', 1e-3)],
   charge: [unit('C', 1, ['A·s']), unit('A·h', 3600, ['Ah', 'A h'])],
   endurance: [unit('s', 1), unit('min', 60), unit('h', 3600)],
+  drain: [unit('A', 1), unit('mA', 1e-3)],
   days: [unit('d', 1, ['days', 'day']), unit('h', 1 / 24)],
   resistance: [unit('Ω', 1, ['ohm', 'Ohm']), unit('mΩ', 1e-3, ['mohm'])],
   resistancePerLength: [unit('Ω/m', 1), unit('mΩ/m', 1e-3)],

@@ -1,5 +1,5 @@
 import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
-import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
+import { kittiwake, lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import type { TrippedBuild } from './trippedBuilds.ts';
 
@@ -90,6 +90,17 @@ export const trippedElectrics: readonly TrippedBuild[] = [
       { '1': ecu(''), '2': part('fuse-valves', 'out'), '3': ecu('') },
     ],
   ]),
+  {
+    rule: 'alternator.budget',
+    finding: 'alternator.budget:cruiseHot',
+    build: changed(sandpiper, [['limits', 'alternatorHot'], { value: 0.8, unit: '%' }]),
+    soundBuild: sandpiper,
+    curable: true,
+  },
+  {
+    ...trip('battery.drain', 'battery.drain', [], false),
+    catalogue: withPart('LEAT34', { standbyCurrent: 0.2 }),
+  },
   trip('pin.fault', 'pin.unassigned:coolant~1', [[connection('coolant', '1'), ecu('')]]),
   trip('pin.fault', 'pin.capability:coolant~1', [[connection('coolant', '1'), ecu('B16')]]),
   {

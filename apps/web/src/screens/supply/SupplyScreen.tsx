@@ -42,7 +42,7 @@ function Budget() {
     <table className="table-lined w-full max-w-[720px]" aria-label="Loads and alternator">
       <thead>
         <tr>
-          <th className="text-left">When</th>
+          <th>When</th>
           {columns.map(([label]) => (
             <th key={label} className="text-right">
               {label}
@@ -53,9 +53,7 @@ function Budget() {
       <tbody>
         {electricCases.map((inCase) => (
           <tr key={inCase}>
-            <th scope="row" className="text-left font-normal">
-              {electricCaseWords[inCase]}
-            </th>
+            <th scope="row">{electricCaseWords[inCase]}</th>
             {columns.map(([label, figure]) => (
               <td key={label} className="whitespace-nowrap text-right">
                 {cell(figure, inCase)}

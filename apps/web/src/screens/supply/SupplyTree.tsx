@@ -45,7 +45,7 @@ function Branch({
   devices: ReadonlySet<string>;
 }) {
   const [units] = useUnits();
-  const measure = (value: number, kind: 'voltage' | 'length' | 'current') =>
+  const measure = (value: number, kind: 'voltage' | 'length' | 'current' | 'drain') =>
     formatMeasure({ value, kind }, units);
   const { wire, volts, rating, live } = branch;
   const shown = all ? branch.branches : branch.branches.filter(isUsed);
@@ -54,7 +54,7 @@ function Branch({
   return (
     <li>
       <div
-        className={`flex min-h-8 items-center gap-2 border-b border-rule py-0.5 ${dead ? 'text-second' : ''}`}
+        className={`flex min-h-8 items-center gap-2 border-b border-hair py-0.5 ${dead ? 'text-second' : ''}`}
       >
         {wire && (
           <span
@@ -103,7 +103,7 @@ function Branch({
           <span className="w-[134px] shrink-0 text-right">
             {live
               ? (branch.takes ?? 0) > 0
-                ? `takes ${measure(branch.takes ?? 0, 'current')}`
+                ? `takes ${measure(branch.takes ?? 0, 'drain')}`
                 : 'live'
               : 'dead'}
           </span>

@@ -106,7 +106,7 @@ const standing: ElectricsRule = {
             title: 'The battery goes flat while the vehicle stands',
             because: 'with the key off {drain} are taken: it cranks for {days} at the longest',
             numbers: {
-              drain: { value: supply.drain, kind: 'current' },
+              drain: { value: supply.drain, kind: 'drain' },
               days: { value: supply.daysUntilFlat, kind: 'days' },
             },
             measured: { value: supply.daysUntilFlat, kind: 'days' },

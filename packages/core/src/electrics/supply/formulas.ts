@@ -42,8 +42,8 @@ export const covers = defineFormula({
 export const drain = defineFormula({
   name: 'drain with the key off',
   notation: 'I = Σ I of what takes current always',
-  kind: 'current',
-  inputKinds: { loads: 'current' },
+  kind: 'drain',
+  inputKinds: { loads: 'drain' },
   source: 'loads that no relay, switch or controller parts from the battery',
   compute: (i: { loads: readonly number[] }) => sum(i.loads),
 });
@@ -52,7 +52,7 @@ export const untilFlat = defineFormula({
   name: 'days until flat',
   notation: 't = C · usable / I_drain',
   kind: 'days',
-  inputKinds: { capacity: 'charge', usable: 'ratio', drain: 'current' },
+  inputKinds: { capacity: 'charge', usable: 'ratio', drain: 'drain' },
   source: 'from a full charge until it no longer cranks, self-discharge left out',
   compute: (i) => daysUntilFlat(i),
 });

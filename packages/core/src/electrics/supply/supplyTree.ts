@@ -72,7 +72,10 @@ function waysOf({ netlist, wires }: Pick<ElectricDesign, 'netlist' | 'wires'>): 
       join(b.node, a.node);
     }
     for (const element of part.inside) {
-      if (element.kind === 'contact' && element.leads === 'on') join(element.from, element.to);
+      if (element.kind !== 'contact' || element.leads !== 'on') continue;
+      join(element.from, element.to);
+      // A contact of a switch leads on either way; an output of a controller only out.
+      if (part.sort !== 'controller') join(element.to, element.from);
     }
   }
   return { wires: outside, inside };

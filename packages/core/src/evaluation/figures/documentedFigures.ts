@@ -6,6 +6,7 @@ import {
   figureNames,
   single,
 } from '../../results/index.ts';
+import { documentedElectricFigures } from '../../electrics/index.ts';
 import { documentedPlumbingFigures } from '../../plumbing/index.ts';
 import { documentedMapFigures } from '../../vehicle/index.ts';
 import { type Ladder, reachedRungs } from '../ladder.ts';
@@ -223,90 +224,7 @@ export const documentedFigures: readonly FigureDescription[] = [
     meaning:
       'Lowest pressure from tank outlet to regulator inlet above vapour pressure in a named case.',
   },
-  {
-    key: 'wire.pumpFeed.area',
-    kind: 'area',
-    meaning:
-      'Conductor area of the pump feed (fuse to relay to pump, and pump to ground); the smallest if sizes differ.',
-  },
-  {
-    key: 'wire.pumpFeed.drop',
-    kind: 'voltage',
-    meaning:
-      'Voltage drop in the wire of the pump feed, out and back, at the pump’s highest data-sheet current and conductor temperature.',
-  },
-  {
-    key: 'wire.pumpFeed.seriesResistance',
-    kind: 'resistance',
-    meaning: 'Battery to pump and back: wires, fuses, relay, contacts and crimps.',
-  },
-  {
-    key: 'wire.mainFeed.drop',
-    kind: 'voltage',
-    meaning: 'Voltage drop in the wire from battery to pump fuse at the same current.',
-  },
-  { key: 'fuse.pumpFeed.rating', kind: 'current', meaning: 'Rating of the pump fuse.' },
-  {
-    key: 'pin.coolant~1',
-    kind: 'count',
-    meaning: 'Place of the pin that a signal (device and pin) is on, in the list of its ECU.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'spare.low-side',
-    kind: 'count',
-    meaning: 'Pins of the ECU left that can do it; one that can do several counts for each.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'voltage.fan-1.worst',
-    kind: 'voltage',
-    meaning: 'Volts across a device in a case: keyOn, cranking, idle, cruiseHot, worst.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'wire.fan-1~+.area',
-    kind: 'area',
-    meaning: 'Conductor of a wire, by the device and pin that it leaves.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'wire.fan-1~+.drop',
-    kind: 'voltage',
-    meaning: 'Drop along a wire at the current it is sized for.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'wire.fan-1~+.temperature',
-    kind: 'temperature',
-    meaning: 'Conductor temperature of a wire at the current it is sized for.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'wire.fan-1~+.decidedBy',
-    kind: 'count',
-    meaning:
-      'What the next smaller size fails: 1 current, 2 drop, 3 mechanical, 4 short circuit, 5 fit, 6 fuse; 0: none.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'fuse.fuse-coils.rating',
-    kind: 'current',
-    meaning: 'Rating of a fuse.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'ground.engine-block.drop',
-    kind: 'voltage',
-    meaning: 'How far a ground stands above the battery’s negative with everything on.',
-    onlyWith: 'a device on the list',
-  },
-  {
-    key: 'sensorError.fuel-pressure',
-    kind: 'pressure',
-    meaning: 'What a sensor reads wrong for its ground: pressure, or temperature at 90 °C.',
-    onlyWith: 'a device on the list',
-  },
+  ...documentedElectricFigures,
   {
     key: 'prime.time',
     kind: 'duration',
