@@ -17,6 +17,7 @@ const screens = [
   'supply',
   'wiring',
   'wires',
+  'panel',
   'margins',
   'take-away',
   'findings',

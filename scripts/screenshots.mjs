@@ -53,7 +53,11 @@ const pictures = [
     theme: 'dark',
     act: (page) => page.getByRole('table', { name: 'Wires' }).waitFor(),
   },
-  { name: 'pump-wiring', path: '/builds/lantern/wiring' },
+  {
+    name: 'panel',
+    path: '/builds/sandpiper/panel',
+    act: (page) => page.getByRole('group', { name: 'Plate from the front' }).waitFor(),
+  },
   { name: 'catalogue', path: '/catalogue/pump' },
   {
     name: 'readings-phone',

@@ -8,7 +8,9 @@ import {
   cautionFacts,
   cautionsAt,
   evaluate,
+  drawingSvg,
   fixingDrawing,
+  panelDrawing,
   partsList,
   readBuild,
   shoppingList,
@@ -27,8 +29,9 @@ import { asAttachment } from '../asAttachment.ts';
 import { buyingRows, writeBuying } from './buyingSheet.ts';
 import { writeCards } from './cardSheet.ts';
 import { csvText } from './csvText.ts';
-import { fixingDxf } from './fixingDxf.ts';
+import { drawingDxf } from './drawingDxf.ts';
 import { writeFixing } from './fixingSheet.ts';
+import { writePanel } from './panelSheet.ts';
 import { SheetPage } from './sheetPage.ts';
 import { writeWorkSheet } from './workSheet.ts';
 
@@ -126,7 +129,62 @@ export class ExportsController {
   ): string {
     const { build, held, drawing } = this.plate(id, component);
     asAttachment(response, build.document.name, `-plate-${held.component.id}.dxf`);
-    return fixingDxf(drawing);
+    return drawingDxf(drawing);
+  }
+
+  /** The relay panel of a build with its drawing. */
+  private panel(id: string) {
+    const { build, evaluation } = this.evaluated(id);
+    const { panel } = evaluation;
+    if (!panel) throw notFound('this build has no relay panel: no relay and no fuse stands there');
+    return { build, panel, drawing: panelDrawing(panel.layout) };
+  }
+
+  @Get('panel.pdf')
+  @ApiOperation({
+    summary: 'Relay panel: what stands on it, wiring list, drilling template 1:1, as PDF',
+  })
+  @ApiProduces('application/pdf')
+  @Replies(200, 'Text', 'The panel, its plate at full size over as many sheets as it takes')
+  @MayBeMissing()
+  @Header('content-type', 'application/pdf')
+  async panelPdf(
+    @Param('id') id: string,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<StreamableFile> {
+    const { build, panel, drawing } = this.panel(id);
+    const { name } = build.document;
+    const sheet = new SheetPage({
+      title: `${name}: relay panel`,
+      footer: `Brookrain · ${name} · revision ${build.revision}`,
+    });
+    writePanel({ sheet, buildName: name, panel, drawing });
+    asAttachment(response, name, '-panel.pdf');
+    return new StreamableFile(await sheet.bytes());
+  }
+
+  @Get('panel.dxf')
+  @ApiOperation({ summary: 'Plate of the relay panel, as DXF in millimetres' })
+  @ApiProduces('image/vnd.dxf')
+  @Replies(200, 'Text', 'The plate, 1:1')
+  @MayBeMissing()
+  @Header('content-type', 'image/vnd.dxf')
+  panelDxf(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
+    const { build, drawing } = this.panel(id);
+    asAttachment(response, build.document.name, '-panel.dxf');
+    return drawingDxf(drawing);
+  }
+
+  @Get('panel.svg')
+  @ApiOperation({ summary: 'Plate of the relay panel, as SVG in millimetres' })
+  @ApiProduces('image/svg+xml')
+  @Replies(200, 'Text', 'The plate, 1:1')
+  @MayBeMissing()
+  @Header('content-type', 'image/svg+xml')
+  panelSvg(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
+    const { build, drawing } = this.panel(id);
+    asAttachment(response, build.document.name, '-panel.svg');
+    return drawingSvg(drawing);
   }
 
   private unitsOf(asked: string | undefined, build: BuildReply): UnitSystem {

@@ -1,13 +1,11 @@
 import {
   type Catalogue,
-  type DrawnLayer,
-  type DrawnShape,
   type FixingDrawing,
   type HeldComponent,
-  TEXT_HEIGHT,
   fixingParts,
 } from '@brookrain/core';
-import { type Pen, type SheetPage, SHEET_MM, sheetColours } from './sheetPage.ts';
+import { drawShape } from './drawShape.ts';
+import { type SheetPage, SHEET_MM, sheetColours } from './sheetPage.ts';
 
 /** Scales in which a plate may be drawn: the largest that fits. */
 const SCALES = [1, 2, 4, 8] as const;
@@ -16,42 +14,11 @@ const ROOM = 170;
 /** Length of the line by which a print is checked, mm. */
 const CHECK = 100;
 
-const pens: Readonly<Record<DrawnLayer, readonly [colour: string, width: number, dash?: number]>> =
-  {
-    cut: [sheetColours.ink, 0.5],
-    hole: [sheetColours.ink, 0.4],
-    bend: [sheetColours.ink, 0.3, 3],
-    part: [sheetColours.line, 0.3, 1],
-    measure: [sheetColours.second, 0.2],
-  };
-
 /** The largest scale in which a drawing fits on a sheet: 1 in how many. */
 export const scaleOf = ({ low, high }: FixingDrawing): number =>
   SCALES.find(
     (scale) => (high[0] - low[0]) / scale <= SHEET_MM && (high[1] - low[1]) / scale <= ROOM,
   ) ?? 16;
-
-function drawShape(pen: Pen, shape: DrawnShape, scale: number): void {
-  const [colour, width, dash] = pens[shape.layer];
-  if (shape.kind === 'text') {
-    const [x, y] = shape.at;
-    const size = TEXT_HEIGHT * scale;
-    pen.fillColor(colour).fontSize(size);
-    const wide = pen.widthOfString(shape.text);
-    pen.save().translate(x, -y);
-    if (shape.upright) pen.rotate(-90);
-    pen.text(shape.text, -wide / 2, -size * 1.15, { lineBreak: false });
-    pen.restore();
-    return;
-  }
-  pen.strokeColor(colour).lineWidth(width * scale);
-  if (dash === undefined) pen.undash();
-  else pen.dash(dash * scale, { space: dash * scale * 0.6 });
-  if (shape.kind === 'line') {
-    pen.moveTo(shape.from[0], -shape.from[1]).lineTo(shape.to[0], -shape.to[1]).stroke();
-  } else pen.circle(shape.centre[0], -shape.centre[1], shape.radius).stroke();
-  pen.undash();
-}
 
 /** One page for the bench: the plate to scale with its measures, a line to check the print by, its parts. */
 export function writeFixing(input: {

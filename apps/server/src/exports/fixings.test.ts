@@ -1,7 +1,7 @@
 import { evaluate, fixingDrawing, lantern, sampleCatalogue } from '@brookrain/core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
-import { fixingDxf } from './fixingDxf.ts';
+import { drawingDxf } from './drawingDxf.ts';
 import { scaleOf } from './fixingSheet.ts';
 
 const held = (id: string) => {
@@ -31,7 +31,7 @@ function entitiesOf(dxf: string) {
 
 describe('a plate as DXF', () => {
   const { found, drawing } = held('battery');
-  const entities = entitiesOf(fixingDxf(drawing));
+  const entities = entitiesOf(drawingDxf(drawing));
   const layer = (name: string) => entities.filter((e) => e.groups['8'] === name);
 
   test('has its outline to cut, its holes and its folds on layers of their own, in mm', () => {
@@ -50,8 +50,8 @@ describe('a plate as DXF', () => {
   });
 
   test('says its unit and its measures', () => {
-    expect(fixingDxf(drawing)).toMatch(/\$LASTSAVEDBY\s+1\s+Brookrain\s/);
-    expect(fixingDxf(drawing)).toMatch(/\$INSUNITS\s+70\s+4\s/);
+    expect(drawingDxf(drawing)).toMatch(/\$LASTSAVEDBY\s+1\s+Brookrain\s/);
+    expect(drawingDxf(drawing)).toMatch(/\$INSUNITS\s+70\s+4\s/);
     expect(layer('MEASURES').some(({ kind }) => kind === 'TEXT')).toBe(true);
   });
 });

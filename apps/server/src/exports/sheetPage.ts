@@ -23,6 +23,10 @@ const BOTTOM = 841.89 - 56;
 /** How wide a sheet is between its margins, mm. */
 export const SHEET_MM = (WIDTH / 72) * 25.4;
 
+const POINTS_A_MM = 72 / 25.4;
+/** What of a full-size drawing comes onto a sheet, and is on the next one too, mm. */
+const TILE = { across: 170, down: 240, overlap: 10 } as const;
+
 const CELL = { size: 8, padding: 2.5 };
 
 /** What draws on the sheet. */
@@ -182,6 +186,52 @@ export class SheetPage {
     this.pdf.restore();
     this.pdf.x = MARGIN;
     this.pdf.y = top + height * scale + 6;
+  }
+
+  /**
+   * A drawing at its full size, mm, over as many sheets as it takes: they overlap by 10 mm, crosses
+   * that stand on two sheets lie on each other. `draw` gets a pen in mm with the upper left at 0, 0.
+   */
+  fullSize(width: number, height: number, draw: (pen: Pen) => void): void {
+    const sheets = (size: number, tile: number): number =>
+      Math.max(1, Math.ceil((size - TILE.overlap) / tile));
+    const [across, down] = [sheets(width, TILE.across), sheets(height, TILE.down)];
+    for (let row = 0; row < down; row++) {
+      for (let column = 0; column < across; column++) {
+        this.nextPage();
+        this.pdf
+          .font(FONTS.plain)
+          .fontSize(8.5)
+          .fillColor(SECOND)
+          .text(
+            `Full size: print without scaling. Sheet ${column + 1} of ${across} across, ${row + 1} of ${down} down`,
+            MARGIN,
+            MARGIN - 16,
+            { width: WIDTH },
+          );
+        const [left, top] = [column * TILE.across, row * TILE.down];
+        this.pdf.save().translate(MARGIN, MARGIN).scale(POINTS_A_MM);
+        this.pdf
+          .rect(0, 0, TILE.across + TILE.overlap, TILE.down + TILE.overlap)
+          .clip()
+          .translate(-left, -top);
+        draw(this.pdf.font(FONTS.plain));
+        for (let x = 0; x <= across; x++) {
+          for (let y = 0; y <= down; y++) {
+            const [u, v] = [x * TILE.across + TILE.overlap / 2, y * TILE.down + TILE.overlap / 2];
+            this.pdf
+              .lineWidth(0.2)
+              .strokeColor(LINE)
+              .moveTo(u - 3, v)
+              .lineTo(u + 3, v)
+              .moveTo(u, v - 3)
+              .lineTo(u, v + 3)
+              .stroke();
+          }
+        }
+        this.pdf.restore();
+      }
+    }
   }
 
   /** Numbers the pages and closes the sheet. */

@@ -73,6 +73,11 @@ const Supply = named(
   'SupplyScreen',
   stage('supply'),
 );
+const Panel = named(
+  () => import('../screens/panel/PanelScreen.tsx'),
+  'PanelScreen',
+  stage('panel'),
+);
 const Pins = named(() => import('../screens/pins/PinsScreen.tsx'), 'PinsScreen', stage('pins'));
 const Wires = named(
   () => import('../screens/wires/WiresScreen.tsx'),
@@ -173,6 +178,7 @@ export const router = createBrowserRouter([
           { path: 'devices', Component: Devices },
           { path: 'pins', Component: Pins },
           { path: 'supply', Component: Supply },
+          { path: 'panel', Component: Panel },
           { path: 'wiring', Component: Wiring },
           { path: 'wires', Component: Wires },
           { path: 'margins', Component: Margins },

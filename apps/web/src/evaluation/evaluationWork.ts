@@ -30,6 +30,7 @@ import {
   type SetWish,
   type SmallestLine,
   type StripLine,
+  type PanelDesign,
   type SupplyBranch,
   type SupplyState,
   type ToldEvaluation,
@@ -228,6 +229,10 @@ const longWork = {
   /** One wire to be looked at closely. */
   wire(document: BuildDocument, wireId: string): WireSheet | undefined {
     return wireSheet(electricsOf(document), wireId);
+  },
+  /** The plate of relays and fuses; undefined without any. */
+  panel(document: BuildDocument): PanelDesign | undefined {
+    return checkedOf(document).panel;
   },
   /** The tree of supplies, with the volts and amps of a state. */
   supplyTree(document: BuildDocument, state: SupplyState): readonly SupplyBranch[] {

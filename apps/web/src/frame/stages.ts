@@ -63,6 +63,7 @@ export const phaseList: readonly Phase[] = [
       { id: 'supply', name: 'Supply', keys: 's' },
       { id: 'wiring', name: 'Pump wiring', keys: '7' },
       { id: 'wires', name: 'Wires', keys: 'e' },
+      { id: 'panel', name: 'Panel', keys: 'n' },
     ],
     pages: [],
   },

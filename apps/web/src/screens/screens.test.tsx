@@ -12,6 +12,7 @@ import { DevicesScreen } from './devices/DevicesScreen.tsx';
 import { FindingsScreen } from './findings/FindingsScreen.tsx';
 import { InjectorsScreen } from './injectors/InjectorsScreen.tsx';
 import { MarginsScreen } from './margins/MarginsScreen.tsx';
+import { PanelScreen } from './panel/PanelScreen.tsx';
 import { PinsScreen } from './pins/PinsScreen.tsx';
 import { SupplyScreen } from './supply/SupplyScreen.tsx';
 import { PumpScreen } from './pump/PumpScreen.tsx';
@@ -27,6 +28,7 @@ const screens: readonly [title: string, page: ReactNode][] = [
   ['Fuel circuit', <CircuitScreen key="circuit" />],
   ['Pump', <PumpScreen key="pump" />],
   ['Devices', <DevicesScreen key="devices" />],
+  ['Panel', <PanelScreen key="panel" />],
   ['Pins', <PinsScreen key="pins" />],
   ['Supply', <SupplyScreen key="supply" />],
   ['Pump wiring', <WiringScreen key="wiring" />],

@@ -2,6 +2,7 @@ import type { Catalogue, EcuItem } from '../catalogue/index.ts';
 import type { EngineChecked } from '../engine/index.ts';
 import type { Build, BuildRule } from '../model/index.ts';
 import type { ElectricDesign } from './network/electricStage.ts';
+import type { PanelDesign } from './panel/index.ts';
 import type { SupplyBudget } from './supply/supplyStage.ts';
 import type { SizedPumpFeed } from './network/pumpSupply.ts';
 
@@ -11,6 +12,8 @@ export interface ElectricsChecked extends EngineChecked {
   readonly feeds: readonly SizedPumpFeed[];
   readonly electrics: ElectricDesign;
   readonly supply: SupplyBudget;
+  /** the plate of relays and fuses; undefined without any */
+  readonly panel: PanelDesign | undefined;
   /** what of the build is wired */
   readonly wired: Pick<
     Build,

@@ -113,6 +113,18 @@ export const documentedElectricFigures: readonly FigureDescription[] = [
     onlyWith: 'a device on the list',
   },
   {
+    key: 'panel.width',
+    kind: 'length',
+    meaning: 'Width of the plate with relays and fuses.',
+    onlyWith: 'a device on the list',
+  },
+  {
+    key: 'panel.height',
+    kind: 'length',
+    meaning: 'Its height.',
+    onlyWith: 'a device on the list',
+  },
+  {
     key: 'battery.drain',
     kind: 'drain',
     meaning: 'What is taken with the key off: past no relay, switch or controller.',

@@ -18,7 +18,7 @@ export const electricsFigure = figureNames({
   'alternator.available': 'alternator.{case}.available',
   'alternator.margin': 'alternator.{case}.margin',
   'battery.covers': 'battery.{case}.covers',
-  ...single('battery.drain', 'battery.daysUntilFlat'),
+  ...single('battery.drain', 'battery.daysUntilFlat', 'panel.width', 'panel.height'),
   'can.termination': 'can.{bus}.termination',
   pin: 'pin.{signal}',
   spare: 'spare.{capability}',

@@ -5,6 +5,7 @@ export * from './documentedFigures.ts';
 export * from './figureNames.ts';
 export * from './netlist/index.ts';
 export * from './network/index.ts';
+export * from './panel/index.ts';
 export * from './power/index.ts';
 export * from './rules/index.ts';
 export * from './seats/index.ts';

@@ -99,4 +99,5 @@ export * from './slices/connections.ts';
 export * from './slices/controllers.ts';
 export * from './slices/devices.ts';
 export * from './slices/grounds.ts';
+export * from './slices/panels.ts';
 export * from './slices/vehicleSignals.ts';

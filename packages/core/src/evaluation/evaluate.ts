@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { ElectricDesign, SizedPumpFeed } from '../electrics/index.ts';
+import type { ElectricDesign, PanelDesign, SizedPumpFeed } from '../electrics/index.ts';
 import type { Demand, DemandMap } from '../engine/index.ts';
 import type { Candidates, FluidResult } from '../fuel/index.ts';
 import { type BuildDocument, type BuildFinding, readBuild } from '../model/index.ts';
@@ -24,6 +24,8 @@ export interface Evaluation {
   readonly feeds: readonly SizedPumpFeed[];
   /** netlist, wires, fuses and circuit of the whole vehicle */
   readonly electrics: ElectricDesign;
+  /** the plate of relays and fuses; undefined without any */
+  readonly panel: PanelDesign | undefined;
   readonly candidates: Candidates;
   readonly map: MapOutput;
   /** every line as it is made */
@@ -67,6 +69,7 @@ function evaluationOf(runner: Runner, whole: Whole): Evaluation {
     fluids: runner.get(stages.fluids),
     feeds: runner.get(stages.feeds),
     electrics: runner.get(stages.electrics),
+    panel: runner.get(stages.panel),
     candidates: runner.get(stages.candidates),
     map: runner.get(stages.map),
     made: runner.get(stages.made),

@@ -21,6 +21,7 @@ import {
   powerFormulas,
   sensorFormulas,
   supplyFormulas,
+  panelFormulas,
 } from '../electrics/index.ts';
 import { pumpFormulas } from '../fuel/index.ts';
 import type { Formula } from '../results/index.ts';
@@ -48,6 +49,7 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...pinFormulas,
       ...sensorFormulas,
       ...supplyFormulas,
+      ...panelFormulas,
       ...busFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),

@@ -275,6 +275,7 @@ export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     controllers: [],
     vehicleSignals: [],
     buses: [],
+    panels: [],
     limits: {
       designFactor: q(110, 'ratio', '%'),
       injectorDuty: q(80, 'ratio', '%'),

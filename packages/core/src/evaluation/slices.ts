@@ -96,6 +96,11 @@ export const slices = {
     grounds: build.grounds,
     buses: build.buses,
   })),
+  panels: slice('panels', ({ build }) => ({
+    devices: build.devices,
+    panels: build.panels,
+    power: { studPlacementId: build.power.studPlacementId },
+  })),
   mountedPower: slice('mounted power', ({ build: { power } }) => ({
     battery: power.battery,
     batteryPlacementId: power.batteryPlacementId,

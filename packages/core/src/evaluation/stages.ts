@@ -1,6 +1,6 @@
 import { entryAt } from '../numerics/index.ts';
 import { lookUp } from '../catalogue/index.ts';
-import { electricStage, supplyStage } from '../electrics/index.ts';
+import { electricStage, panelStage, supplyStage } from '../electrics/index.ts';
 import {
   demandStage,
   fuelProperties,
@@ -162,6 +162,13 @@ const budget = stage({
     catalogue: slices.catalogue,
   },
   run: supplyStage,
+});
+
+/** The plate of relays and fuses. */
+const panel = stage({
+  name: 'panel',
+  reads: { electrics, decided: slices.panels, catalogue: slices.catalogue },
+  run: ({ decided, ...read }) => panelStage({ ...read, ...decided }),
 });
 
 /** The feeds of the pumps. */
@@ -358,8 +365,10 @@ const results = stage({
     made,
     buying,
     budget,
+    panel,
   },
-  run: ({ tanks: onMap, made: lines, buying: bought, budget: supplied, ...read }) => [
+  run: ({ tanks: onMap, made: lines, buying: bought, budget: supplied, panel: plate, ...read }) => [
+    ...(plate?.results ?? []),
     ...figuresOf(read),
     ...supplied.results,
     ...onMap.flatMap((tank) => tank.results),
@@ -401,6 +410,7 @@ const checked = stage({
     feeds,
     electrics,
     budget,
+    panel,
     electric: slices.electric,
     power: slices.power,
     candidates,
@@ -430,6 +440,7 @@ const checked = stage({
     feeds: read.feeds,
     electrics: read.electrics,
     supply: read.budget,
+    panel: read.panel,
     wired: { ...read.electric, power: read.power },
     candidates: read.candidates,
     tanks: read.tanks,
@@ -469,6 +480,7 @@ export const stages = {
   geometry,
   electrics,
   budget,
+  panel,
   feeds,
   supply,
   design,

@@ -2,6 +2,7 @@ import type {
   StoredController,
   StoredDevice,
   StoredBus,
+  StoredPanel,
   StoredGround,
   StoredPower,
   StoredVehicleSignal,
@@ -185,6 +186,7 @@ const controllers = entries<StoredController>();
 const vehicleSignals = entries<StoredVehicleSignal>();
 const grounds = entries<StoredGround>();
 const buses = entries<StoredBus>();
+const panels = entries<StoredPanel>();
 const acceptances = listOf((stored: StoredAcceptance, findingId): Acceptance => ({
   ...stored,
   findingId,
@@ -240,6 +242,7 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   vehicleSignals: vehicleSignals(document.vehicleSignals),
   grounds: grounds(document.grounds),
   buses: buses(document.buses),
+  panels: panels(document.panels),
   options: options(document.options),
   acceptances: acceptances(document.acceptances),
   assemblies: assemblies(document.assemblies),

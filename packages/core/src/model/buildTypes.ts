@@ -2,6 +2,7 @@ import type {
   StoredController,
   StoredDevice,
   StoredBus,
+  StoredPanel,
   StoredGround,
   StoredPower,
   StoredVehicleSignal,
@@ -147,6 +148,7 @@ type Collections =
   | 'vehicleSignals'
   | 'grounds'
   | 'buses'
+  | 'panels'
   | 'options'
   | 'acceptances'
   | 'assemblies'
@@ -186,6 +188,7 @@ export type Controller = Identified<StoredController>;
 export type VehicleSignal = Identified<StoredVehicleSignal>;
 export type Ground = Identified<StoredGround>;
 export type Bus = Identified<StoredBus>;
+export type Panel = Identified<StoredPanel>;
 
 export type StoredEnd = StoredAssembly['from'];
 /** One end of a line as it is made, its adapters in order from the part to the hose. */
@@ -238,6 +241,7 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly vehicleSignals: readonly VehicleSignal[];
   readonly grounds: readonly Ground[];
   readonly buses: readonly Bus[];
+  readonly panels: readonly Panel[];
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
   readonly assemblies: readonly Assembly[];

@@ -163,6 +163,7 @@ export function writeBuild(build: Build): BuildDocument {
     vehicleSignals: ordered(build.vehicleSignals),
     grounds: ordered(build.grounds),
     buses: ordered(build.buses),
+    panels: ordered(build.panels),
     options: ordered(build.options, writeOption),
     acceptances: Object.fromEntries(
       build.acceptances.map(({ findingId, ...accepted }) => [findingId, accepted]),

@@ -12,7 +12,7 @@ export type FindingPlace =
   | { readonly stage: 'devices'; readonly device: string }
   | { readonly stage: 'devices'; readonly signal: string }
   | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string }
-  | { readonly stage: 'supply' };
+  | { readonly stage: 'supply' | 'panel' };
 
 /** Collections of the vehicle in which a finding's thing may stand. */
 export type MapSlice = 'placements' | 'hardPoints' | 'sheets' | 'solids' | 'otherLines';
@@ -34,6 +34,7 @@ export function placeText(place: FindingPlace): string {
   switch (place.stage) {
     case 'brief':
     case 'supply':
+    case 'panel':
       return place.stage;
     case 'demand':
       return place.fuel === undefined ? 'demand' : `demand:${place.fuel}`;

@@ -19,6 +19,15 @@ const connection = (device: string, pin: string): readonly string[] => [
   pin,
 ];
 
+const inMm = (metres: number) => ({ value: metres, unit: 'mm' });
+/** What is decided about the panel of Sandpiper. */
+const panelWith = (positions: object, height: object | null = null) => ({
+  order: 1000,
+  placementId: sandpiper.power.studPlacementId,
+  width: null,
+  height,
+  positions,
+});
 const coolerFan = ['devices', 'cooler-fan-relay', 'connections'];
 const idleValve = ['devices', 'idle-valve'];
 const alternator = ['devices', 'alternator'];
@@ -94,6 +103,23 @@ export const trippedElectrics: readonly TrippedBuild[] = [
     rule: 'alternator.budget',
     finding: 'alternator.budget:cruiseHot',
     build: changed(sandpiper, [['limits', 'alternatorHot'], { value: 0.8, unit: '%' }]),
+    soundBuild: sandpiper,
+    curable: true,
+  },
+  {
+    rule: 'panel.room',
+    finding: 'panel.overlap:pump-relay/fan-relay',
+    build: changed(sandpiper, [
+      ['panels', 'panel-1'],
+      panelWith({ 'pump-relay': { x: inMm(0.081), y: inMm(0.175) } }),
+    ]),
+    soundBuild: sandpiper,
+    curable: true,
+  },
+  {
+    rule: 'panel.room',
+    finding: 'panel.outside:plug-1',
+    build: changed(sandpiper, [['panels', 'panel-1'], panelWith({}, inMm(0.12))]),
     soundBuild: sandpiper,
     curable: true,
   },

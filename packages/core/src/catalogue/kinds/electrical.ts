@@ -3,7 +3,7 @@ import { choice, figure, list, object, text, whole } from '../../model/spec.ts';
 import { bodyFields, plugFields } from './bodyFields.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
 import { pinCapabilities } from './pinCapabilities.ts';
-import { injectorDrivers, terminals } from './sharedFields.ts';
+import { holder, injectorDrivers, terminals } from './sharedFields.ts';
 
 /** A battery: open-circuit voltage V, internal resistance Ω, capacity C. */
 export const battery = catalogueKind({
@@ -36,6 +36,7 @@ export const fuse = catalogueKind({
     style: choice(['blade', 'bolt'], { label: 'Style' }),
     rating: figure('current', 'A', [0.1, 1000], 'Rating'),
     ...terminals,
+    ...holder(0.022, 0.046, 0.0045, 0.036),
     band: list(
       object({
         multiple: figure('count', '', [1, 100], 'Multiple'),
@@ -77,6 +78,7 @@ export const relay = catalogueKind({
     contactResistance: figure('resistance', 'mΩ', [0, 1], 'Contact resistance'),
     coilResistance: figure('resistance', 'Ω', [1, 10000], 'Coil resistance'),
     ...terminals,
+    ...holder(0.034, 0.046, 0.0055, 0.036),
   },
 });
 

@@ -13,6 +13,20 @@ export const terminals = {
   wireAreaMax: figure('area', 'mm²', [0, 1e-3], 'Largest wire'),
 } satisfies Fields;
 
+const holderLength = (label: string, whenEmpty: number) => ({
+  ...figure('length', 'mm', [0, 1], label),
+  whenEmpty,
+});
+
+/** The holder in which a relay or a fuse stands on a panel: its outline, and what fastens it. */
+export const holder = (width: number, height: number, hole: number, spacing: number) => ({
+  holderWidth: holderLength('Holder, across', width),
+  holderHeight: holderLength('Holder, up', height),
+  holderHole: holderLength('Holes of its holder', hole),
+  /** two holes above each other; 0: one in the middle */
+  holderSpacing: holderLength('Holes apart (0: one)', spacing),
+});
+
 /** What filters measure, alone or in one body with a regulator. Drops over flow, test fluid. */
 export const filtering = {
   fineness: figure('length', 'µm', [1e-7, 5e-3], 'Fineness'),

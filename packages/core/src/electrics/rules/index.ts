@@ -3,6 +3,7 @@ import type { ElectricsChecked } from '../checked.ts';
 import { busRules } from './busRules.ts';
 import { deviceRules } from './deviceRules.ts';
 import { fuseRules } from './fuseRules.ts';
+import { panelRules } from './panelRules.ts';
 import { pinRules } from './pinRules.ts';
 import { powerRules } from './powerRules.ts';
 import { supplyRules } from './supplyRules.ts';
@@ -19,4 +20,5 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...pinRules,
   ...busRules,
   ...supplyRules,
+  ...panelRules,
 ];

@@ -302,6 +302,7 @@ export const kittiwake: BuildDocument = writeBuild({
   controllers: kittiwakeWiring.controllers,
   vehicleSignals: kittiwakeWiring.vehicleSignals,
   grounds: [...kittiwakeWiring.grounds, ...pumpWiring.grounds],
+  panels: [],
   buses: [{ id: 'bus-1', name: 'Vehicle bus', partId: 'ecu', pin: 'B09', rate: '1 Mbit/s' }],
   limits: {
     designFactor: q(110, 'ratio', '%'),

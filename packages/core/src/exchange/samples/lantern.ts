@@ -277,6 +277,7 @@ export const lantern: BuildDocument = writeBuild({
   controllers: lanternWiring.controllers,
   vehicleSignals: lanternWiring.vehicleSignals,
   grounds: [...lanternWiring.grounds, ...pumpWiring.grounds],
+  panels: [],
   buses: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),

@@ -39,6 +39,14 @@ export const sampleBatteries: readonly BatteryItem[] = [
   },
 ];
 
+/** A holder: across and up, its two holes and how far they are apart, mm. */
+const socket = ([width, height]: readonly [number, number], hole: number, spacing = 36) => ({
+  holderWidth: width / 1e3,
+  holderHeight: height / 1e3,
+  holderHole: hole / 1e3,
+  holderSpacing: spacing / 1e3,
+});
+
 const blade = (rating: number): FuseItem => ({
   category: 'fuse',
   id: `FB${String(rating).replace('.', '')}`,
@@ -51,6 +59,7 @@ const blade = (rating: number): FuseItem => ({
   style: 'blade',
   rating,
   band: bladeBand,
+  ...socket([22, 46], 4.5),
   wireAreaMin: 0.3 * MM2,
   wireAreaMax: 6 * MM2,
 });
@@ -71,6 +80,7 @@ const bolt = (rating: number): FuseItem => ({
   interchange: `bolt ${rating} A`,
   style: 'bolt',
   band: boltBand,
+  ...socket([42, 92], 6.5, 74),
   price: 4.5,
   wireAreaMin: 2.5 * MM2,
   wireAreaMax: (rating > 150 ? 70 : 35) * MM2,
@@ -93,6 +103,7 @@ const relay = (rating: number, coilResistance: number): RelayItem => ({
   contactRating: rating,
   contactResistance: 5e-3,
   coilResistance,
+  ...socket(rating > 40 ? [44, 56] : [34, 46], 5.5),
   wireAreaMin: 0.3 * MM2,
   wireAreaMax: (rating > 40 ? 10 : 6) * MM2,
 });

@@ -154,6 +154,7 @@ export const sandpiper: BuildDocument = writeBuild({
   controllers: sandpiperWiring.controllers,
   vehicleSignals: sandpiperWiring.vehicleSignals,
   grounds: [...sandpiperWiring.grounds, ...pumpWiring.grounds],
+  panels: [],
   buses: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),

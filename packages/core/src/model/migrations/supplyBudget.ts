@@ -2,10 +2,11 @@ import { type Plain, plain } from './plain.ts';
 
 const share = (value: number) => ({ value, unit: '%' });
 
-/** 12: what an alternator gives at idle and hot, and how much of a battery can be used. */
+/** 12: what an alternator gives at idle and hot, how much of a battery can be used, and panels. */
 export const supplyBudget = (document: Plain): Plain => ({
   ...document,
   version: 12,
+  panels: {},
   limits: {
     ...plain(document['limits']),
     alternatorAtIdle: share(0.45),

@@ -12,7 +12,7 @@ const layers: Readonly<Record<DrawnLayer, readonly [name: string, colour: number
 const TEXT = 3;
 
 /** A drawing as a DXF file in millimetres, 1:1, what is cut, drilled and folded on layers of their own. */
-export function fixingDxf(drawing: FixingDrawing): string {
+export function drawingDxf(drawing: FixingDrawing): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   dxf.setVariable('$LASTSAVEDBY', { 1: 'Brookrain' });
