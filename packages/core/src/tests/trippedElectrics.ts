@@ -110,8 +110,8 @@ export const trippedElectrics: readonly TrippedBuild[] = [
     rule: 'panel.room',
     finding: 'panel.overlap:pump-relay/fan-relay',
     build: changed(sandpiper, [
-      ['panels', 'panel-1'],
-      panelWith({ 'pump-relay': { x: inMm(0.081), y: inMm(0.175) } }),
+      ['panels'],
+      { 'panel-1': panelWith({ 'pump-relay': { x: inMm(0.081), y: inMm(0.175) } }) },
     ]),
     soundBuild: sandpiper,
     curable: true,
@@ -119,7 +119,7 @@ export const trippedElectrics: readonly TrippedBuild[] = [
   {
     rule: 'panel.room',
     finding: 'panel.outside:plug-1',
-    build: changed(sandpiper, [['panels', 'panel-1'], panelWith({}, inMm(0.12))]),
+    build: changed(sandpiper, [['panels'], { 'panel-1': panelWith({}, inMm(0.12)) }]),
     soundBuild: sandpiper,
     curable: true,
   },
