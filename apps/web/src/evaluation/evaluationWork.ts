@@ -31,6 +31,7 @@ import {
   type SmallestLine,
   type StripLine,
   type PanelDesign,
+  type SingleFailure,
   type SupplyBranch,
   type SupplyState,
   type ToldEvaluation,
@@ -43,6 +44,7 @@ import {
   createEvaluator,
   deltaOf,
   deviceStrip,
+  singleFailures,
   supplyTree,
   differences,
   endsOfOpenLines,
@@ -233,6 +235,10 @@ const longWork = {
   /** The plate of relays and fuses; undefined without any. */
   panel(document: BuildDocument): PanelDesign | undefined {
     return checkedOf(document).panel;
+  },
+  /** What each single failure of a fuse, ground, relay or controller stops. */
+  singleFailures(document: BuildDocument): readonly SingleFailure[] {
+    return singleFailures(electricsOf(document).netlist);
   },
   /** The tree of supplies, with the volts and amps of a state. */
   supplyTree(document: BuildDocument, state: SupplyState): readonly SupplyBranch[] {

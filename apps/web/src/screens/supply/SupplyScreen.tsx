@@ -17,6 +17,7 @@ import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { Failures } from './Failures.tsx';
 import { SupplyTree } from './SupplyTree.tsx';
 
 const states: readonly { readonly value: SupplyState; readonly label: string }[] = [
@@ -122,6 +123,7 @@ export function SupplyScreen() {
         </Tick>
       </div>
       <SupplyTree state={state} all={all} />
+      <Failures />
     </Screen>
   );
 }

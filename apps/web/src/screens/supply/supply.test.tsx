@@ -69,4 +69,19 @@ describe('supply', () => {
     expect(edited.document.limits.alternatorHot.value).toBeCloseTo(0.8, 12);
     expect(await screen.findByText('More is taken than charged: cruise, hot')).toBeTruthy();
   });
+
+  test('says what one failure stops, and sorts by how much', async () => {
+    renderInBuild(sandpiper, <SupplyScreen />);
+    const table = await screen.findByRole('table', { name: 'Single failures' });
+    const horn = within(table).getByRole('row', { name: /^Fuse, horn/ });
+    expect(horn.textContent).toBe('Fuse, hornfuse out1Horn');
+    await userEvent.click(within(table).getByRole('button', { name: /^Stops/ }));
+    await userEvent.click(within(table).getByRole('button', { name: /^Stops/ }));
+    const counts = within(table)
+      .getAllByRole('row')
+      .slice(1)
+      .map((row) => Number(within(row).getAllByRole('cell')[2]?.textContent));
+    expect([...counts].sort((a, b) => b - a)).toEqual(counts);
+    expect(counts[0]).toBeGreaterThan(10);
+  });
 });
