@@ -33,6 +33,18 @@ describe('what a single failure stops', () => {
     expect(stopped).not.toContain('horn');
   });
 
+  test('the supply of a controller stops what it switches; its memory alone stops nothing else', () => {
+    const stopped = stopsWith(kittiwake, 'fuse-ecu');
+    expect(stopped).toEqual(expect.arrayContaining(['ecu', 'injector-1', 'pump-relay', 'pump']));
+    expect(stopsWith(kittiwake, 'fuse-ecu-constant')).toEqual(['ecu']);
+  });
+
+  test('a ground that is open stops what hangs on it; the frame stops everything', () => {
+    expect(stopsWith(sandpiper, 'pump-ground')).toEqual(['pump']);
+    expect(stopsWith(kittiwake, 'pump-ground')).toEqual(['pump', 'pump-2', 'methanol-pump']);
+    expect(stopsWith(sandpiper, 'frame')).toEqual(expect.arrayContaining(['ecu', 'fan', 'horn']));
+  });
+
   test('the main fuse stops all that hangs on the stud', () => {
     const stopped = stopsWith(sandpiper, 'main-fuse');
     for (const id of ['pump', 'fan', 'horn', 'ecu']) expect(stopped).toContain(id);

@@ -1,5 +1,5 @@
-import type { NetPart, Netlist } from '../netlist/netlist.ts';
-import { liveLoads } from '../network/liveLoads.ts';
+import { CHASSIS, type NetPart, type Netlist } from '../netlist/netlist.ts';
+import { type LoadAt, liveLoads } from '../network/liveLoads.ts';
 
 /** How a part fails. */
 export type FailureKind = 'fuse out' | 'ground open' | 'relay does not pull' | 'controller dead';
@@ -16,33 +16,61 @@ export interface SingleFailure {
   readonly partId: string;
   readonly name: string;
   readonly kind: FailureKind;
-  /** parts that stop, in the order of the netlist; relays that drop are among them */
+  /** parts that lose a current, in the order of the netlist; relays that drop are among them */
   readonly stops: readonly { readonly partId: string; readonly name: string }[];
 }
 
-/** Parts with a load that has a supply and a way back. */
-const aliveIn = (netlist: Netlist): ReadonlySet<string> =>
-  new Set(liveLoads(netlist).map(({ partId }) => partId));
+const keyOf = ({ partId, load }: LoadAt): string => `${partId} ${load.id}`;
 
-const isRelay = ({ sort }: NetPart): boolean => sort === 'relay';
+/** Loads that have a supply and a way back, by a key of their own. */
+const aliveIn = (netlist: Netlist): ReadonlyMap<string, LoadAt> =>
+  new Map(liveLoads(netlist).map((each) => [keyOf(each), each]));
+
+/** Whether a part no longer switches once a load of its own is dead: a coil, electronics; not a memory. */
+const dropsWith = ({ sort }: NetPart, { load }: LoadAt): boolean =>
+  sort === 'relay' || (sort === 'controller' && load.when !== 'always');
+
+/** The netlist with a ground that no longer leads on: its joint is open, and its straps are. */
+function withGroundOpen(netlist: Netlist, ground: NetPart): Netlist {
+  const own = new Set(ground.pins.map(({ node }) => node));
+  const grounds = new Set(
+    netlist.parts.flatMap(({ sort, pins }) =>
+      sort === 'ground' || sort === 'battery' ? pins.map(({ node }) => node) : [],
+    ),
+  );
+  const isOwn = (from: string, to: string): boolean => own.has(from) || own.has(to);
+  return {
+    ...netlist,
+    wires: netlist.wires.filter(
+      ({ from, to }) =>
+        !(isOwn(from.node, to.node) && grounds.has(from.node) && grounds.has(to.node)),
+    ),
+    parts: netlist.parts.map((part) => ({
+      ...part,
+      inside: part.inside.filter(({ kind, from, to }) => kind !== 'contact' || !isOwn(from, to)),
+    })),
+  };
+}
 
 /**
- * What is still alive without some parts. A relay whose coil is no longer fed drops, and takes what
- * hangs on it along, until nothing more changes.
+ * What is still alive without some parts. A relay whose coil is no longer fed drops, a controller
+ * without its supply switches nothing: what hangs on them goes along, until nothing more changes.
  */
 function aliveWithout(
   netlist: Netlist,
   gone: string,
-  before: ReadonlySet<string>,
-): ReadonlySet<string> {
+  before: ReadonlyMap<string, LoadAt>,
+): ReadonlyMap<string, LoadAt> {
+  const parts = new Map(netlist.parts.map((part) => [part.id, part]));
   const out = new Set([gone]);
   for (;;) {
     const alive = aliveIn({ ...netlist, parts: netlist.parts.filter(({ id }) => !out.has(id)) });
-    const dropped = netlist.parts.filter(
-      (part) => isRelay(part) && !out.has(part.id) && before.has(part.id) && !alive.has(part.id),
-    );
+    const dropped = [...before].filter(([key, each]) => {
+      const part = parts.get(each.partId);
+      return part && !out.has(part.id) && !alive.has(key) && dropsWith(part, each);
+    });
     if (dropped.length === 0) return alive;
-    for (const { id } of dropped) out.add(id);
+    for (const [, { partId }] of dropped) out.add(partId);
   }
 }
 
@@ -54,15 +82,20 @@ export function singleFailures(netlist: Netlist): readonly SingleFailure[] {
   const before = aliveIn(netlist);
   return netlist.parts.flatMap((part): SingleFailure[] => {
     const kind = failsAs[part.sort];
-    if (!kind) return [];
-    const after = aliveWithout(netlist, part.id, before);
+    // What all grounds come together in is no joint that could open.
+    if (!kind || part.id === CHASSIS) return [];
+    const failed = kind === 'ground open' ? withGroundOpen(netlist, part) : netlist;
+    const after = aliveWithout(failed, part.id, before);
+    const lost = new Set(
+      [...before].flatMap(([key, { partId }]) => (after.has(key) ? [] : [partId])),
+    );
     return [
       {
         partId: part.id,
         name: part.name,
         kind,
         stops: netlist.parts
-          .filter(({ id }) => id !== part.id && before.has(id) && !after.has(id))
+          .filter(({ id }) => id !== part.id && lost.has(id))
           .map(({ id, name }) => ({ partId: id, name })),
       },
     ];
