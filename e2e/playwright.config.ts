@@ -7,8 +7,8 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 15_000 },
   fullyParallel: false,
-  // Both cores: a test waits for the page more than it works. Each worker has a server of its own.
-  workers: 2,
+  // One: what a page works out takes a core of its own, and two pages would wait for each other.
+  workers: 1,
   retries: 0,
   reporter: [['line'], ['json']],
   use: {
