@@ -93,7 +93,7 @@ test('screens of a build: no serious fault in either theme, they fit on a desk a
   page,
   server,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   for (const screen of screens) {
     const url = `${server}/builds/lantern/${screen}`;
     await look(page, url);
