@@ -14,6 +14,7 @@ import {
   partsList,
   readBuild,
   shoppingList,
+  switchingList,
   unitSystems,
   wireList,
 } from '@brookrain/core';
@@ -76,6 +77,18 @@ export class ExportsController {
     const { build, evaluation } = this.evaluated(id);
     asAttachment(response, build.document.name, '-wires.csv');
     return csvText(wireList(evaluation));
+  }
+
+  @Get('switching.csv')
+  @ApiOperation({ summary: 'When everything that is switched is on, as CSV' })
+  @ApiProduces('text/csv')
+  @Replies(200, 'Text', 'One line per relay and output')
+  @MayBeMissing()
+  @Header('content-type', 'text/csv; charset=utf-8')
+  switching(@Param('id') id: string, @Res({ passthrough: true }) response: Response): string {
+    const { build, evaluation } = this.evaluated(id);
+    asAttachment(response, build.document.name, '-switching.csv');
+    return csvText(switchingList(evaluation.switching, evaluation.electrics.netlist));
   }
 
   /** The plate of a part; 404 for one that is not there or has none. */

@@ -73,6 +73,11 @@ const Supply = named(
   'SupplyScreen',
   stage('supply'),
 );
+const Switching = named(
+  () => import('../screens/switching/SwitchingScreen.tsx'),
+  'SwitchingScreen',
+  stage('switching'),
+);
 const Panel = named(
   () => import('../screens/panel/PanelScreen.tsx'),
   'PanelScreen',
@@ -178,6 +183,7 @@ export const router = createBrowserRouter([
           { path: 'devices', Component: Devices },
           { path: 'pins', Component: Pins },
           { path: 'supply', Component: Supply },
+          { path: 'switching', Component: Switching },
           { path: 'panel', Component: Panel },
           { path: 'wiring', Component: Wiring },
           { path: 'wires', Component: Wires },

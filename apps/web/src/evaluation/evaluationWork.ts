@@ -33,6 +33,7 @@ import {
   type PanelDesign,
   type SingleFailure,
   type SupplyBranch,
+  type SwitchingSheet,
   type SupplyState,
   type ToldEvaluation,
   type Uncertainty,
@@ -46,6 +47,7 @@ import {
   deviceStrip,
   singleFailures,
   supplyTree,
+  switchingSheet,
   differences,
   endsOfOpenLines,
   evaluate,
@@ -235,6 +237,11 @@ const longWork = {
   /** The plate of relays and fuses; undefined without any. */
   panel(document: BuildDocument): PanelDesign | undefined {
     return checkedOf(document).panel;
+  },
+  /** When everything is on, and what is alive that should not be. */
+  switching(document: BuildDocument): SwitchingSheet {
+    const { switching, sneaks } = checkedOf(document);
+    return switchingSheet(switching, sneaks);
   },
   /** What each single failure of a fuse, ground, relay or controller stops. */
   singleFailures(document: BuildDocument): readonly SingleFailure[] {

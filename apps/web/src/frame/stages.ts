@@ -61,6 +61,7 @@ export const phaseList: readonly Phase[] = [
       { id: 'devices', name: 'Devices', keys: 'd' },
       { id: 'pins', name: 'Pins', keys: 'p' },
       { id: 'supply', name: 'Supply', keys: 's' },
+      { id: 'switching', name: 'Switching', keys: 'g' },
       { id: 'wiring', name: 'Pump wiring', keys: '7' },
       { id: 'wires', name: 'Wires', keys: 'e' },
       { id: 'panel', name: 'Panel', keys: 'n' },

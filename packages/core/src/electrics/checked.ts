@@ -4,6 +4,8 @@ import type { Build, BuildRule } from '../model/index.ts';
 import type { ElectricDesign } from './network/electricStage.ts';
 import type { PanelDesign } from './panel/index.ts';
 import type { SupplyBudget } from './supply/supplyStage.ts';
+import type { Sneaks } from './sneak/index.ts';
+import type { Switching } from './switching/index.ts';
 import type { SizedPumpFeed } from './network/pumpSupply.ts';
 
 /** What the checks of the wiring look at. */
@@ -12,6 +14,10 @@ export interface ElectricsChecked extends EngineChecked {
   readonly feeds: readonly SizedPumpFeed[];
   readonly electrics: ElectricDesign;
   readonly supply: SupplyBudget;
+  readonly switching: Switching;
+  /** when things are on, as it was entered */
+  readonly switchingRows: Build['switching'];
+  readonly sneaks: Sneaks;
   /** the plate of relays and fuses; undefined without any */
   readonly panel: PanelDesign | undefined;
   /** what of the build is wired */

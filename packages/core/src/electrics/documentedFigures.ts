@@ -136,4 +136,34 @@ export const documentedElectricFigures: readonly FigureDescription[] = [
       'Days that the vehicle may stand until it no longer cranks; only where something is taken with the key off.',
     onlyWith: 'a device on the list',
   },
+  {
+    key: 'switch.pump-relay.primeCharge',
+    kind: 'charge',
+    meaning:
+      'What the prime of a relay or output takes from the battery; `switch.<relay>` or `switch.<controller>-<pin>`.',
+    onlyWith: 'a device on the list',
+  },
+  {
+    key: 'switch.main-relay.afterRunCharge',
+    kind: 'charge',
+    meaning: 'What its after-run takes; only where it has one.',
+    onlyWith: 'a device on the list',
+  },
+  {
+    key: 'sneakPaths.count',
+    kind: 'count',
+    meaning:
+      'Loads that are alive while what switches them is off: with the circuit whole, and with one fuse out or one ground open.',
+  },
+  {
+    key: 'sneakPaths.states',
+    kind: 'count',
+    meaning:
+      'Situations that were looked at; each stands for every position of the other switches.',
+  },
+  {
+    key: 'failures.pumpRunsOn',
+    kind: 'count',
+    meaning: 'Contacts and outputs that leave a pump running, key off, if they stay closed.',
+  },
 ];

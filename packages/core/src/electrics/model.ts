@@ -92,6 +92,14 @@ export const electricsLimits = {
     message: 'the share must be from 5 to 100 %',
     initial: q(50, 'ratio', '%'),
   }),
+  thermostatOpens: quantityField('temperature', '°C', {
+    label: 'Thermostat opens at',
+    since: 13,
+    min: 313.15,
+    max: 393.15,
+    message: 'a thermostat opens at 40 to 120 °C',
+    initial: q(82, 'temperature', '°C'),
+  }),
 } satisfies Fields;
 
 export * from './slices/buses.ts';
@@ -100,4 +108,5 @@ export * from './slices/controllers.ts';
 export * from './slices/devices.ts';
 export * from './slices/grounds.ts';
 export * from './slices/panels.ts';
+export * from './slices/switching.ts';
 export * from './slices/vehicleSignals.ts';

@@ -1,5 +1,11 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { ElectricDesign, PanelDesign, SizedPumpFeed } from '../electrics/index.ts';
+import type {
+  ElectricDesign,
+  PanelDesign,
+  SizedPumpFeed,
+  Sneaks,
+  Switching,
+} from '../electrics/index.ts';
 import type { Demand, DemandMap } from '../engine/index.ts';
 import type { Candidates, FluidResult } from '../fuel/index.ts';
 import { type BuildDocument, type BuildFinding, readBuild } from '../model/index.ts';
@@ -26,6 +32,9 @@ export interface Evaluation {
   readonly electrics: ElectricDesign;
   /** the plate of relays and fuses; undefined without any */
   readonly panel: PanelDesign | undefined;
+  /** when everything is on, and what is alive that should not be */
+  readonly switching: Switching;
+  readonly sneaks: Sneaks;
   readonly candidates: Candidates;
   readonly map: MapOutput;
   /** every line as it is made */
@@ -70,6 +79,8 @@ function evaluationOf(runner: Runner, whole: Whole): Evaluation {
     feeds: runner.get(stages.feeds),
     electrics: runner.get(stages.electrics),
     panel: runner.get(stages.panel),
+    switching: runner.get(stages.switching),
+    sneaks: runner.get(stages.sneaks),
     candidates: runner.get(stages.candidates),
     map: runner.get(stages.map),
     made: runner.get(stages.made),

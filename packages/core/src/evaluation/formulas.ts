@@ -20,7 +20,9 @@ import {
   pinFormulas,
   powerFormulas,
   sensorFormulas,
+  sneakFormulas,
   supplyFormulas,
+  switchingFormulas,
   panelFormulas,
 } from '../electrics/index.ts';
 import { pumpFormulas } from '../fuel/index.ts';
@@ -49,6 +51,8 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...pinFormulas,
       ...sensorFormulas,
       ...supplyFormulas,
+      ...switchingFormulas,
+      ...sneakFormulas,
       ...panelFormulas,
       ...busFormulas,
     ] as unknown as Formula[]

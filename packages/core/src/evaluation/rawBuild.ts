@@ -276,6 +276,7 @@ export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     vehicleSignals: [],
     buses: [],
     panels: [],
+    switching: [],
     limits: {
       designFactor: q(110, 'ratio', '%'),
       injectorDuty: q(80, 'ratio', '%'),
@@ -287,6 +288,7 @@ export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
       alternatorAtIdle: q(45, 'ratio', '%'),
       alternatorHot: q(85, 'ratio', '%'),
       batteryUsable: q(50, 'ratio', '%'),
+      thermostatOpens: q(82, 'temperature', '°C'),
     },
     options: [],
     acceptances: [],

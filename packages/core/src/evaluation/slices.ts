@@ -78,6 +78,11 @@ export const slices = {
     voltageCranking: limits.voltageCranking,
     pumpFeedDrop: limits.pumpFeedDrop,
   })),
+  thermostat: slice('thermostat', ({ build: { limits } }) => ({
+    thermostatOpens: limits.thermostatOpens,
+  })),
+  vehicleSignals: slice('wires found', ({ build }) => build.vehicleSignals),
+  switching: slice('switching', ({ build }) => build.switching),
   supplyLimits: slice('limits of supply', ({ build: { limits } }) => ({
     alternatorAtIdle: limits.alternatorAtIdle,
     alternatorHot: limits.alternatorHot,

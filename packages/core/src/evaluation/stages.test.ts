@@ -104,6 +104,7 @@ function expectedOf(path: Path): readonly string[] {
       return [
         ...mayRun([slices.limits]),
         ...mayRun([slices.supplyLimits]),
+        ...mayRun([slices.thermostat]),
         ...(id === 'designFactor' ? everyStage : []),
         ...(id!.startsWith('voltage') ? everyStage : []),
         ...(id === 'pumpFeedDrop' ? everyStage : []),

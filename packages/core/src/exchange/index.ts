@@ -2,4 +2,5 @@ export * from './buildFile.ts';
 export * from './fieldsDocument.ts';
 export * from './samples/index.ts';
 export * from './partsList.ts';
+export * from './switchingList.ts';
 export * from './wireList.ts';

@@ -3,6 +3,7 @@ import type {
   StoredDevice,
   StoredBus,
   StoredPanel,
+  StoredSwitchRow,
   StoredGround,
   StoredPower,
   StoredVehicleSignal,
@@ -187,6 +188,7 @@ const vehicleSignals = entries<StoredVehicleSignal>();
 const grounds = entries<StoredGround>();
 const buses = entries<StoredBus>();
 const panels = entries<StoredPanel>();
+const switching = entries<StoredSwitchRow>();
 const acceptances = listOf((stored: StoredAcceptance, findingId): Acceptance => ({
   ...stored,
   findingId,
@@ -243,6 +245,7 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   grounds: grounds(document.grounds),
   buses: buses(document.buses),
   panels: panels(document.panels),
+  switching: switching(document.switching),
   options: options(document.options),
   acceptances: acceptances(document.acceptances),
   assemblies: assemblies(document.assemblies),

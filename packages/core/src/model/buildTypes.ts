@@ -3,6 +3,7 @@ import type {
   StoredDevice,
   StoredBus,
   StoredPanel,
+  StoredSwitchRow,
   StoredGround,
   StoredPower,
   StoredVehicleSignal,
@@ -149,6 +150,7 @@ type Collections =
   | 'grounds'
   | 'buses'
   | 'panels'
+  | 'switching'
   | 'options'
   | 'acceptances'
   | 'assemblies'
@@ -189,6 +191,7 @@ export type VehicleSignal = Identified<StoredVehicleSignal>;
 export type Ground = Identified<StoredGround>;
 export type Bus = Identified<StoredBus>;
 export type Panel = Identified<StoredPanel>;
+export type SwitchRow = Identified<StoredSwitchRow>;
 
 export type StoredEnd = StoredAssembly['from'];
 /** One end of a line as it is made, its adapters in order from the part to the hose. */
@@ -242,6 +245,7 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly grounds: readonly Ground[];
   readonly buses: readonly Bus[];
   readonly panels: readonly Panel[];
+  readonly switching: readonly SwitchRow[];
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
   readonly assemblies: readonly Assembly[];

@@ -4,6 +4,7 @@ import {
   electricsLimits,
   busesSpec,
   panelsSpec,
+  switchingSpec,
   groundsSpec,
   powerSpec,
   vehicleSignalsSpec,
@@ -84,7 +85,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(12),
+  version: constant(13),
   name: text({
     label: 'Name of the build',
     min: 1,
@@ -118,6 +119,7 @@ export const documentSpec = object({
   grounds: groundsSpec,
   buses: busesSpec,
   panels: panelsSpec,
+  switching: switchingSpec,
   limits: limitsSpec,
   options: record(optionSpec, { max: 40 }),
   acceptances: record(acceptanceSpec, { max: 400, key: 160 }),

@@ -57,6 +57,7 @@ const limitsOfNow = (limits: unknown): Plain => ({
   alternatorAtIdle: { value: 0.45, unit: '%' },
   alternatorHot: { value: 0.85, unit: '%' },
   batteryUsable: { value: 0.5, unit: '%' },
+  thermostatOpens: { value: 355.15, unit: '°C' },
 });
 
 /** Lantern as version 2 wrote it. */
@@ -251,6 +252,7 @@ describe('documents of older versions', () => {
         vehicleSignals: {},
         buses: {},
         panels: {},
+        switching: {},
       });
       // All that is wired are its pumps.
       const kinds = new Set(Object.values(devices).map(({ part }) => part.kind));
@@ -265,11 +267,24 @@ describe('documents of older versions', () => {
         alternatorAtIdle: _,
         alternatorHot: __,
         batteryUsable: ___,
+        thermostatOpens: ____,
         ...limits
       } = document.limits;
-      const { panels: ____, ...older } = document;
+      const { panels: _____, switching: ______, ...older } = document;
       const eleven = { ...older, version: 11, limits };
-      expect(storedDocument(eleven)).toEqual(document);
+      expect(storedDocument(eleven)).toEqual({ ...document, switching: {} });
+    }
+  });
+
+  test('version 12 gets a table of what is switched, still empty, and when the thermostat opens', () => {
+    for (const { document } of demoBuilds) {
+      const { thermostatOpens, ...limits } = document.limits;
+      const { switching: _, ...older } = document;
+      expect(thermostatOpens).toEqual({ value: 355.15, unit: '°C' });
+      expect(storedDocument({ ...older, version: 12, limits })).toEqual({
+        ...document,
+        switching: {},
+      });
     }
   });
 

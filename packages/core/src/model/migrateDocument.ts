@@ -9,6 +9,7 @@ import { recordsById } from './migrations/recordsById.ts';
 import { heatAndRoutes } from './migrations/heatAndRoutes.ts';
 import { partsAndCovers } from './migrations/partsAndCovers.ts';
 import { supplyBudget } from './migrations/supplyBudget.ts';
+import { switchingTable } from './migrations/switchingTable.ts';
 import { vehicleSlices } from './migrations/vehicleSlices.ts';
 
 /** Each step lifts a document by one version: entry 0 makes version 2 of version 1. */
@@ -25,10 +26,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   devicesAndPins,
   pumpsAsDevices,
   supplyBudget,
+  switchingTable,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 12;
+export const CURRENT_VERSION: BuildDocument['version'] = 13;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -164,6 +164,7 @@ export function writeBuild(build: Build): BuildDocument {
     grounds: ordered(build.grounds),
     buses: ordered(build.buses),
     panels: ordered(build.panels),
+    switching: ordered(build.switching),
     options: ordered(build.options, writeOption),
     acceptances: Object.fromEntries(
       build.acceptances.map(({ findingId, ...accepted }) => [findingId, accepted]),

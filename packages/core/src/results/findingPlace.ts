@@ -12,7 +12,8 @@ export type FindingPlace =
   | { readonly stage: 'devices'; readonly device: string }
   | { readonly stage: 'devices'; readonly signal: string }
   | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string }
-  | { readonly stage: 'supply' | 'panel' };
+  | { readonly stage: 'supply' | 'panel' }
+  | { readonly stage: 'switching'; readonly switch?: string };
 
 /** Collections of the vehicle in which a finding's thing may stand. */
 export type MapSlice = 'placements' | 'hardPoints' | 'sheets' | 'solids' | 'otherLines';
@@ -36,6 +37,8 @@ export function placeText(place: FindingPlace): string {
     case 'supply':
     case 'panel':
       return place.stage;
+    case 'switching':
+      return place.switch === undefined ? 'switching' : `switching:${place.switch}`;
     case 'demand':
       return place.fuel === undefined ? 'demand' : `demand:${place.fuel}`;
     case 'injectors':

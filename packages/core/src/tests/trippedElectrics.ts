@@ -47,10 +47,7 @@ export const settledLantern: BuildDocument = changed(
   [[...idleValve, 'part'], item('DV-IDLE2')],
   [[...idleValve, 'connections'], { '1': part('fuse-valves', 'out'), '2': ecu('B14') }],
   [[...alternator, 'part'], item('DV-ALT-1')],
-  [
-    [...alternator, 'connections'],
-    { 'B+': part('fuse-alternator', 'out'), L: signal('ign-brown') },
-  ],
+  [[...alternator, 'connections'], { 'B+': part('fuse-alternator', 'out') }],
 );
 
 const withPart = (id: string, values: object): Catalogue => ({
@@ -71,6 +68,81 @@ const trip = (
   soundBuild: settledLantern,
   curable,
 });
+
+const celsius = (value: number) => ({ value: value + 273.15, unit: '°C' });
+const inWay = (row: string, ...keys: readonly string[]): readonly string[] => [
+  'switching',
+  row,
+  'ways',
+  'way-1',
+  'conditions',
+  ...keys,
+];
+const keyIn = (position: string) => ({
+  'condition-1': { kind: 'key', order: 1000, position },
+});
+const isolatorOfOnePole: readonly Change[] = [
+  [['devices', 'isolator', 'part'], item('DV-ISO')],
+  [['devices', 'isolator', 'connections'], { in: part('battery', '+') }],
+  [connection('main-relay', '85'), ground('panel-stud')],
+];
+const fanTwo = (on: number, off: number): readonly Change[] => [
+  [inWay('fan-2-relay', 'condition-2', 'on'), celsius(on)],
+  [inWay('fan-2-relay', 'condition-2', 'off'), celsius(off)],
+];
+
+/** Builds in which something is on when it should not be, or alive where it should be dead. */
+const trippedSwitching: readonly TrippedBuild[] = [
+  trip('switching.pump-stops', 'switching.pump-stops:pump-relay', [
+    [inWay('pump-relay'), keyIn('run')],
+  ]),
+  trip('switching.dead-in-crank', 'switching.dead-in-crank:main-relay', [
+    [inWay('main-relay'), keyIn('acc')],
+  ]),
+  trip('switching.shared-output', 'switching.shared-output:fan-2-relay', [
+    [connection('fan-2-relay', '86'), ecu('B11')],
+  ]),
+  trip('switching.hysteresis', 'switching.hysteresis:fan-2-relay', fanTwo(101, 99)),
+  trip('switching.fan-never-off', 'switching.fan-never-off:fan-2-relay', fanTwo(101, 82)),
+  trip('switching.fans-together', 'switching.fans-together:fan-2-relay', fanTwo(95, 90)),
+  trip(
+    'sneak.path',
+    'sneak.path:fan-1',
+    [[connection('cooler-fan-motor', '−'), part('fan-1-relay', '87')]],
+    false,
+  ),
+  trip('backfeed.key-off', 'backfeed.key-off:gearbox-controller', [
+    [['vehicleSignals', 'ign-black', 'crank'], { value: 10.2, unit: 'V' }],
+    [['devices', 'tachometer', 'part'], item('DV-LAMP-T')],
+    [
+      ['devices', 'tachometer', 'connections'],
+      { '+': signal('ign-brown'), '−': part('alternator', 'L') },
+    ],
+  ]),
+  trip('isolator.runs-on', 'isolator.runs-on', isolatorOfOnePole),
+  trip('isolator.load-dump', 'isolator.load-dump', [
+    [connection('fuse-alternator', 'in'), part('isolator', 'out')],
+  ]),
+  {
+    ...trip('battery.load-dump', 'battery.load-dump', []),
+    build: sandpiper,
+    soundBuild: changed(sandpiper, [['power', 'battery'], { id: 'BM12', revision: 1 }]),
+  },
+  trip(
+    'pump.runs-on',
+    'pump.runs-on:pump',
+    [[connection('pump', '+'), part('fuse-socket', 'out')]],
+    false,
+  ),
+  trip('starter.interlock', 'starter.interlock:starter-relay', [
+    [connection('starter-relay', '86'), signal('start-wire')],
+  ]),
+  {
+    ...trip('sneak.broken', 'sneak.broken:engine-block', [], false),
+    build: sandpiper,
+    soundBuild: changed(sandpiper, [['devices', 'tachometer', 'state'], 'removed']),
+  },
+];
 
 /** Builds whose devices, pins or wires are wrong in one way. */
 export const trippedElectrics: readonly TrippedBuild[] = [
@@ -127,6 +199,7 @@ export const trippedElectrics: readonly TrippedBuild[] = [
     ...trip('battery.drain', 'battery.drain', [], false),
     catalogue: withPart('LEAT34', { standbyCurrent: 0.2 }),
   },
+  ...trippedSwitching,
   trip('pin.fault', 'pin.unassigned:coolant~1', [[connection('coolant', '1'), ecu('')]]),
   trip('pin.fault', 'pin.capability:coolant~1', [[connection('coolant', '1'), ecu('B16')]]),
   {

@@ -1,5 +1,5 @@
 import { type PlacedComponent, fixingDrawing } from '@brookrain/core';
-import { Download } from 'lucide-react';
+import { Downloads } from '../../ui/Downloads.tsx';
 import { useBuild } from '../../build/BuildContext.ts';
 import { PlateDrawing } from './PlateDrawing.tsx';
 import { designOf } from './designOf.ts';
@@ -16,14 +16,7 @@ export function PlatePanel({ component }: { component: PlacedComponent }) {
     <section className="rule mt-3 pt-2" aria-label={name}>
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2>{name}</h2>
-        <p className="flex gap-2">
-          {(['pdf', 'dxf'] as const).map((kind) => (
-            <a key={kind} className="act" href={`${file}.${kind}`} download>
-              <Download size={14} aria-hidden className="mr-1 inline" />
-              {kind.toUpperCase()}
-            </a>
-          ))}
-        </p>
+        <Downloads of="" file={file} kinds={['pdf', 'dxf']} />
       </div>
       <div className="mt-2">
         <PlateDrawing drawing={drawing} name={`${name}, flat and from its end, mm`} />

@@ -1,9 +1,9 @@
 import { type PanelDesign, type PanelPlace, formatMeasure } from '@brookrain/core';
-import { Download } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
+import { Downloads } from '../../ui/Downloads.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { Screen } from '../../ui/Screen.tsx';
@@ -241,15 +241,7 @@ export function PanelScreen() {
           ]}
           onChoose={setSide}
         />
-        <p className="flex items-center gap-2">
-          <span className="text-[13px] text-second">Drilling template, 1:1</span>
-          {(['pdf', 'svg', 'dxf'] as const).map((kind) => (
-            <a key={kind} className="act" href={`${file}.${kind}`} download>
-              <Download size={14} aria-hidden className="mr-1 inline" />
-              {kind.toUpperCase()}
-            </a>
-          ))}
-        </p>
+        <Downloads of="Drilling template, 1:1" file={file} kinds={['pdf', 'svg', 'dxf']} />
       </div>
       <div className="mt-2">
         <Plate panel={panel} side={side} picked={places[at]?.item.id} pick={pick} move={move} />

@@ -66,6 +66,7 @@ export type DeviceRole = (typeof deviceRoles)[number];
 export const pinUses = [
   'supply',
   'supply-out',
+  'charge-lamp',
   'ground',
   'case',
   'sensor-ground',

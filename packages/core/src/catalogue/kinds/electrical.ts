@@ -1,5 +1,5 @@
 import { valueUnder } from '../../numerics/index.ts';
-import { choice, figure, list, object, text, whole } from '../../model/spec.ts';
+import { choice, figure, list, object, text, whole, yesNo } from '../../model/spec.ts';
 import { bodyFields, plugFields } from './bodyFields.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
 import { pinCapabilities } from './pinCapabilities.ts';
@@ -15,6 +15,10 @@ export const battery = catalogueKind({
     capacity: {
       ...figure('charge', 'A·h', [0, 3.6e6], 'Capacity (0: not said)'),
       whenEmpty: 0,
+    },
+    cutsItselfOff: {
+      ...yesNo({ label: 'Its own electronics may cut it off' }),
+      whenEmpty: false,
     },
     ...terminals,
     ...bodyFields,

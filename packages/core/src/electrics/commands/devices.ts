@@ -1,4 +1,5 @@
 import { command, entryOf } from '../../model/command.ts';
+import type { DocumentDraft } from '../../model/edit.ts';
 import { choice, nullable, object, record, text } from '../../model/spec.ts';
 import { placementSpec } from '../../vehicle/model.ts';
 import { connectionSpec } from '../slices/connections.ts';
@@ -23,7 +24,19 @@ export const putDevices = command({
   },
 });
 
-/** Takes a device out; what was wired to it is wired to nothing then. */
+/** A row that asks for a device that is gone says no more when its switch is on: it is as usual again. */
+function dropRowsThatAsk(draft: DocumentDraft, deviceId: string): void {
+  for (const [rowId, { ways }] of Object.entries(draft.switching)) {
+    const asks = Object.values(ways).some(({ conditions }) =>
+      Object.values(conditions).some(
+        (condition) => 'deviceId' in condition && condition.deviceId === deviceId,
+      ),
+    );
+    if (asks) delete draft.switching[rowId];
+  }
+}
+
+/** Takes a device out; what was wired to it is wired to nothing then, what it switched is as usual. */
 export const removeDevice = command({
   name: 'remove-device',
   fields: { deviceId: id },
@@ -36,6 +49,7 @@ export const removeDevice = command({
         if (target.to === 'part' && target.partId === deviceId) delete connections[from];
       }
     }
+    dropRowsThatAsk(draft, deviceId);
   },
 });
 

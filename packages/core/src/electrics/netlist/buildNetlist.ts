@@ -59,6 +59,7 @@ function roleOf(
     case 'signal':
       return 'signal';
     case 'supply':
+    case 'charge-lamp':
     case 'supply-out':
     case 'through':
     case 'spare':

@@ -54,11 +54,15 @@ function insideController(id: string, item: EcuItem): InnerElement[] {
   if (!ground) return inner;
   for (const pin of item.pins) {
     if (has(pin, 'low-side', 'peak-hold', 'coil-driver', 'pwm') && !has(pin, 'high-side')) {
-      inner.push(contact('back', `sinks ${pin.id}`, node(pin), node(ground), DRIVER));
+      inner.push({
+        ...contact('back', `sinks ${pin.id}`, node(pin), node(ground), DRIVER),
+        output: pin.id,
+      });
     } else if (has(pin, 'high-side') && supply) {
       const limit = pin.current > 0 ? { limit: pin.current } : {};
       inner.push({
         ...contact('on', `feeds ${pin.id}`, node(supply), node(pin), CHANNEL),
+        output: pin.id,
         ...limit,
       });
     } else if (has(pin, 'sensor-ground')) {

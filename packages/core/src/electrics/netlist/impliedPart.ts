@@ -93,8 +93,8 @@ function impliedAtEcu(power: Build['power'], item: EcuItem): InnerContact[] {
       ? []
       : [
           item.pumpPinSide === 'low-side'
-            ? join('back', 'sinks', pump, CHASSIS, 0.05)
-            : join('on', 'feeds', keyed, pump, 0.02),
+            ? { ...join('back', 'sinks', pump, CHASSIS, 0.05), output: item.pumpPin }
+            : { ...join('on', 'feeds', keyed, pump, 0.02), output: item.pumpPin },
         ]),
   ];
 }

@@ -59,6 +59,8 @@ export interface InnerContact extends Inside {
   readonly resistance: number;
   /** it opens by itself above so much, A: an output of a controller */
   readonly limit?: number;
+  /** the output of a controller that it is, by its pin: open until the controller switches it */
+  readonly output?: string;
 }
 /** What takes current: A at V, for a share of the time, in some states of the vehicle. */
 export interface InnerLoad extends Inside {

@@ -1,8 +1,8 @@
 import { CompiledCircuit } from '../solver/compiledCircuit.ts';
 import { type ElectricCase, dutyIn, electricCases } from './electricCases.ts';
-import { loadsOn } from './liveLoads.ts';
 import { type CaseCircuits, caseCircuits } from './networkCircuit.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
+import { switchedLoadsOn } from './switchedLoads.ts';
 import type { WiringBuild } from './wiringBuild.ts';
 
 /** What one case of the circuit comes to: volts at every pin, amps through every wire. */
@@ -56,8 +56,9 @@ export function caseVoltages({
 export function loadVoltages(
   network: SizedNetwork,
   cases: Readonly<Record<ElectricCase, CaseVoltages>>,
+  switched: WiringBuild['switched'],
 ): LoadVoltage[] {
-  const isOn = loadsOn(network.netlist, network.loads);
+  const isOn = switchedLoadsOn(network.netlist, network.loads, switched);
   const names = new Map(network.netlist.parts.map(({ id, name }) => [id, name]));
   return electricCases.flatMap((inCase) => {
     const solved = cases[inCase];

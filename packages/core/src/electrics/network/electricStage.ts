@@ -45,7 +45,7 @@ export function electricStage(input: {
   const solvable = solvableNetwork(network, document);
   const cases = caseVoltages(solvable);
   const feeds = pumpSupply({ network, solvable, document, catalogue });
-  const voltages = loadVoltages(network, cases);
+  const voltages = loadVoltages(network, cases, document.switched);
   const terminators = terminatorsOf(document.devices, catalogue);
   const buses = busChains({
     netlist: network.netlist,

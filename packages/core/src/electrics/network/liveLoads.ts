@@ -1,23 +1,6 @@
+import { Joined } from '../netlist/joined.ts';
 import type { InnerLoad, Netlist } from '../netlist/netlist.ts';
 import { type ElectricCase, isOn } from './electricCases.ts';
-
-/** Sets of names that are joined with one another. */
-class Joined {
-  private readonly parent = new Map<string, string>();
-
-  rootOf(name: string): string {
-    const parent = this.parent.get(name) ?? name;
-    if (parent === name) return name;
-    const root = this.rootOf(parent);
-    this.parent.set(name, root);
-    return root;
-  }
-
-  join(a: string, b: string): void {
-    const [from, to] = [this.rootOf(a), this.rootOf(b)];
-    if (from !== to) this.parent.set(from, to);
-  }
-}
 
 /** A load with the part that it is in. */
 export interface LoadAt {

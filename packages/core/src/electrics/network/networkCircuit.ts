@@ -3,9 +3,10 @@ import { fuseResistance } from '../power/contacts.ts';
 import { contactsOf } from '../power/wireContacts.ts';
 import type { ElectricCircuit, ElectricElement } from '../solver/circuit.ts';
 import { type ElectricCase, dutyIn } from './electricCases.ts';
-import { type LoadAt, loadsOn } from './liveLoads.ts';
+import type { LoadAt } from './liveLoads.ts';
 import { passiveElements } from './ratedCurrents.ts';
 import type { SizedNetwork } from './sizeNetwork.ts';
+import { switchedLoadsOn } from './switchedLoads.ts';
 import type { WiringBuild } from './wiringBuild.ts';
 
 /** The elements of a sized network without its loads and sources. */
@@ -89,7 +90,7 @@ export interface CaseCircuits {
 export function caseCircuits(network: SizedNetwork, document: WiringBuild): CaseCircuits {
   const { netlist, loads } = network;
   const signals = new Map(document.vehicleSignals.map((signal) => [signal.id, signal]));
-  const isOn = loadsOn(netlist, loads);
+  const isOn = switchedLoadsOn(netlist, loads, document.switched);
   const sources = (inCase: ElectricCase): ElectricElement[] => {
     const voltage = systemVoltage(inCase, document.limits);
     return netlist.sources.map((source) => ({

@@ -1,4 +1,5 @@
 import type { Build, Limits, Placement } from '../../model/index.ts';
+import type { SwitchedInCases } from '../switching/switchedInCases.ts';
 import type { ElectricBuild } from '../netlist/buildNetlist.ts';
 
 /** What of a build decides its wiring. */
@@ -10,4 +11,6 @@ export interface WiringBuild extends ElectricBuild {
   readonly brief: Pick<Build['brief'], 'ambientHot'>;
   readonly placements: readonly Placement[];
   readonly buses: Build['buses'];
+  /** what somebody said of when things are on, case by case */
+  readonly switched: SwitchedInCases;
 }

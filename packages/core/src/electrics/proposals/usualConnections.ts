@@ -65,6 +65,7 @@ export function usualConnections(input: {
       case 'signal':
         return pin.capability === 'none' ? undefined : toController;
       case 'supply-out':
+      case 'charge-lamp':
       case 'case':
       case 'bus-high':
       case 'bus-low':

@@ -11,6 +11,7 @@ const bare = (document: BuildDocument): BuildDocument => ({
   controllers: {},
   vehicleSignals: {},
   grounds: {},
+  switching: {},
   power: { ...document.power, ecuConnections: {}, negativeGroundId: null },
 });
 

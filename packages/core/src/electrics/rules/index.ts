@@ -7,6 +7,8 @@ import { panelRules } from './panelRules.ts';
 import { pinRules } from './pinRules.ts';
 import { powerRules } from './powerRules.ts';
 import { supplyRules } from './supplyRules.ts';
+import { sneakRules } from './sneakRules.ts';
+import { switchingRules } from './switchingRules.ts';
 import { sharedPin } from './sharedPin.ts';
 import { wires } from './wireRules.ts';
 
@@ -21,4 +23,6 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...busRules,
   ...supplyRules,
   ...panelRules,
+  ...switchingRules,
+  ...sneakRules,
 ];

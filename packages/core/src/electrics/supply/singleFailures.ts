@@ -1,4 +1,5 @@
 import { CHASSIS, type NetPart, type Netlist } from '../netlist/netlist.ts';
+import { withGroundOpen } from '../netlist/withGroundOpen.ts';
 import { type LoadAt, liveLoads } from '../network/liveLoads.ts';
 
 /** How a part fails. */
@@ -29,28 +30,6 @@ const aliveIn = (netlist: Netlist): ReadonlyMap<string, LoadAt> =>
 /** Whether a part no longer switches once a load of its own is dead: a coil, electronics; not a memory. */
 const dropsWith = ({ sort }: NetPart, { load }: LoadAt): boolean =>
   sort === 'relay' || (sort === 'controller' && load.when !== 'always');
-
-/** The netlist with a ground that no longer leads on: its joint is open, and its straps are. */
-function withGroundOpen(netlist: Netlist, ground: NetPart): Netlist {
-  const own = new Set(ground.pins.map(({ node }) => node));
-  const grounds = new Set(
-    netlist.parts.flatMap(({ sort, pins }) =>
-      sort === 'ground' || sort === 'battery' ? pins.map(({ node }) => node) : [],
-    ),
-  );
-  const isOwn = (from: string, to: string): boolean => own.has(from) || own.has(to);
-  return {
-    ...netlist,
-    wires: netlist.wires.filter(
-      ({ from, to }) =>
-        !(isOwn(from.node, to.node) && grounds.has(from.node) && grounds.has(to.node)),
-    ),
-    parts: netlist.parts.map((part) => ({
-      ...part,
-      inside: part.inside.filter(({ kind, from, to }) => kind !== 'contact' || !isOwn(from, to)),
-    })),
-  };
-}
 
 /**
  * What is still alive without some parts. A relay whose coil is no longer fed drops, a controller

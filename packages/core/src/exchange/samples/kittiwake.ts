@@ -8,6 +8,7 @@ import {
 import { pumpDevices } from '../../electrics/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
+import { kittiwakeSwitching } from './demoSwitching.ts';
 import { kittiwakeWiring } from './kittiwakeWiring.ts';
 import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
 
@@ -303,6 +304,7 @@ export const kittiwake: BuildDocument = writeBuild({
   vehicleSignals: kittiwakeWiring.vehicleSignals,
   grounds: [...kittiwakeWiring.grounds, ...pumpWiring.grounds],
   panels: [],
+  switching: kittiwakeSwitching,
   buses: [{ id: 'bus-1', name: 'Vehicle bus', partId: 'ecu', pin: 'B09', rate: '1 Mbit/s' }],
   limits: {
     designFactor: q(110, 'ratio', '%'),
@@ -315,6 +317,7 @@ export const kittiwake: BuildDocument = writeBuild({
     alternatorAtIdle: q(45, 'ratio', '%'),
     alternatorHot: q(85, 'ratio', '%'),
     batteryUsable: q(50, 'ratio', '%'),
+    thermostatOpens: q(82, 'temperature', '°C'),
   },
   options: [],
   acceptances: [],

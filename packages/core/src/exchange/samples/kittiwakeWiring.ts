@@ -360,9 +360,9 @@ export const kittiwakeWiring: DemoWiring = {
       fitted(
         'isolator',
         'Isolator',
-        'DV-ISO',
+        'DV-ISO-2',
         'main-fuse',
-        { in: at('battery', '+') },
+        { in: at('battery', '+'), a: found('ignition') },
         { loadedTogether: 1 },
       ),
       boltFuse('fuse-sluice', 'Fuse, power module', 'FM80', at('battery', '+'), 'main-fuse'),
@@ -371,7 +371,7 @@ export const kittiwakeWiring: DemoWiring = {
       boltFuse('fuse-alternator', 'Fuse, alternator', 'FM200', at('battery', '+'), 'main-fuse'),
       relay('main-relay', 'Main relay', 'RL70', {
         '30': out('fuse-main-relay'),
-        '86': found('ignition'),
+        '86': at('isolator', 'b'),
         '85': ecu('C18'),
       }),
       relay('starter-relay', 'Relay, starter', 'RL30', {

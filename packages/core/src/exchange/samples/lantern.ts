@@ -1,6 +1,7 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
 import { lanternVehicle } from './lanternVehicle.ts';
+import { lanternSwitching } from './demoSwitching.ts';
 import { lanternWiring } from './lanternWiring.ts';
 import { assembly, byMap, end, otherAssembly, points, q, ref, typed } from './shorthand.ts';
 
@@ -278,6 +279,7 @@ export const lantern: BuildDocument = writeBuild({
   vehicleSignals: lanternWiring.vehicleSignals,
   grounds: [...lanternWiring.grounds, ...pumpWiring.grounds],
   panels: [],
+  switching: lanternSwitching,
   buses: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),
@@ -290,6 +292,7 @@ export const lantern: BuildDocument = writeBuild({
     alternatorAtIdle: q(45, 'ratio', '%'),
     alternatorHot: q(85, 'ratio', '%'),
     batteryUsable: q(50, 'ratio', '%'),
+    thermostatOpens: q(82, 'temperature', '°C'),
   },
   acceptances: [],
   assemblies: [

@@ -388,15 +388,15 @@ export const lanternWiring: DemoWiring = {
       fitted(
         'isolator',
         'Isolator',
-        'DV-ISO',
+        'DV-ISO-2',
         'main-fuse',
-        { in: at('battery', '+') },
+        { in: at('battery', '+'), a: panel },
         { loadedTogether: 1 },
       ),
       relay('main-relay', 'Main relay', 'RL70', {
         '30': out('fuse-main-relay'),
         '86': ecu('B10'),
-        '85': panel,
+        '85': at('isolator', 'b'),
       }),
       relay('fan-1-relay', 'Relay, fan 1', 'RL30', {
         '30': out('fuse-fan-1'),

@@ -253,7 +253,7 @@ export const sampleActuators: readonly DeviceItem[] = [
       pin({
         id: 'L',
         name: 'Lamp',
-        use: 'supply',
+        use: 'charge-lamp',
         current: 0.2,
         voltage: 13.5,
         through: 'case',
@@ -274,7 +274,7 @@ export const sampleActuators: readonly DeviceItem[] = [
       pin({
         id: 'L',
         name: 'Lamp',
-        use: 'supply',
+        use: 'charge-lamp',
         current: 0.2,
         voltage: 13.5,
         through: 'case',

@@ -45,6 +45,31 @@ export const sampleVehicleDevices: readonly DeviceItem[] = [
       pin({ id: 'out', name: 'Vehicle', use: 'supply-out' }),
     ],
   }),
+  contact('DV-ISO-2', 'Isolator, a second pole beside the main one', 'isolator', {
+    ...large,
+    price: 84,
+    pins: [
+      pin({
+        id: 'in',
+        name: 'Battery',
+        use: 'supply',
+        through: 'out',
+        behaviour: 'contact',
+        contactResistance: 0.0005,
+      }),
+      pin({ id: 'out', name: 'Vehicle', use: 'supply-out' }),
+      pin({
+        id: 'a',
+        name: 'Second pole, in',
+        use: 'supply',
+        through: 'b',
+        behaviour: 'contact',
+        contactResistance: 0.01,
+      }),
+      pin({ id: 'b', name: 'Second pole, out', use: 'supply-out' }),
+    ],
+    wireAreaMin: 0.3 * MM2,
+  }),
   device({
     id: 'DV-KEY',
     designation: 'Key switch, off, run, crank',

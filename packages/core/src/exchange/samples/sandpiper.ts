@@ -2,6 +2,7 @@ import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/ind
 import { pumpDevices } from '../../electrics/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
 import { sandpiperVehicle } from './sandpiperVehicle.ts';
+import { sandpiperSwitching } from './demoSwitching.ts';
 import { sandpiperWiring } from './sandpiperWiring.ts';
 import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
 
@@ -155,6 +156,7 @@ export const sandpiper: BuildDocument = writeBuild({
   vehicleSignals: sandpiperWiring.vehicleSignals,
   grounds: [...sandpiperWiring.grounds, ...pumpWiring.grounds],
   panels: [],
+  switching: sandpiperSwitching,
   buses: [],
   limits: {
     designFactor: q(110, 'ratio', '%'),
@@ -167,6 +169,7 @@ export const sandpiper: BuildDocument = writeBuild({
     alternatorAtIdle: q(45, 'ratio', '%'),
     alternatorHot: q(85, 'ratio', '%'),
     batteryUsable: q(50, 'ratio', '%'),
+    thermostatOpens: q(82, 'temperature', '°C'),
   },
   options: [],
   acceptances: [],

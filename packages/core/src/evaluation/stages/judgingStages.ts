@@ -1,0 +1,142 @@
+import { lookUp } from '../../catalogue/index.ts';
+import { type Severity, resultIndex } from '../../results/index.ts';
+import { type JudgedDesign, candidatesOf } from '../../fuel/index.ts';
+import { type PlumbingChecked } from '../../plumbing/index.ts';
+import { withAcceptances } from '../acceptance.ts';
+import { figures as figuresOf } from '../figures/figures.ts';
+import { rules } from '../rules.ts';
+import { stage } from '../runner/source.ts';
+import { slices } from '../slices.ts';
+import { surroundings, fuels, demand } from './engineStages.ts';
+import { map } from './vehicleStages.ts';
+import { electrics, budget, switching, sneaks, panel, feeds } from './electricStages.ts';
+import { design, named, judged, fluids, lengths, tanks } from './fluidStages.ts';
+import { made, buying } from './plumbingStages.ts';
+
+/** Every figure with its working. */
+export const results = stage({
+  name: 'figures',
+  reads: {
+    around: surroundings,
+    fuels,
+    demand,
+    electrics,
+    named,
+    fluids,
+    lengths,
+    tanks,
+    made,
+    buying,
+    budget,
+    panel,
+    switching,
+    sneaks,
+  },
+  run: ({ tanks: onMap, made: lines, buying: bought, budget: supplied, panel: plate, ...read }) => [
+    ...(plate?.results ?? []),
+    ...read.switching.results,
+    ...read.sneaks.results,
+    ...figuresOf(read),
+    ...supplied.results,
+    ...onMap.flatMap((tank) => tank.results),
+    ...lines.flatMap((line) => line.results),
+    ...bought,
+  ],
+});
+
+export const ecu = stage({
+  name: 'ecu',
+  reads: { power: slices.power, catalogue: slices.catalogue },
+  run: ({ power, catalogue }) => lookUp(catalogue, 'ecu', power.ecu, 'power.ecu'),
+});
+
+/** What the candidates are judged by: the design without names, and the limits. */
+export const choosing = stage({
+  name: 'choosing',
+  reads: { design, brief: slices.judgedBrief, limits: slices.limits, power: slices.power },
+  run: ({ design: bare, brief, limits, power }): JudgedDesign => ({
+    ...bare,
+    document: { ...bare.document, brief, limits, power },
+  }),
+});
+
+/** Every part judged in its place; worked out when it is asked for. */
+export const candidates = stage({
+  name: 'candidates',
+  reads: { choosing, ecu },
+  run: (read) => candidatesOf(read.choosing, read.ecu),
+});
+
+/** Everything the checks look at. */
+export const checked = stage({
+  name: 'what is checked',
+  reads: {
+    judged,
+    catalogue: slices.catalogue,
+    fluids,
+    feeds,
+    electrics,
+    budget,
+    panel,
+    switching,
+    switchingRows: slices.switching,
+    sneaks,
+    electric: slices.electric,
+    power: slices.power,
+    candidates,
+    ecu,
+    results,
+    map,
+    tanks,
+    made,
+    vehicle: slices.vehicle,
+    routes: slices.routes,
+  },
+  run: (read): PlumbingChecked => ({
+    made: read.made,
+    map: read.map,
+    vehicle: read.vehicle,
+    routes: read.routes,
+    lineNames: Object.fromEntries(
+      [
+        ...read.judged.document.fuelCircuits.flatMap(({ elements }) => elements),
+        ...read.vehicle.otherLines,
+      ].map((line) => [line.id, line.name]),
+    ),
+    document: read.judged.document,
+    catalogue: read.catalogue,
+    design: read.judged,
+    fluids: read.fluids,
+    feeds: read.feeds,
+    electrics: read.electrics,
+    supply: read.budget,
+    panel: read.panel,
+    switching: read.switching,
+    switchingRows: read.switchingRows,
+    sneaks: read.sneaks,
+    wired: { ...read.electric, power: read.power },
+    candidates: read.candidates,
+    tanks: read.tanks,
+    ecu: read.ecu,
+    results: resultIndex(read.results),
+  }),
+});
+
+const severityOrder: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
+
+/** What is wrong or tight, worst first. */
+export const checks = stage({
+  name: 'checks',
+  reads: { checked },
+  run: (read) =>
+    rules
+      .flatMap((rule) => rule.check(read.checked))
+      .sort((a, b) => severityOrder[a.severity] - severityOrder[b.severity]),
+});
+
+/** Findings with what a person accepted. */
+export const findings = stage({
+  name: 'acceptances',
+  reads: { checks, acceptances: slices.acceptances },
+  run: (read) => withAcceptances(read.checks, read.acceptances),
+});

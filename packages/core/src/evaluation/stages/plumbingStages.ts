@@ -1,0 +1,55 @@
+import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
+import { stage } from '../runner/source.ts';
+import { slices } from '../slices.ts';
+import { components, map } from './vehicleStages.ts';
+import { electrics } from './electricStages.ts';
+import { fluids } from './fluidStages.ts';
+
+/** Every line as it is made. */
+export const made = stage({
+  name: 'lines as made',
+  reads: {
+    assemblies: slices.assemblies,
+    names: slices.namedThings,
+    otherLines: slices.otherLines,
+    routes: slices.routes,
+    fluids,
+    map,
+    placed: components,
+    catalogue: slices.catalogue,
+  },
+  run: ({ names, placed, ...read }) =>
+    plumbingStage({ ...read, circuits: names.fuelCircuits, ports: placed.ports }),
+});
+
+/** Everything that the build is made of, by part. */
+export const parts = stage({
+  name: 'parts',
+  reads: {
+    names: slices.namedThings,
+    fluids,
+    electrics,
+    electric: slices.electric,
+    power: slices.power,
+    map,
+    made,
+    vehicle: slices.vehicle,
+    catalogue: slices.catalogue,
+  },
+  run: ({ names, map: onMap, vehicle, electric, ...read }) =>
+    partsNeeded({
+      ...read,
+      present: electric,
+      sheets: vehicle.sheets,
+      circuits: names.fuelCircuits,
+      rows: names.injectorRows,
+      held: onMap.held,
+    }),
+});
+
+/** Figures of what is bought. */
+export const buying = stage({
+  name: 'buying',
+  reads: { parts, offcuts: slices.offcuts },
+  run: (read) => buyingFigures(read.parts.parts, read.offcuts),
+});
