@@ -7,6 +7,7 @@ import { BuildsController } from './builds/builds.controller.ts';
 import { CatalogueController } from './catalogue/catalogue.controller.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
 import { ExportsController } from './exports/exports.controller.ts';
+import { SchematicController } from './exports/schematic.controller.ts';
 import { HealthController } from './health/health.controller.ts';
 import { BuildStarter } from './builds/buildStarter.ts';
 import { DemoController } from './builds/demo.controller.ts';
@@ -28,6 +29,7 @@ export class AppModule {
         BuildsController,
         DemoController,
         ExportsController,
+        SchematicController,
         CatalogueController,
         SnapshotsController,
         LiveController,

@@ -13,6 +13,9 @@ const FONTS = {
   bold: join(folder, 'DejaVuSansCondensed-Bold.ttf'),
 } as const;
 
+/** The fonts of sheets. */
+export const sheetFonts = FONTS;
+
 const INK = '#1C272C';
 const SECOND = '#4A5960';
 const LINE = '#76827F';

@@ -78,6 +78,11 @@ const Switching = named(
   'SwitchingScreen',
   stage('switching'),
 );
+const Schematic = named(
+  () => import('../screens/schematic/SchematicScreen.tsx'),
+  'SchematicScreen',
+  stage('schematic'),
+);
 const Panel = named(
   () => import('../screens/panel/PanelScreen.tsx'),
   'PanelScreen',
@@ -183,6 +188,7 @@ export const router = createBrowserRouter([
           { path: 'devices', Component: Devices },
           { path: 'pins', Component: Pins },
           { path: 'supply', Component: Supply },
+          { path: 'schematic', Component: Schematic },
           { path: 'switching', Component: Switching },
           { path: 'panel', Component: Panel },
           { path: 'wiring', Component: Wiring },

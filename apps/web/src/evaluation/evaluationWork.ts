@@ -29,6 +29,7 @@ import {
   type ShoppingList,
   type SetWish,
   type SmallestLine,
+  type SchematicSheet,
   type StripLine,
   type PanelDesign,
   type SingleFailure,
@@ -47,7 +48,10 @@ import {
   deviceStrip,
   singleFailures,
   supplyTree,
+  deviceSheet,
+  drawnNetlist,
   switchingSheet,
+  systemSheets,
   differences,
   endsOfOpenLines,
   evaluate,
@@ -100,6 +104,13 @@ export interface WorkerAnswer {
 /** What is electric of a build; the one that was evaluated last is at hand. */
 const electricsOf = (document: BuildDocument): ElectricDesign =>
   evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue).electrics;
+
+/** The netlist of a build as it is drawn, with the sizes of its wires. */
+function drawnOf(document: BuildDocument) {
+  const { netlist, wires } = electricsOf(document);
+  const sizes = new Map(wires.map(({ wire, size }) => [wire.id, size.size]));
+  return drawnNetlist(netlist, (id) => sizes.get(id) ?? '');
+}
 
 const worker = {
   setCatalogue(next: Catalogue): void {
@@ -242,6 +253,14 @@ const longWork = {
   switching(document: BuildDocument): SwitchingSheet {
     const { switching, sneaks } = checkedOf(document);
     return switchingSheet(switching, sneaks);
+  },
+  /** The schematic, a sheet or more for each system. */
+  schematic(document: BuildDocument): readonly SchematicSheet[] {
+    return systemSheets(drawnOf(document));
+  },
+  /** One part with everything on the way to what feeds it. */
+  deviceSheet(document: BuildDocument, partId: string): SchematicSheet | undefined {
+    return deviceSheet(drawnOf(document), partId);
   },
   /** What each single failure of a fuse, ground, relay or controller stops. */
   singleFailures(document: BuildDocument): readonly SingleFailure[] {

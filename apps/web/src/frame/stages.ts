@@ -65,6 +65,7 @@ export const phaseList: readonly Phase[] = [
       { id: 'wiring', name: 'Pump wiring', keys: '7' },
       { id: 'wires', name: 'Wires', keys: 'e' },
       { id: 'panel', name: 'Panel', keys: 'n' },
+      { id: 'schematic', name: 'Schematic', keys: 'c' },
     ],
     pages: [],
   },

@@ -8,6 +8,7 @@ export * from './network/index.ts';
 export * from './panel/index.ts';
 export * from './power/index.ts';
 export * from './rules/index.ts';
+export * from './schematic/index.ts';
 export * from './seats/index.ts';
 export * from './solver/index.ts';
 export * from './sneak/index.ts';

@@ -2,6 +2,7 @@ import { type Device, type DeviceState, type Severity, deviceStates } from '@bro
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { light, useLit } from '../../build/lit.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
@@ -23,7 +24,8 @@ export function DevicesScreen() {
   const { document: build, catalogue, evaluation } = useBuild();
   const [query, setQuery] = useSearchParams();
   const [shown, setShown] = useState<Shown>('all');
-  const asked = query.get('of');
+  const lit = useLit();
+  const asked = query.get('of') ?? lit.partId;
   const selected = build.devices.find(({ id }) => id === asked) ?? build.devices[0];
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'devices');
   const trouble = useMemo(
@@ -35,7 +37,10 @@ export function DevicesScreen() {
       ),
     [evaluation.findings],
   );
-  const select = (id: string): void => setQuery({ of: id }, { replace: true });
+  const select = (id: string): void => {
+    light({ partId: id });
+    setQuery({ of: id }, { replace: true });
+  };
   const places = useMemo(
     () => new Map(build.placements.map(({ id, name }) => [id, name])),
     [build.placements],

@@ -10,6 +10,7 @@ import {
 import { startTransition, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useLit } from '../../build/lit.ts';
 import { ActionMenu } from '../../ui/ActionMenu.tsx';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
@@ -86,7 +87,14 @@ export function MapScreen() {
   const findings = evaluation.findings.filter((f) => f.where.stage === 'map');
   const choices = choicesOf(build, lines);
   const known = choices.flatMap((group) => group.choices.map((choice) => choice.value));
-  const asked = query.get('of');
+  const { partId } = useLit();
+  const litPlace = build.devices.find(({ id }) => id === partId)?.placementId;
+  // Without anything asked for, the place of what is lit on the other pages.
+  const asked =
+    query.get('of') ??
+    (litPlace === undefined
+      ? null
+      : selectionText({ kind: 'thing', slice: 'placements', id: litPlace }));
   const first = findings[0] && selectionOf(findings[0], build);
   // What stood out when the map was opened stays in sight when it is put right.
   const [usual] = useState<Selection>(

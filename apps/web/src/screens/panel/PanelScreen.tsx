@@ -1,6 +1,7 @@
 import { type PanelDesign, type PanelPlace, formatMeasure } from '@brookrain/core';
 import { useRef, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { light, useLit } from '../../build/lit.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { Downloads } from '../../ui/Downloads.tsx';
@@ -186,7 +187,8 @@ export function PanelScreen() {
   const { id, evaluation, edit } = useBuild();
   const { answer: panel } = useWorkerAnswer(ask, null);
   const [side, setSide] = useState<Side>('front');
-  const [picked, pick] = useState<string>();
+  const { partId: picked } = useLit();
+  const pick = (partId: string): void => light({ partId });
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'panel');
   if (!panel)
     return (

@@ -10,6 +10,7 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { light, useLit } from '../../build/lit.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
@@ -79,7 +80,18 @@ export function PinsScreen() {
     ({ where }) => where.stage === 'pins' && where.controller === controllerId,
   );
   const plugs = [...new Set((sheet?.pins ?? []).map(({ pin }) => pin.plug))];
-  const pinId = picked ?? sheet?.pins[0]?.pin.id;
+  const lit = useLit();
+  const signals = new Map((sheet?.signals ?? []).map((signal) => [signal.id, signal]));
+  const litPin = sheet?.pins.find((pin) =>
+    pin.signals.some((id) => id === lit.wireId || signals.get(id)?.partId === lit.partId),
+  );
+  const pinId = picked ?? litPin?.pin.id ?? sheet?.pins[0]?.pin.id;
+  const pick = (id: string): void => {
+    setPicked(id);
+    const [signal] = sheet?.pins.find(({ pin }) => pin.id === id)?.signals ?? [];
+    const partId = signals.get(signal ?? '')?.partId;
+    if (partId !== undefined) light({ partId });
+  };
   const units = newestOf(catalogue, 'ecu').filter(({ family }) => family === unit.family);
   return (
     <Screen
@@ -190,7 +202,7 @@ export function PinsScreen() {
               pins={sheet.pins.filter(({ pin }) => pin.plug === plug)}
               fromWires={fromWires}
               selected={pinId}
-              select={setPicked}
+              select={pick}
             />
           ))}
           <p className="mt-1 text-[13px] text-second">

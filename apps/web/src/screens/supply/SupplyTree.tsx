@@ -2,6 +2,7 @@ import { type SupplyBranch, type SupplyState, formatMeasure } from '@brookrain/c
 import type { KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { light, useLit } from '../../build/lit.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
@@ -45,6 +46,7 @@ function Branch({
   devices: ReadonlySet<string>;
 }) {
   const [units] = useUnits();
+  const isLit = useLit().partId === branch.partId;
   const measure = (value: number, kind: 'voltage' | 'length' | 'current' | 'drain') =>
     formatMeasure({ value, kind }, units);
   const { wire, volts, rating, live } = branch;
@@ -54,7 +56,7 @@ function Branch({
   return (
     <li>
       <div
-        className={`flex min-h-8 items-center gap-2 border-b border-hair py-0.5 ${dead ? 'text-second' : ''}`}
+        className={`flex min-h-8 items-center gap-2 border-b border-hair py-0.5 ${dead ? 'text-second' : ''} ${isLit ? 'bg-panel font-medium' : ''}`}
       >
         {wire && (
           <span
@@ -68,6 +70,7 @@ function Branch({
             to={placeOf(branch, devices)}
             relative="path"
             data-part={branch.partId}
+            onClick={() => light({ partId: branch.partId })}
             className="hover:underline"
           >
             {branch.name}

@@ -6,8 +6,7 @@ import {
   formatMeasure,
 } from '@brookrain/core';
 import { ArrowRight } from 'lucide-react';
-import { useParams } from 'react-router';
-import { Link } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
 import { useUnits } from '../../ui/preferences.ts';
@@ -16,7 +15,7 @@ import { useUnits } from '../../ui/preferences.ts';
 function Way({ path }: { path: SneakPath }) {
   const { id = '' } = useParams();
   const device = (partId: string): string =>
-    `/builds/${encodeURIComponent(id)}/devices?device=${encodeURIComponent(partId)}`;
+    `/builds/${encodeURIComponent(id)}/devices?of=${encodeURIComponent(partId)}`;
   return (
     <ol className="flex flex-wrap items-center gap-1" aria-label={`Way to ${path.name}`}>
       <li className="text-second">battery</li>

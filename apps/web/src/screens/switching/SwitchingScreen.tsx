@@ -8,6 +8,7 @@ import {
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { light, useLit } from '../../build/lit.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { Downloads } from '../../ui/Downloads.tsx';
@@ -104,10 +105,19 @@ export function SwitchingScreen() {
   const { id, evaluation } = useBuild();
   const { answer: sheet } = useWorkerAnswer(ask, null);
   const columns = useColumns();
-  const [picked, pick] = useState<string>();
+  const lit = useLit();
+  const [picked, setPicked] = useState<string>();
+  const pick = (key: string): void => {
+    setPicked(key);
+    const partId = sheet?.lines.find((line) => line.key === key)?.partId;
+    if (partId !== undefined) light({ partId });
+  };
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'switching');
   if (!sheet) return <Screen title="Switching" lead={lead} children={null} />;
-  const line = sheet.lines.find(({ key }) => key === picked) ?? sheet.lines[0];
+  const line =
+    sheet.lines.find(({ key }) => key === picked) ??
+    sheet.lines.find(({ partId, pin }) => partId === lit.partId && pin === '') ??
+    sheet.lines[0];
   return (
     <Screen
       title="Switching"

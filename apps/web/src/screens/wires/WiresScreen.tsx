@@ -11,6 +11,7 @@ import {
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { light, useLit } from '../../build/lit.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
@@ -101,7 +102,8 @@ export function WiresScreen() {
   const { document: build, evaluation } = useBuild();
   const [units] = useUnits();
   const [query, setQuery] = useSearchParams();
-  const of = query.get('of') ?? undefined;
+  const lit = useLit();
+  const of = query.get('of') ?? lit.wireId;
   const part = query.get('part') ?? ALL;
   const finding = query.get('finding') ?? ALL;
   const { wires: told, wireFigures } = evaluation;
@@ -127,6 +129,7 @@ export function WiresScreen() {
   );
   const set = (key: string, value: string): void => {
     const next = new URLSearchParams(query);
+    if (key === 'of') light({ wireId: value });
     if (value === ALL) next.delete(key);
     else next.set(key, value);
     setQuery(next, { replace: true });
