@@ -83,6 +83,11 @@ const Schematic = named(
   'SchematicScreen',
   stage('schematic'),
 );
+const Schools = named(
+  () => import('../screens/schools/SchoolsScreen.tsx'),
+  'SchoolsScreen',
+  stage('schools'),
+);
 const Panel = named(
   () => import('../screens/panel/PanelScreen.tsx'),
   'PanelScreen',
@@ -188,6 +193,7 @@ export const router = createBrowserRouter([
           { path: 'devices', Component: Devices },
           { path: 'pins', Component: Pins },
           { path: 'supply', Component: Supply },
+          { path: 'schools', Component: Schools },
           { path: 'schematic', Component: Schematic },
           { path: 'switching', Component: Switching },
           { path: 'panel', Component: Panel },

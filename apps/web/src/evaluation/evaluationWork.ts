@@ -27,6 +27,7 @@ import {
   type RippleEntry,
   type SetAnswer,
   type ShoppingList,
+  type SchoolComparison,
   type SetWish,
   type SmallestLine,
   type SchematicSheet,
@@ -42,6 +43,7 @@ import {
   type WireGain,
   type WireSheet,
   compareFuels,
+  compareSchools,
   cuttingOf,
   createEvaluator,
   deltaOf,
@@ -229,6 +231,10 @@ const longWork = {
   /** The fuel of a build beside the usual others. */
   compareFuels(document: BuildDocument): FuelComparison[] {
     return compareFuels(document, catalogue);
+  },
+  /** Relays, module or kept box side by side. */
+  compareSchools(document: BuildDocument): readonly SchoolComparison[] {
+    return compareSchools(document, catalogue);
   },
   /** What the next wire sizes in each pump's feed would buy. */
   thickerWire(document: BuildDocument): Readonly<Record<string, readonly WireGain[]>> {

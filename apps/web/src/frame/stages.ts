@@ -67,7 +67,7 @@ export const phaseList: readonly Phase[] = [
       { id: 'panel', name: 'Panel', keys: 'n' },
       { id: 'schematic', name: 'Schematic', keys: 'c' },
     ],
-    pages: [],
+    pages: [{ id: 'schools', name: 'Relays or module', keys: '' }],
   },
   {
     id: 'prove',

@@ -1,6 +1,7 @@
 import { bisect } from '../numerics/index.ts';
 import type { Measure } from '../results/index.ts';
 import type { Checked } from './checked.ts';
+import { electricalChecks } from './ladderElectrics.ts';
 import {
   type FluidResult,
   type FuelFigureName,
@@ -35,6 +36,8 @@ export const rungChecks = [
   'regulator',
   'wire',
   'fuse',
+  'driver',
+  'alternator',
 ] as const;
 export type RungCheck = (typeof rungChecks)[number];
 
@@ -71,7 +74,8 @@ const HIGHEST = 4;
 const STEPS = 40;
 const TOLERANCE = 1e-4;
 
-interface Check {
+/** A check that is tried at powers, as a factor on the target. */
+export interface Check {
   readonly check: RungCheck;
   readonly label: string;
   readonly limit: Measure;
@@ -82,7 +86,7 @@ interface Check {
 export type Loss = Pick<RunningPoint, 'lostPump' | 'lostRow'>;
 
 /** Remembers solves by factor, so that checks on one point share them. */
-function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
+export function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
   const known = new Map<number, { point: RunningPoint; solved: SolvedCircuit | undefined }>();
   // Each factor starts from the last that was solved: the order in which they come is fixed.
   let warm: WarmStart | undefined;
@@ -221,46 +225,6 @@ function regulatorCheck(checked: Checked, fluid: FluidResult): Check[] {
       fails: () => bypass > unit.bypassMax,
     },
   ];
-}
-
-/** Wire and fuse against the solved pump current at running voltage, where it is highest. */
-function electricalChecks(checked: Checked, loss: Loss): Check[] {
-  const solvers = new Map<FluidResult, ReturnType<typeof solverOf>>();
-  return checked.feeds.flatMap((feed) => {
-    const fluid = checked.fluids.find((f) => f.design.circuit.id === feed.feed.circuitId);
-    if (!fluid) return [];
-    const running = checked.document.limits.voltageRunning.value;
-    const base = namedCases(checked.document, checked.design.demand).peakPower;
-    const at =
-      solvers.get(fluid) ?? solverOf(checked, fluid, { ...base, ...loss, systemVoltage: running });
-    solvers.set(fluid, at);
-    const lost = feed.feed.elementId === loss.lostPump;
-    const current = (x: number) =>
-      lost ? 0 : (at(x).solved?.pumps[feed.feed.elementId]?.current ?? Infinity);
-    const several = checked.feeds.length > 1;
-    const element = fluid.design.circuit.elements.find((e) => e.id === feed.feed.elementId);
-    const named = (label: string): string => (several ? `${label}, ${element?.name}` : label);
-    const { fuse } = feed;
-    const ampacity = Math.min(...feed.pumpGroup.wires.map((w) => w.ampacity));
-    return [
-      {
-        check: 'wire',
-        label: named('Pump feed wire'),
-        limit: { value: ampacity, kind: 'current' },
-        fails: (x) => current(x) > ampacity,
-      },
-      ...(fuse
-        ? [
-            {
-              check: 'fuse',
-              label: named('Pump fuse'),
-              limit: { value: fuse.whenHot / 1.25, kind: 'current' },
-              fails: (x: number) => 1.25 * current(x) > fuse.whenHot,
-            },
-          ]
-        : []),
-    ] as Check[];
-  });
 }
 
 /** First factor at which a check fails: coarse steps upward, then bisection. */

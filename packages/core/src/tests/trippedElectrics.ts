@@ -138,6 +138,11 @@ const trippedSwitching: readonly TrippedBuild[] = [
     [connection('starter-relay', '86'), signal('start-wire')],
   ]),
   {
+    ...trip('controller.one-box', 'controller.one-box:sluice', [], false),
+    build: kittiwake,
+    soundBuild: lantern,
+  },
+  {
     ...trip('sneak.broken', 'sneak.broken:engine-block', [], false),
     build: sandpiper,
     soundBuild: changed(sandpiper, [['devices', 'tachometer', 'state'], 'removed']),

@@ -32,7 +32,7 @@ const hues: Readonly<Record<WireRole, string>> = {
 
 function Stroke({ ink, role, lit }: { ink: Ink; role: WireRole | undefined; lit: boolean }) {
   const own = role && ink.kind === 'line' ? hues[role] : 'var(--ink)';
-  const colour = lit ? 'var(--signal)' : own;
+  const colour = lit && ink.kind === 'text' ? 'var(--moss)' : own;
   switch (ink.kind) {
     case 'line':
       return (
@@ -40,7 +40,7 @@ function Stroke({ ink, role, lit }: { ink: Ink; role: WireRole | undefined; lit:
           points={ink.points.map((point) => point.join(',')).join(' ')}
           fill="none"
           stroke={colour}
-          strokeWidth={lit ? Math.max(2.2, ink.weight * 1.6) : ink.weight}
+          strokeWidth={lit ? Math.max(2, ink.weight * 1.5) : ink.weight}
           strokeDasharray={ink.dash.join(' ') || undefined}
         />
       );
@@ -120,7 +120,8 @@ export const SheetDrawing = memo(function SheetDrawing({
                     <polyline
                       points={each.points.map((point) => point.join(',')).join(' ')}
                       fill="none"
-                      stroke="transparent"
+                      stroke={isLit ? 'var(--moss)' : 'transparent'}
+                      strokeOpacity={0.4}
                       strokeWidth={9}
                     />
                   )}

@@ -1,2 +1,3 @@
 export * from './usualConnections.ts';
 export * from './usualDevices.ts';
+export * from './schools.ts';

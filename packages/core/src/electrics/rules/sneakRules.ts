@@ -5,6 +5,7 @@ import { freeId, plainDevice } from '../proposals/newDevice.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import type { KeptAlive } from '../sneak/leftAlive.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
+import { singleFailure } from '../supply/singleFailures.ts';
 import { overTheIsolator } from './isolatorCures.ts';
 
 const wayInWords = (way: readonly { readonly name: string }[]): string =>
@@ -331,6 +332,46 @@ const starter: ElectricsRule = {
     })),
 };
 
+/** So many parts that stop with one box are worth a word. */
+const MANY = 5;
+/** So many of them are named. */
+const NAMED = 10;
+
+const oneBox: ElectricsRule = {
+  id: 'controller.one-box',
+  source: 'a module that takes the place of relays is one box to fail: what stops with it is known',
+  check: ({ electrics, switching }) => {
+    const boxes = new Set(
+      switching.rows.flatMap(({ of }) =>
+        of.kind === 'output' && of.partId !== ENGINE_CONTROLLER ? [of.partId] : [],
+      ),
+    );
+    return electrics.netlist.parts.flatMap((part): BuildFinding[] => {
+      const failure = boxes.has(part.id) ? singleFailure(electrics.netlist, part) : undefined;
+      if (!failure || failure.stops.length < MANY) return [];
+      const names = failure.stops.slice(0, NAMED).map(({ name }) => name);
+      const rest = failure.stops.length - names.length;
+      return [
+        {
+          id: `controller.one-box:${part.id}`,
+          rule: 'controller.one-box',
+          severity: 'note',
+          where: { stage: 'supply' },
+          title: `${part.name} is one box to fail`,
+          because: `with it stop ${names.join(', ')}${rest > 0 ? ` and ${String(rest)} more` : ''}`,
+          numbers: {},
+          measured: { value: failure.stops.length, kind: 'count' },
+          limit: { value: MANY, kind: 'count' },
+          cures: () => [
+            { text: 'Carry one that is set the same, with its list of settings' },
+            { text: 'Leave what the engine needs to run on relays of its own' },
+          ],
+        },
+      ];
+    });
+  },
+};
+
 /** Checks of what is alive where it should be dead. */
 export const sneakRules: readonly ElectricsRule[] = [
   path,
@@ -341,4 +382,5 @@ export const sneakRules: readonly ElectricsRule[] = [
   pumpRunsOn,
   starter,
   whenBroken,
+  oneBox,
 ];

@@ -142,11 +142,10 @@ const options = {
   'elk.layered.spacing.edgeEdgeBetweenLayers': '7',
   'elk.layered.nodePlacement.strategy': 'NETWORK_SIMPLEX',
   'elk.layered.thoroughness': '12',
-  'elk.randomSeed': '1',
 } as const;
 
 /** A sheet as a graph: every pin a port on its side, the order of pins left to the layout. */
-export function layoutGraph(sheet: SchematicSheet): LayoutGraph {
+export function layoutGraph(sheet: SchematicSheet, seed = 1): LayoutGraph {
   const columns = new Map(
     sheet.blocks.flatMap(({ pins, column }) => pins.map(({ id }) => [id, column] as const)),
   );
@@ -154,7 +153,11 @@ export function layoutGraph(sheet: SchematicSheet): LayoutGraph {
   const inColumn = sheet.wires.some(({ from, to }) => columns.get(from) === columns.get(to));
   return {
     id: sheet.id,
-    layoutOptions: { ...options, 'elk.partitioning.activate': String(!inColumn) },
+    layoutOptions: {
+      ...options,
+      'elk.partitioning.activate': String(!inColumn),
+      'elk.randomSeed': String(seed),
+    },
     children: sheet.blocks.map((block) => ({
       id: block.id,
       ...sizeOf(block),
@@ -218,12 +221,24 @@ export function countCrossings(wires: readonly Pick<PlacedWire, 'points'>[]): nu
   return count;
 }
 
+/** Where wires cross, so many other beginnings are tried for one in which they cross less often. */
+const BEGINNINGS = 6;
+
 /** Lays a sheet out. Throws BadInput where the engine leaves something without a place. */
 export async function layoutSheet(
   sheet: SchematicSheet,
   engine: LayoutEngine,
 ): Promise<PlacedSheet> {
-  const laid = await engine(layoutGraph(sheet));
+  let best = placedOn(sheet, await engine(layoutGraph(sheet)));
+  for (let seed = 2; best.crossings > 0 && seed <= BEGINNINGS; seed++) {
+    const other = placedOn(sheet, await engine(layoutGraph(sheet, seed)));
+    if (other.crossings < best.crossings) best = other;
+  }
+  return best;
+}
+
+/** A sheet in the places that were found for it. */
+function placedOn(sheet: SchematicSheet, laid: LaidOutGraph): PlacedSheet {
   const nodes = new Map((laid.children ?? []).map((node) => [node.id, node]));
   const edges = new Map((laid.edges ?? []).map((edge) => [edge.id, edge]));
   const blocks = sheet.blocks.map((block): PlacedBlock => {

@@ -53,30 +53,35 @@ function aliveWithout(
   }
 }
 
+/** What the failure of one part stops; undefined for a part that fails in no way that is looked at. */
+export function singleFailure(
+  netlist: Netlist,
+  part: NetPart,
+  before: ReadonlyMap<string, LoadAt> = aliveIn(netlist),
+): SingleFailure | undefined {
+  const kind = failsAs[part.sort];
+  // What all grounds come together in is no joint that could open.
+  if (!kind || part.id === CHASSIS) return undefined;
+  const failed = kind === 'ground open' ? withGroundOpen(netlist, part) : netlist;
+  const after = aliveWithout(failed, part.id, before);
+  const lost = new Set(
+    [...before].flatMap(([key, { partId }]) => (after.has(key) ? [] : [partId])),
+  );
+  return {
+    partId: part.id,
+    name: part.name,
+    kind,
+    stops: netlist.parts
+      .filter(({ id }) => id !== part.id && lost.has(id))
+      .map(({ id, name }) => ({ partId: id, name })),
+  };
+}
+
 /**
  * What each single failure stops: every fuse out, ground open, relay that does not pull, controller
  * that is dead, one at a time, with everything on that can be.
  */
 export function singleFailures(netlist: Netlist): readonly SingleFailure[] {
   const before = aliveIn(netlist);
-  return netlist.parts.flatMap((part): SingleFailure[] => {
-    const kind = failsAs[part.sort];
-    // What all grounds come together in is no joint that could open.
-    if (!kind || part.id === CHASSIS) return [];
-    const failed = kind === 'ground open' ? withGroundOpen(netlist, part) : netlist;
-    const after = aliveWithout(failed, part.id, before);
-    const lost = new Set(
-      [...before].flatMap(([key, { partId }]) => (after.has(key) ? [] : [partId])),
-    );
-    return [
-      {
-        partId: part.id,
-        name: part.name,
-        kind,
-        stops: netlist.parts
-          .filter(({ id }) => id !== part.id && lost.has(id))
-          .map(({ id, name }) => ({ partId: id, name })),
-      },
-    ];
-  });
+  return netlist.parts.flatMap((part) => singleFailure(netlist, part, before) ?? []);
 }

@@ -1,4 +1,10 @@
-import { type Catalogue, type CatalogueItem, lookUp } from '../../catalogue/index.ts';
+import {
+  type Catalogue,
+  type CatalogueItem,
+  lookUp,
+  refKey,
+  refOf,
+} from '../../catalogue/index.ts';
 import type { ElectricDesign } from '../../electrics/index.ts';
 import type { Controller, Device } from '../../model/index.ts';
 
@@ -43,6 +49,13 @@ export function electricParts(
     if (state === 'kept') continue;
     put(lookUp(catalogue, 'ecu', item, id), name, ['controllers', id]);
   }
+  // One of each relay and fuse lies in the glove box.
+  const spared = new Map(
+    parts
+      .filter(({ item }) => item.category === 'relay' || item.category === 'fuse')
+      .map(({ item }) => [refKey(refOf(item)), item] as const),
+  );
+  for (const item of spared.values()) put(item, 'one to spare', ['devices']);
   for (const { size, task, wire } of wires) {
     put(size, wire.name, ['power'], task.length);
   }
