@@ -30,7 +30,6 @@ const pictures = [
   { name: 'pump', path: '/builds/lantern/pump' },
   { name: 'map', path: '/builds/lantern/map' },
   { name: 'lines', path: '/builds/lantern/lines?of=return' },
-  { name: 'work-card', path: '/builds/lantern/cards?of=return' },
   { name: 'buying', path: '/builds/kittiwake/buying' },
   {
     name: 'devices',
@@ -58,6 +57,24 @@ const pictures = [
     path: '/builds/sandpiper/panel',
     act: (page) => page.getByRole('group', { name: 'Plate from the front' }).waitFor(),
   },
+  {
+    name: 'switching',
+    path: '/builds/lantern/switching',
+    act: (page) => page.getByRole('region', { name: 'Sneak paths' }).waitFor(),
+  },
+  {
+    name: 'schematic',
+    path: '/builds/lantern/schematic',
+    act: async (page) => {
+      await page.getByRole('combobox', { name: 'Sheet' }).click();
+      await page.getByRole('option', { name: 'Cooling' }).click();
+      await page.getByRole('img', { name: /^Cooling/ }).waitFor();
+      await page
+        .getByRole('img', { name: /^Cooling/ })
+        .getByText('Fan 1')
+        .click();
+    },
+  },
   { name: 'catalogue', path: '/catalogue/pump' },
   {
     name: 'readings-phone',
@@ -71,11 +88,6 @@ const pictures = [
     act: async (page) => {
       await page.getByRole('button', { name: 'Accept with a reason' }).first().click();
     },
-  },
-  {
-    name: 'operating-map',
-    path: '/builds/lantern/operation',
-    act: (page) => page.getByRole('table', { name: 'Along the run' }).waitFor(),
   },
   // Last, since it edits the build for good.
   {

@@ -257,8 +257,8 @@ const longWork = {
   },
   /** When everything is on, and what is alive that should not be. */
   switching(document: BuildDocument): SwitchingSheet {
-    const { switching, sneaks } = checkedOf(document);
-    return switchingSheet(switching, sneaks);
+    const { switching, sneaks, electrics } = checkedOf(document);
+    return switchingSheet(switching, sneaks, electrics.netlist);
   },
   /** The schematic, a sheet or more for each system. */
   schematic(document: BuildDocument): readonly SchematicSheet[] {

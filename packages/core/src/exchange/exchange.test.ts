@@ -58,7 +58,7 @@ describe('parts list', () => {
     expect(part('P340X')).toMatchObject({ quantity: 1 });
     expect(part('E6-90').quantity).toBe(2);
     expect(part('AB6').quantity).toBe(4);
-    expect(part('FM150').usedFor).toBe('Main fuse');
+    expect(part('FM150')).toMatchObject({ usedFor: 'Main fuse; one to spare', quantity: 2 });
     expect(part('DV-COIL-S')).toMatchObject({ quantity: 4, unit: 'piece' });
   });
 

@@ -149,6 +149,30 @@ const trippedSwitching: readonly TrippedBuild[] = [
   },
 ];
 
+/** Builds in which controller, coils or sensors are fed or grounded in a wrong way. */
+const trippedFeeds: readonly TrippedBuild[] = [
+  trip('controller.constant-feed', 'controller.constant-feed:A01', [
+    [['power', 'ecuConnections', 'A01'], part('fuse-ecu', 'out')],
+  ]),
+  trip('controller.grounds', 'controller.grounds', [
+    [['power', 'ecuConnections', 'A04'], ground('front-frame')],
+  ]),
+  trip(
+    'feed.shared',
+    'feed.shared:fuse-ecu',
+    ['1', '2', '3', '4'].map((n) => [connection(`injector-${n}`, '1'), part('fuse-ecu', 'out')]),
+  ),
+  trip('fuse.in-return', 'fuse.in-return:fuse-socket', [
+    [['devices', 'fuse-socket', 'connections'], { out: ground('panel-stud') }],
+    [connection('diagnostic-socket', '16'), part('fuse-valves', 'out')],
+    [connection('diagnostic-socket', '4'), part('fuse-socket', 'in')],
+  ]),
+  trip('reference.on-supply', 'reference.on-supply:throttle~1', [
+    [connection('throttle', '1'), part('fuse-valves', 'out')],
+  ]),
+  trip('reference.on-supply', 'reference.on-supply:cam~1', [[connection('cam', '1'), ecu('A06')]]),
+];
+
 /** Builds whose devices, pins or wires are wrong in one way. */
 export const trippedElectrics: readonly TrippedBuild[] = [
   trip('signal.dead-in-crank', 'signal.dead-in-crank:ign-black', [
@@ -205,6 +229,7 @@ export const trippedElectrics: readonly TrippedBuild[] = [
     catalogue: withPart('LEAT34', { standbyCurrent: 0.2 }),
   },
   ...trippedSwitching,
+  ...trippedFeeds,
   trip('pin.fault', 'pin.unassigned:coolant~1', [[connection('coolant', '1'), ecu('')]]),
   trip('pin.fault', 'pin.capability:coolant~1', [[connection('coolant', '1'), ecu('B16')]]),
   {

@@ -1,5 +1,6 @@
 import {
   type RunsOn,
+  type SingleFailure,
   type SneakPath,
   type SwitchingSheet,
   electricsFigure,
@@ -84,9 +85,21 @@ const runsOnColumns: readonly DataColumn<RunsOn>[] = [
   },
 ];
 
+const fansColumns: readonly DataColumn<SingleFailure>[] = [
+  { key: 'part', label: 'When this fails', text: true, cell: (f) => f.name, sortBy: (f) => f.name },
+  { key: 'kind', label: 'How', text: true, cell: (f) => f.kind, sortBy: (f) => f.kind },
+  {
+    key: 'fans',
+    label: 'Stays off',
+    text: true,
+    cell: (f) => f.stops.map(({ name }) => name).join(', '),
+    sortBy: (f) => f.stops.length,
+  },
+];
+
 /** What is alive where it should be dead: a search over every state, and what a contact that sticks does. */
 export function SneakProofView({ sheet }: { sheet: SwitchingSheet }) {
-  const { proof, left } = sheet;
+  const { proof, left, fansOff } = sheet;
   const whole = proof.paths.filter(({ broken }) => !broken);
   const broken = proof.paths.filter((path) => path.broken);
   return (
@@ -119,6 +132,17 @@ export function SneakProofView({ sheet }: { sheet: SwitchingSheet }) {
             rows={left.pumpRunsOn}
             columns={runsOnColumns}
             keyOf={(each) => `${each.partId} ${each.pin}`}
+          />
+        </>
+      )}
+      {fansOff.length > 0 && (
+        <>
+          <h3 className="mt-3">What leaves a fan off</h3>
+          <DataTable
+            label="Failures that leave a fan off"
+            rows={fansOff}
+            columns={fansColumns}
+            keyOf={({ partId }) => partId}
           />
         </>
       )}

@@ -2,6 +2,7 @@ import type { BuildRule } from '../../model/index.ts';
 import type { ElectricsChecked } from '../checked.ts';
 import { busRules } from './busRules.ts';
 import { deviceRules } from './deviceRules.ts';
+import { feedRules } from './feedRules.ts';
 import { fuseRules } from './fuseRules.ts';
 import { panelRules } from './panelRules.ts';
 import { pinRules } from './pinRules.ts';
@@ -18,6 +19,7 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...powerRules,
   sharedPin,
   ...deviceRules,
+  ...feedRules,
   ...fuseRules,
   ...pinRules,
   ...busRules,

@@ -3,6 +3,8 @@ import type { LeftAlive } from '../sneak/leftAlive.ts';
 import type { SneakProof } from '../sneak/sneakPaths.ts';
 import type { Sneaks } from '../sneak/sneakStage.ts';
 import { type Ways, isOnBy } from './conditions.ts';
+import type { Netlist } from '../netlist/netlist.ts';
+import { type SingleFailure, singleFailures } from '../supply/singleFailures.ts';
 import type { SwitchTable, SwitchTableRow } from './switchTable.ts';
 import type { Command } from './switches.ts';
 import { stateIn } from './vehicleState.ts';
@@ -37,6 +39,8 @@ export interface SwitchingSheet {
   }[];
   readonly proof: SneakProof;
   readonly left: LeftAlive;
+  /** failures that leave a fan standing that something else leaves on */
+  readonly fansOff: readonly SingleFailure[];
 }
 
 const lineOf = ({ of, ...row }: SwitchTableRow): SwitchLine => {
@@ -56,11 +60,25 @@ const lineOf = ({ of, ...row }: SwitchTableRow): SwitchLine => {
   };
 };
 
+/** Every failure by which a fan no longer runs, with the fans alone. */
+function fansOffBy(netlist: Netlist): readonly SingleFailure[] {
+  const fans = new Set(netlist.parts.flatMap(({ id, role }) => (role === 'fan' ? [id] : [])));
+  return singleFailures(netlist).flatMap((failure) => {
+    const stops = failure.stops.filter(({ partId }) => fans.has(partId));
+    return stops.length > 0 ? [{ ...failure, stops }] : [];
+  });
+}
+
 /** The lines of a table. */
 export const switchLines = ({ rows }: SwitchTable): readonly SwitchLine[] => rows.map(lineOf);
 
 /** What a page shows of when things are on. */
-export const switchingSheet = (table: SwitchTable, { proof, left }: Sneaks): SwitchingSheet => ({
+export const switchingSheet = (
+  table: SwitchTable,
+  { proof, left }: Sneaks,
+  netlist: Netlist,
+): SwitchingSheet => ({
+  fansOff: fansOffBy(netlist),
   lines: switchLines(table),
   parked: table.parked.map(({ id, partId, pin }) => ({ id, partId, pin })),
   proof,
