@@ -1,7 +1,10 @@
 import { bisect } from '../numerics/index.ts';
 import type { Measure } from '../results/index.ts';
 import type { Checked } from './checked.ts';
+import { type Check, type Loss, type RungCheck, solverOf } from './ladderCheck.ts';
 import { electricalChecks } from './ladderElectrics.ts';
+
+export { type Loss, type RungCheck, rungChecks } from './ladderCheck.ts';
 import {
   type FluidResult,
   type FuelFigureName,
@@ -18,28 +21,9 @@ import {
   regulatorUnitOf,
   rowDifference,
   rowMassFlow,
-  scalePoint,
-  solvePoint,
   stateOf,
   surgeFails,
 } from '../fuel/index.ts';
-
-/** The checks that can give out as power rises. */
-export const rungChecks = [
-  'injector-duty',
-  'pump-flow',
-  'lift',
-  'sag',
-  'suction',
-  'feed-velocity',
-  'return',
-  'regulator',
-  'wire',
-  'fuse',
-  'driver',
-  'alternator',
-] as const;
-export type RungCheck = (typeof rungChecks)[number];
 
 /** One check on the ladder and the power W at which it first fails. */
 export interface Rung {
@@ -73,35 +57,6 @@ const LOWEST = 0.1;
 const HIGHEST = 4;
 const STEPS = 40;
 const TOLERANCE = 1e-4;
-
-/** A check that is tried at powers, as a factor on the target. */
-export interface Check {
-  readonly check: RungCheck;
-  readonly label: string;
-  readonly limit: Measure;
-  readonly fails: (factor: number) => boolean;
-}
-
-/** What is out of order while the ladder is climbed. */
-export type Loss = Pick<RunningPoint, 'lostPump' | 'lostRow'>;
-
-/** Remembers solves by factor, so that checks on one point share them. */
-export function solverOf(checked: Checked, fluid: FluidResult, base: RunningPoint) {
-  const known = new Map<number, { point: RunningPoint; solved: SolvedCircuit | undefined }>();
-  // Each factor starts from the last that was solved: the order in which they come is fixed.
-  let warm: WarmStart | undefined;
-  return (factor: number) => {
-    let entry = known.get(factor);
-    if (!entry) {
-      const point = scalePoint(checked.design, base, factor);
-      const solution = solvePoint(checked.design, fluid.design, point, { warm });
-      if (solution.state === 'converged') warm = solution.warm;
-      entry = { point, solved: solution.state === 'converged' ? solution : undefined };
-      known.set(factor, entry);
-    }
-    return entry;
-  };
-}
 
 /** A surge tank that runs empty while the pull lasts. */
 const liftCheck = (

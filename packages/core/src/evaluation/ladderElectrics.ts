@@ -7,7 +7,7 @@ import {
 } from '../electrics/index.ts';
 import { type FluidResult, injectionOf, namedCases, rowDifference } from '../fuel/index.ts';
 import type { Checked } from './checked.ts';
-import { type Check, type Loss, solverOf } from './ladder.ts';
+import { type Check, type Loss, solverOf } from './ladderCheck.ts';
 
 /** Currents A that rise with power, by the factor on it. */
 interface Rising {

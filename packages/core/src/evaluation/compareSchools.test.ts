@@ -1,0 +1,67 @@
+import { describe, expect, test } from 'vitest';
+import { kittiwake, lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
+import type { BuildDocument } from '../model/index.ts';
+import { applyCommand } from './commands/applyCommand.ts';
+import { type SchoolComparison, compareSchools } from './compareSchools.ts';
+import { evaluate } from './evaluate.ts';
+import { referenceProblems } from './references.ts';
+
+type Possible = Extract<SchoolComparison, { possible: true }>;
+const schoolOf = (document: BuildDocument, id: SchoolComparison['id']): Possible => {
+  const school = compareSchools(document, sampleCatalogue).find((each) => each.id === id)!;
+  if (!school.possible) throw new Error(school.reason);
+  return school;
+};
+const taken = ({ changes, name }: Possible, document: BuildDocument): BuildDocument =>
+  applyCommand(document, { name: 'set-several', label: name, changes: [...changes] }).document;
+
+describe('the schools of switching', () => {
+  test('as it is: what the evaluation of the build says', () => {
+    const { figures } = schoolOf(sandpiper, 'present');
+    const { electrics, findings } = evaluate(sandpiper, sampleCatalogue);
+    expect(figures.wires).toBe(electrics.wires.length);
+    expect(figures.fuses).toBe(
+      electrics.netlist.parts.filter(({ sort }) => sort === 'fuse').length,
+    );
+    expect(figures.warnings).toBe(findings.filter(({ severity }) => severity === 'warn').length);
+    expect(figures.worst!.name).toBe('Rill 18');
+  });
+
+  test('the kept box saves its relays and fuses, and moves nothing else', () => {
+    const [present, kept] = (['present', 'kept'] as const).map((id) => schoolOf(lantern, id));
+    expect(kept!.figures.price).toBeLessThan(present!.figures.price);
+    expect(kept!.figures.mass).toBeLessThan(present!.figures.mass);
+    expect({ ...kept!.figures, price: 0, mass: 0 }).toEqual({
+      ...present!.figures,
+      price: 0,
+      mass: 0,
+    });
+    const again = compareSchools(taken(kept!, lantern), sampleCatalogue);
+    expect(again.find(({ id }) => id === 'kept')).toMatchObject({
+      possible: false,
+      reason: 'all relays and fuses are kept already',
+    });
+  });
+
+  test('a module takes the relays that a controller commands, and leaves main relay and starter', () => {
+    const module = schoolOf(kittiwake, 'module');
+    const changed = taken(module, kittiwake);
+    expect(referenceProblems(changed, sampleCatalogue)).toEqual([]);
+    const state = (id: string) => changed.devices[id]!.state;
+    expect(['pump-relay', 'pump-2-relay', 'methanol-pump-relay'].map(state)).toEqual([
+      'removed',
+      'removed',
+      'removed',
+    ]);
+    expect(['main-relay', 'starter-relay'].map(state)).toEqual(['new', 'new']);
+    expect(module.figures.stops).toBe(0);
+    expect(module.figures.relays).toBe(schoolOf(kittiwake, 'present').figures.relays - 3);
+  });
+
+  test('says why where no module can be fitted', () => {
+    for (const document of [lantern, sandpiper]) {
+      const module = compareSchools(document, sampleCatalogue).find(({ id }) => id === 'module');
+      expect(module).toMatchObject({ possible: false });
+    }
+  });
+});
