@@ -249,12 +249,15 @@ export const trippedElectrics: readonly TrippedBuild[] = [
   trip('ground.sensor-to-chassis', 'ground.sensor-to-chassis:coolant', [
     [connection('coolant', '2'), ground('engine-block')],
   ]),
-  trip(
-    'supply.unprotected',
-    'supply.unprotected:fan-1~+',
-    [[connection('fan-1', '+'), part('battery', '+')]],
-    false,
-  ),
+  trip('supply.unprotected', 'supply.unprotected:fan-1~+', [
+    [connection('fan-1', '+'), part('battery', '+')],
+  ]),
+  trip('supply.unprotected', 'supply.unprotected:starter~30', [
+    [connection('starter', '30'), part('battery', '+')],
+  ]),
+  trip('ground.strap', 'ground.strap:engine-block', [
+    [['grounds', 'engine-block', 'strapTo'], null],
+  ]),
   trip('device.fuse', 'device.fuse:fuse-fan-1', [
     [['devices', 'fuse-fan-1', 'part', 'item'], { id: 'FB10', revision: 1 }],
   ]),

@@ -124,6 +124,19 @@ export function SneakProofView({ sheet }: { sheet: SwitchingSheet }) {
       {whole.length === 0 ? <p>None: what is off is dead.</p> : <Paths paths={whole} />}
       <h3 className="mt-3">With one fuse out or one ground open</h3>
       {broken.length === 0 ? <p>None comes alive.</p> : <Paths paths={broken} />}
+      {left.isolated && (
+        <>
+          <h3 className="mt-3">With the isolator open, the engine running</h3>
+          <p className="max-w-[720px]">
+            {left.isolated.length === 0
+              ? 'What runs the engine is dead: it stops.'
+              : `Alive: ${left.isolated.map(({ name }) => name).join(', ')}.`}{' '}
+            {left.isolatorParts
+              ? 'The alternator joins behind it and is parted from the battery.'
+              : 'The alternator stays joined to the battery.'}
+          </p>
+        </>
+      )}
       {left.pumpRunsOn.length > 0 && (
         <>
           <h3 className="mt-3">What leaves a pump running, key off and engine standing</h3>

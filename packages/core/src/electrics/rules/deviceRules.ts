@@ -5,6 +5,7 @@ import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { isLive } from '../network/networkCircuit.ts';
 import type { Connection } from '../slices/connections.ts';
+import { connect } from './connect.ts';
 
 const PINS_TO_BE_WIRED = new Set(['supply', 'ground', 'sensor-ground', 'reference-5v']);
 
@@ -16,13 +17,6 @@ function present({ wired, catalogue }: ElectricsChecked) {
       : [],
   );
 }
-
-const connect = (device: Device, pin: string, connection: Connection): BuildCommand => ({
-  name: 'connect-pin',
-  owner: { kind: 'device', id: device.id },
-  pin,
-  connection,
-});
 
 /** A supply, ground or reference that leads nowhere. */
 const unwired: ElectricsRule = {
@@ -221,39 +215,10 @@ const alternator: ElectricsRule = {
     }),
 };
 
-const unprotected: ElectricsRule = {
-  id: 'supply.unprotected',
-  source: 'every positive conductor is protected at its source, a short starter cable excepted',
-  check: ({ electrics }) =>
-    electrics.wires.flatMap(({ wire, task }) => {
-      if (electrics.protections[wire.id]?.by !== 'nothing') return [];
-      if (wire.role === 'ground') return [];
-      const isolated = electrics.netlist.parts.some(
-        ({ role, pins }) => role === 'isolator' && pins.some(({ node }) => node === wire.from.node),
-      );
-      const spared = task.forSeconds !== undefined && (task.length <= 1 || isolated);
-      if (spared) return [];
-      const finding: BuildFinding = {
-        id: `supply.unprotected:${wire.id}`,
-        rule: 'supply.unprotected',
-        severity: 'stop',
-        where: { stage: 'wires', wire: wire.id },
-        title: 'Nothing protects this wire',
-        because: `${wire.name}: {length} straight from the battery without a fuse`,
-        numbers: { length: { value: task.length, kind: 'length' } },
-        measured: { value: task.length, kind: 'length' },
-        limit: { value: task.forSeconds === undefined ? 0 : 1, kind: 'length' },
-        cures: () => [{ text: 'Put a fuse at its source, or hang it on one that is there' }],
-      };
-      return [finding];
-    }),
-};
-
 /** Checks of devices, wires found, and how they are supplied and grounded. */
 export const deviceRules: readonly ElectricsRule[] = [
   unwired,
   deadInCrank,
   sensorGround,
   alternator,
-  unprotected,
 ];

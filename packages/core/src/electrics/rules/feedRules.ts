@@ -1,17 +1,12 @@
 import { type ControllerPin, type DevicePin, lookUp } from '../../catalogue/index.ts';
-import {
-  type BuildCommand,
-  type BuildFinding,
-  type Change,
-  type Device,
-  ORDER_STEP,
-} from '../../model/index.ts';
-import type { Cure } from '../../results/index.ts';
+import type { BuildFinding, Device } from '../../model/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { Joined } from '../netlist/joined.ts';
 import { type NetPart, nodeOf } from '../netlist/netlist.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
-import { freeId, plainDevice } from '../proposals/newDevice.ts';
+import { newFuse } from '../proposals/newFuse.ts';
+import { connect } from './connect.ts';
+import { several } from './several.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { liveWithKeyOff } from '../supply/liveWithKeyOff.ts';
@@ -20,35 +15,6 @@ const can = (pin: ControllerPin, capability: ControllerPin['capabilities'][numbe
   pin.capabilities.includes(capability);
 
 const atStud: Connection = { to: 'part', partId: sharedPartIds.stud, pin: 'stud' };
-
-/** A fuse that is put in beside the stud, fed from somewhere. */
-function newFuse(
-  { wired }: ElectricsChecked,
-  base: string,
-  name: string,
-  from: Connection,
-): { readonly out: Connection; readonly change: Change } {
-  const id = freeId(wired, base);
-  return {
-    out: { to: 'part', partId: id, pin: 'out' },
-    change: {
-      path: ['devices', id],
-      value: {
-        ...plainDevice,
-        order: ORDER_STEP * (wired.devices.length + 1),
-        name,
-        part: { kind: 'fuse', item: null },
-        placementId: wired.power.studPlacementId,
-        connections: { in: from },
-      },
-    },
-  };
-}
-
-const several = (label: string, changes: readonly Change[]): Cure<BuildCommand> => ({
-  text: label,
-  command: { name: 'set-several', label, changes: [...changes] },
-});
 
 const constantFeed: ElectricsRule = {
   id: 'controller.constant-feed',
@@ -68,7 +34,7 @@ const constantFeed: ElectricsRule = {
         because: `pin ${pin.id} of ${ecu.designation} is dead with the key off: it forgets what it learned, and cannot switch itself off in order`,
         numbers: {},
         cures: () => {
-          const fuse = newFuse(checked, 'fuse-constant', 'Fuse, constant feed', atStud);
+          const fuse = newFuse(wired, 'fuse-constant', 'Fuse, constant feed', atStud);
           return [
             several(`Feed pin ${pin.id} from the stud, over a fuse of its own`, [
               fuse.change,
@@ -161,7 +127,7 @@ const sharedFeed: ElectricsRule = {
           because: `${fuse.name} feeds the controller and ${shared.map(({ name }) => name).join(', ')}: one that shorts takes the controller down`,
           numbers: {},
           cures: () => {
-            const own = newFuse(checked, 'fuse-fired', 'Fuse, coils and injectors', from);
+            const own = newFuse(wired, 'fuse-fired', 'Fuse, coils and injectors', from);
             return [
               several('Give them a fuse of their own, fed from where this one is', [
                 own.change,
@@ -297,12 +263,7 @@ const references: ElectricsRule = {
                       text: five
                         ? `Feed it from the 5 V of the controller, pin ${reference?.id ?? ''}`
                         : `Feed it from ${fuse?.name ?? ''}`,
-                      command: {
-                        name: 'connect-pin',
-                        owner: { kind: 'device', id: device.id },
-                        pin: pin.id,
-                        connection: to,
-                      },
+                      command: connect(device, pin.id, to),
                     },
                   ]
                 : [{ text: five ? 'Feed it from a 5 V reference' : 'Feed it behind a fuse' }];

@@ -6,6 +6,7 @@ import { feedRules } from './feedRules.ts';
 import { fuseRules } from './fuseRules.ts';
 import { panelRules } from './panelRules.ts';
 import { pinRules } from './pinRules.ts';
+import { protectionRules } from './protectionRules.ts';
 import { powerRules } from './powerRules.ts';
 import { supplyRules } from './supplyRules.ts';
 import { sneakRules } from './sneakRules.ts';
@@ -19,6 +20,7 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...powerRules,
   sharedPin,
   ...deviceRules,
+  ...protectionRules,
   ...feedRules,
   ...fuseRules,
   ...pinRules,

@@ -6,6 +6,7 @@ import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import type { KeptAlive } from '../sneak/leftAlive.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { singleFailure } from '../supply/singleFailures.ts';
+import { connect } from './connect.ts';
 import { overTheIsolator } from './isolatorCures.ts';
 
 const wayInWords = (way: readonly { readonly name: string }[]): string =>
@@ -96,12 +97,7 @@ function fromAnotherWire(checked: ElectricsChecked, kept: KeptAlive): Cure<Build
     )
     .map((signal) => ({
       text: `Feed the coil of ${relay.name} from ${signal.name}, which the lamp is not on`,
-      command: {
-        name: 'connect-pin' as const,
-        owner: { kind: 'device' as const, id: relay.id },
-        pin: side,
-        connection: { to: 'signal' as const, signalId: signal.id },
-      },
+      command: connect(relay, side, { to: 'signal', signalId: signal.id }),
     }));
 }
 
@@ -188,12 +184,7 @@ function toTheBattery({ wired, supply }: ElectricsChecked): Cure<BuildCommand>[]
     return [
       {
         text: `Lead ${intoFuse.name} to the battery’s side of ${isolator.name}`,
-        command: {
-          name: 'connect-pin',
-          owner: { kind: 'device', id: intoFuse.id },
-          pin: 'in',
-          connection: before,
-        },
+        command: connect(intoFuse, 'in', before),
       },
     ];
   });
