@@ -178,6 +178,9 @@ describe('work sheet', () => {
         { path: ['devices', 'cooler-fan-relay', 'state'], value: 'removed' },
         { path: ['devices', 'idle-valve', 'state'], value: 'removed' },
         { path: ['devices', 'alternator', 'state'], value: 'removed' },
+        // What comes alive over another where a ground is open.
+        { path: ['devices', 'temperature-sender', 'state'], value: 'removed' },
+        { path: ['devices', 'tachometer', 'state'], value: 'removed' },
         {
           path: ['fuelCircuits', 'main', 'elements', 'tank', 'usableVolume'],
           value: { value: 0.9, unit: 'L' },

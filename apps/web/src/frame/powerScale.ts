@@ -20,6 +20,6 @@ export const shortName: Readonly<Record<RungCheck, string>> = {
   fuse: 'Fuse',
   lift: 'Lift',
   regulator: 'Reg',
-  driver: 'Relay',
+  driver: 'Rel',
   alternator: 'Alt',
 };

@@ -37,7 +37,7 @@ describe('devices', () => {
   });
 
   test('are proposed for a build that has none, and have pins', async () => {
-    const bare: BuildDocument = { ...lantern, devices: {}, controllers: {} };
+    const bare: BuildDocument = { ...lantern, devices: {}, controllers: {}, switching: {} };
     const edited = renderInBuild(bare, <DevicesScreen />);
     await userEvent.click(
       await screen.findByRole('button', { name: 'Put in what an engine like this usually has' }),
