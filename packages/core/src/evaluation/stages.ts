@@ -1,10 +1,10 @@
 import { surroundings, fuels, rows, demand } from './stages/engineStages.ts';
 import { components, map, routedLengths, geometry } from './stages/vehicleStages.ts';
 import {
+  netlist,
   switched,
   electrics,
   budget,
-  netlist,
   switching,
   sneaks,
   panel,
@@ -42,10 +42,10 @@ export const stages = {
   rows,
   demand,
   geometry,
+  netlist,
   switched,
   electrics,
   budget,
-  netlist,
   switching,
   sneaks,
   panel,

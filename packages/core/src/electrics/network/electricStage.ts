@@ -39,9 +39,10 @@ export interface ElectricDesign {
 export function electricStage(input: {
   readonly document: WiringBuild;
   readonly catalogue: Catalogue;
+  readonly netlist: Netlist;
 }): ElectricDesign {
-  const { document, catalogue } = input;
-  const network = sizeNetwork({ document, catalogue });
+  const { document, catalogue, netlist } = input;
+  const network = sizeNetwork({ document, catalogue, netlist });
   const solvable = solvableNetwork(network, document);
   const cases = caseVoltages(solvable);
   const feeds = pumpSupply({ network, solvable, document, catalogue });

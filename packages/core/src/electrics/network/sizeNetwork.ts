@@ -111,10 +111,12 @@ function foundFuse(
 export function sizeNetwork(input: {
   readonly document: WiringBuild;
   readonly catalogue: Catalogue;
+  /** as it was derived from the build */
+  readonly netlist?: Netlist;
 }): SizedNetwork {
   const { document, catalogue } = input;
   const { power, limits } = document;
-  const netlist = buildNetlist({ document, catalogue });
+  const netlist = input.netlist ?? buildNetlist({ document, catalogue });
   const book = new WireBook(document, catalogue, netlist.parts);
   const loads = liveLoads(netlist);
   const isOn = loadsOn(netlist, loads);

@@ -1,8 +1,7 @@
 import { keyPositions, type KeyPosition } from '../slices/vehicleSignals.ts';
 import { CHASSIS, type NetPart, type Netlist } from '../netlist/netlist.ts';
-import { withGroundOpen } from '../netlist/withGroundOpen.ts';
 import { aliveAt } from './aliveAt.ts';
-import { type Branch, type Condensed, type Gate, type Taker, condensed } from './condensed.ts';
+import { type Branch, type Condensed, Condensing, type Gate, type Taker } from './condensed.ts';
 import { CondensedCircuit } from './condensedSolution.ts';
 import { type Meeting, meeting, reach, wayTo } from './ways.ts';
 
@@ -202,10 +201,12 @@ function aliveIn(situation: Situation, off: Off): SneakPath[] {
 const breaksAs = ({ sort, id }: NetPart): Broken['kind'] | undefined =>
   sort === 'fuse' ? 'fuse out' : sort === 'ground' && id !== CHASSIS ? 'ground open' : undefined;
 
-const brokenNetlist = (netlist: Netlist, part: NetPart, kind: Broken['kind']): Netlist =>
-  kind === 'fuse out'
-    ? { ...netlist, parts: netlist.parts.filter(({ id }) => id !== part.id) }
-    : withGroundOpen(netlist, part);
+/** Regions that something new can be felt in: those that no rail parts from it. */
+function nearTo(whole: Condensed, at: Meeting, touched: ReadonlySet<string>): ReadonlySet<string> {
+  const rails = new Set([whole.plus, whole.minus]);
+  const starts = [...touched].filter((region) => !rails.has(region));
+  return new Set(reach(at, starts, () => true, rails).keys());
+}
 
 /** Positions of the key that feed something that no other one feeds with it. */
 function positionsOf(whole: Condensed, isFed: IsFed) {
@@ -237,19 +238,27 @@ export function sneakPaths(input: {
   readonly breaks?: boolean;
 }): SneakProof {
   const { netlist, isFed, breaks = true } = input;
+  const condensing = new Condensing(netlist);
   const paths: SneakPath[] = [];
   const known = new Set<string>();
   let situations = 0;
-  const look = (circuit: Netlist, broken: Broken | undefined): void => {
-    const whole = condensed(circuit);
+  /** Looks where something changed; undefined: everywhere. */
+  const look = (
+    whole: Condensed,
+    broken: Broken | undefined,
+    touched: ReadonlySet<string> | undefined,
+  ): void => {
     if (whole.plus === whole.minus) return;
     const at = meeting(whole.branches);
     const offs = offRegions(whole, at);
+    const near = touched && nearTo(whole, at, touched);
     const found = new Map<string, SneakPath>();
     for (const { position, fed } of positionsOf(whole, isFed)) {
+      situations += offs.length;
       const situation = { whole, at, position, fed, broken };
       for (const off of offs) {
-        situations += 1;
+        // What is as it was before has been looked at already.
+        if (near && !near.has(off.region)) continue;
         for (const path of aliveIn(situation, off)) {
           const present = found.get(path.loadId);
           if (known.has(path.loadId) || (present && present.volts >= path.volts)) continue;
@@ -260,12 +269,13 @@ export function sneakPaths(input: {
     paths.push(...found.values());
     if (!broken) for (const id of found.keys()) known.add(id);
   };
-  look(netlist, undefined);
+  look(condensing.whole, undefined, undefined);
   if (breaks) {
     for (const part of netlist.parts) {
       const kind = breaksAs(part);
       if (!kind) continue;
-      look(brokenNetlist(netlist, part, kind), { partId: part.id, name: part.name, kind });
+      const { whole, touched } = condensing.broken(part);
+      look(whole, { partId: part.id, name: part.name, kind }, touched);
     }
   }
   return { paths, situations };

@@ -1,4 +1,5 @@
 import {
+  buildNetlist,
   electricStage,
   panelStage,
   supplyStage,
@@ -16,10 +17,25 @@ export const switched = stage({
   run: ({ switching }) => switchedInCases(switching),
 });
 
-/** The netlist of the vehicle, its fuses and wires, its circuit in every case. */
+/** What is joined to what: places, lengths and limits leave it as it is. */
+export const netlist = stage({
+  name: 'netlist',
+  reads: {
+    power: slices.power,
+    electric: slices.electric,
+    fuelCircuits: slices.wiredCircuits,
+    injectorRows: slices.wiredRows,
+    catalogue: slices.catalogue,
+  },
+  run: ({ catalogue, electric, ...document }) =>
+    buildNetlist({ document: { ...document, ...electric }, catalogue }),
+});
+
+/** The fuses and wires of the vehicle, its circuit in every case. */
 export const electrics = stage({
   name: 'electrics',
   reads: {
+    netlist,
     power: slices.power,
     switched,
     electric: slices.electric,
@@ -30,8 +46,8 @@ export const electrics = stage({
     injectorRows: slices.wiredRows,
     catalogue: slices.catalogue,
   },
-  run: ({ catalogue, electric, ...document }) =>
-    electricStage({ document: { ...document, ...electric }, catalogue }),
+  run: ({ catalogue, electric, netlist: drawn, ...document }) =>
+    electricStage({ document: { ...document, ...electric }, catalogue, netlist: drawn }),
 });
 
 /** Loads against alternator and battery. */
@@ -44,13 +60,6 @@ export const budget = stage({
     catalogue: slices.catalogue,
   },
   run: supplyStage,
-});
-
-/** The netlist alone: lengths and sizes of wires leave it as it is. */
-export const netlist = stage({
-  name: 'netlist',
-  reads: { electrics },
-  run: (read) => read.electrics.netlist,
 });
 
 /** When everything that is switched is on. */
