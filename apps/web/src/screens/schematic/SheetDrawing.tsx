@@ -12,6 +12,8 @@ import type { Lit } from '../../build/lit.ts';
 /** A letter is at least so high on the screen, px. */
 const LETTER = 10.5;
 const LARGEST = 1.7;
+/** A sheet is rather so high, px, than larger than its letters have to be. */
+const TALL = 590;
 /** Room around a sheet, in its unit. */
 const AROUND = 6;
 
@@ -100,7 +102,8 @@ export const SheetDrawing = memo(function SheetDrawing({
         style={{
           width: '100%',
           minWidth: (width * LETTER) / schematicSizes.letter,
-          maxWidth: width * LARGEST,
+          maxWidth:
+            width * Math.min(LARGEST, Math.max(LETTER / schematicSizes.letter, TALL / height)),
         }}
         role="img"
         aria-label={`${sheet.title}: ${String(sheet.wires.length)} wires`}
