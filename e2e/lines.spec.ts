@@ -132,7 +132,7 @@ function withManyLines(file: string): BuildFile {
 test('a cutting plan that is not proven at once is proven when asked', async ({ page, server }) => {
   const file = await (await page.request.get(`${server}/api/builds/kittiwake/build.json`)).text();
   const reply = await page.request.post(`${server}/api/builds/import`, {
-    headers: { 'content-type': 'text/plain' },
+    headers: { 'content-type': 'application/vnd.brookrain+json' },
     data: JSON.stringify(withManyLines(file)),
   });
   expect(reply.ok()).toBe(true);

@@ -63,7 +63,7 @@ export async function benchDrag() {
     const grown = grownBuild();
     const reply = await fetch(`${base}/api/builds/import`, {
       method: 'POST',
-      headers: { 'content-type': 'text/plain' },
+      headers: { 'content-type': 'application/vnd.brookrain+json' },
       body: JSON.stringify({ ...grown.document, catalogue: grown.catalogue.items }),
     });
     const made = reply.ok ? await reply.json() : undefined;

@@ -8,6 +8,7 @@ import {
   toBuildFile,
   wireList,
   withValueAt,
+  fileTypes,
 } from '@brookrain/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, afterEach, describe, expect, test } from 'vitest';
@@ -266,7 +267,7 @@ describe('the state of a build', () => {
 
 describe('files', () => {
   const post = (path: string, text: string) =>
-    server.http().post(path).set('content-type', 'text/plain').send(text);
+    server.http().post(path).set('content-type', fileTypes.json).send(text);
   const file = () =>
     structuredClone(toBuildFile(lantern, sampleCatalogue)) as unknown as Record<string, unknown>;
 
@@ -418,7 +419,7 @@ describe('papers', () => {
     const { body } = await server
       .http()
       .post('/api/builds/import')
-      .set('content-type', 'text/plain')
+      .set('content-type', fileTypes.json)
       .send(JSON.stringify(named))
       .expect(201);
     const { text } = await server.http().get(`/api/builds/${body.id}/parts.csv`).expect(200);
@@ -462,7 +463,7 @@ describe('hostile input', () => {
         const file = await shared
           .http()
           .post('/api/builds/import')
-          .set('content-type', 'text/plain')
+          .set('content-type', fileTypes.json)
           .send(JSON.stringify(value));
         expect(file.status).toBe(400);
         expect(file.body.message.length).toBeGreaterThan(5);

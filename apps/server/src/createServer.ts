@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { MOST_BYTES } from '@brookrain/contract';
+import { fileTypes } from '@brookrain/core';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
@@ -8,7 +9,8 @@ import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
 import { BuildStore } from './builds/buildStore.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
-import type { ServerConfig } from './config.ts';
+import { LOOPBACK, type ServerConfig } from './config.ts';
+import { requestDoor } from './doors/requestDoor.ts';
 import { ErrorFilter } from './errorFilter.ts';
 import { serveOpenApi } from './openapi/serveOpenApi.ts';
 import { seedDemo } from './seed/seedDemo.ts';
@@ -43,7 +45,7 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
 
 /** Builds the server on a data folder; it does not listen yet. */
 export async function createServer(
-  config: Pick<ServerConfig, 'dataFolder' | 'webFolder'>,
+  config: Pick<ServerConfig, 'dataFolder' | 'webFolder'> & Partial<Pick<ServerConfig, 'host'>>,
 ): Promise<Server> {
   const open: OpenDatabase = openDatabase(config.dataFolder);
   const app = await NestFactory.create<NestExpressApplication>(
@@ -53,6 +55,7 @@ export async function createServer(
       logger: ['error', 'warn'],
     },
   );
+  app.use(requestDoor(config.host ?? LOOPBACK));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -71,7 +74,7 @@ export async function createServer(
   );
   // A little above the file limit, so that the file's own message is given first.
   app.use(express.json({ limit: MOST_BYTES + 1024 }));
-  app.use(express.text({ type: 'text/plain', limit: MOST_BYTES + 1024 }));
+  app.use(express.text({ type: Object.values(fileTypes), limit: MOST_BYTES + 1024 }));
   app.useGlobalFilters(new ErrorFilter());
   serveOpenApi(app);
   serveWeb(app, config.webFolder);

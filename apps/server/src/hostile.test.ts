@@ -1,4 +1,4 @@
-import { demoBuilds, sampleCatalogue, toBuildFile } from '@brookrain/core';
+import { demoBuilds, fileTypes, sampleCatalogue, toBuildFile } from '@brookrain/core';
 import { writeItemsSheet } from '@brookrain/contract';
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
@@ -70,7 +70,7 @@ describe('hostile input', () => {
         const { status, body } = await server
           .http()
           .post('/api/builds/lantern/import/preview')
-          .set('content-type', 'text/plain')
+          .set('content-type', fileTypes.json)
           .send(file);
         if (status === 200) return;
         expect(status).toBe(400);
@@ -115,7 +115,7 @@ describe('hostile input', () => {
           const { status, body } = await server
             .http()
             .post(`/api/catalogue/import?format=csv&category=${category}`)
-            .set('content-type', 'text/plain')
+            .set('content-type', fileTypes.csv)
             .send(damaged.join('\n'));
           if (status === 200) return;
           expect(status).toBe(400);

@@ -1,3 +1,4 @@
+import { fileTypes } from '@brookrain/core';
 import { badInput } from './errors.ts';
 
 /** Author label of changes that name nobody. */
@@ -6,7 +7,7 @@ export const NOBODY = 'workshop';
 /** A body that was sent as text; 400 otherwise. */
 export function textBody(body: unknown): string {
   if (typeof body === 'string') return body;
-  throw badInput([{ path: '', message: 'send the file as text/plain' }]);
+  throw badInput([{ path: '', message: `send the file as ${fileTypes.json} or ${fileTypes.csv}` }]);
 }
 
 /** A whole number from 1 out of an address; 400 otherwise. */

@@ -1,4 +1,4 @@
-import { type BuildFile, toBuildFile } from '@brookrain/core';
+import { type BuildFile, toBuildFile, fileTypes } from '@brookrain/core';
 import {
   ArchiveMessage,
   type BuildReply,
@@ -80,7 +80,7 @@ export class BuildsController {
   /** The file is the body as text, so that its own errors can be told with their place. */
   @Post('import')
   @ApiOperation({ summary: 'Import a build file as a new build' })
-  @ApiConsumes('text/plain')
+  @ApiConsumes(fileTypes.json)
   @TakesText('The build file')
   @Replies(201, 'BuildReply', 'The new build')
   importNew(@Body() text: unknown): BuildReply {
@@ -208,7 +208,7 @@ export class BuildsController {
   @Post(':id/import/preview')
   @HttpCode(200)
   @ApiOperation({ summary: 'What importing a file over a build would change' })
-  @ApiConsumes('text/plain')
+  @ApiConsumes(fileTypes.json)
   @TakesText('The build file')
   @Replies(200, 'ImportPreview', 'The changes; nothing is written')
   @MayBeMissing()
@@ -219,7 +219,7 @@ export class BuildsController {
   @Post(':id/import')
   @HttpCode(200)
   @ApiOperation({ summary: 'Import a file over a build, as one edit' })
-  @ApiConsumes('text/plain')
+  @ApiConsumes(fileTypes.json)
   @ApiQuery({ name: 'baseRevision', description: 'The revision the person saw', type: Number })
   @TakesText('The build file')
   @Replies(200, 'BuildReply', 'The build')

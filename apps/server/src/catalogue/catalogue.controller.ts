@@ -1,4 +1,4 @@
-import { type CatalogueCategory, categoryNames } from '@brookrain/core';
+import { type CatalogueCategory, categoryNames, fileTypes } from '@brookrain/core';
 import {
   type CatalogueReply,
   type ImportItemsReply,
@@ -69,7 +69,7 @@ export class CatalogueController {
   @Post('import')
   @HttpCode(200)
   @ApiOperation({ summary: 'Import items: CSV of one category, or a JSON list of any' })
-  @ApiConsumes('text/plain')
+  @ApiConsumes(fileTypes.csv, fileTypes.json)
   @ApiQuery({ name: 'format', description: 'csv or json', enum: ['csv', 'json'] })
   @ApiQuery({ name: 'category', description: 'Of a CSV', required: false, type: String })
   @TakesText('The table or list')

@@ -1,4 +1,4 @@
-import { type CatalogueItem, sampleCatalogue } from '@brookrain/core';
+import { type CatalogueItem, sampleCatalogue, fileTypes } from '@brookrain/core';
 import type { CatalogueReply } from '@brookrain/contract';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
@@ -16,7 +16,11 @@ const all = async (): Promise<readonly CatalogueItem[]> =>
 const item = (id: string): CatalogueItem => sampleCatalogue.items.find((i) => i.id === id)!;
 const keep = (made: object) => server.http().post('/api/catalogue/items').send({ item: made });
 const bring = (query: string, text: string) =>
-  server.http().post(`/api/catalogue/import?${query}`).set('content-type', 'text/plain').send(text);
+  server
+    .http()
+    .post(`/api/catalogue/import?${query}`)
+    .set('content-type', query.includes('csv') ? fileTypes.csv : fileTypes.json)
+    .send(text);
 
 describe('items kept before sizes were asked for', () => {
   const bare = (id: string): object =>

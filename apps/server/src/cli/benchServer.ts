@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { entryAt, grownBuild, toBuildFile } from '@brookrain/core';
+import { entryAt, grownBuild, toBuildFile, fileTypes } from '@brookrain/core';
 import { freePort } from '../freePort.ts';
 
 const CLIENTS = 20;
@@ -53,7 +53,7 @@ async function bringIn(server: string): Promise<string> {
   const { document, catalogue } = grownBuild();
   const reply = await fetch(`${server}/api/builds/import`, {
     method: 'POST',
-    headers: { 'content-type': 'text/plain' },
+    headers: { 'content-type': fileTypes.json },
     body: JSON.stringify(toBuildFile(document, catalogue)),
   });
   if (reply.status !== 201) throw new Error(await reply.text());

@@ -16,7 +16,13 @@ import type {
   StartReply,
   WhereUsedReply,
 } from '@brookrain/contract';
-import type { BuildCommand, CatalogueCategory, CatalogueItem, StartAnswers } from '@brookrain/core';
+import {
+  type BuildCommand,
+  type CatalogueCategory,
+  type CatalogueItem,
+  type StartAnswers,
+  fileTypes,
+} from '@brookrain/core';
 
 /** A reply that is not what was asked for; `conflict` when the edit was stale. */
 export class ApiError extends Error {
@@ -62,9 +68,9 @@ const post = (body: unknown): RequestInit => ({
   headers: { 'content-type': 'application/json' },
   body: JSON.stringify(body),
 });
-const postText = (body: string): RequestInit => ({
+const postFile = (body: string, type: keyof typeof fileTypes = 'json'): RequestInit => ({
   method: 'POST',
-  headers: { 'content-type': 'text/plain' },
+  headers: { 'content-type': fileTypes[type] },
   body,
 });
 const buildPath = (id: string): string => `/builds/${encodeURIComponent(id)}`;
@@ -96,18 +102,21 @@ export const api = {
     ask<BuildReply>(`${buildPath(id)}/${direction}`, post(head)),
   goBack: (id: string, head: ChangeHead, revision: number) =>
     ask<BuildReply>(`${buildPath(id)}/go-back`, post({ ...head, revision })),
-  importNew: (text: string) => ask<BuildReply>('/builds/import', postText(text)),
+  importNew: (text: string) => ask<BuildReply>('/builds/import', postFile(text)),
   previewImport: (id: string, text: string) =>
-    ask<ImportPreview>(`${buildPath(id)}/import/preview`, postText(text)),
+    ask<ImportPreview>(`${buildPath(id)}/import/preview`, postFile(text)),
   importOver: (id: string, baseRevision: number, text: string) =>
-    ask<BuildReply>(`${buildPath(id)}/import?baseRevision=${baseRevision}`, postText(text)),
+    ask<BuildReply>(`${buildPath(id)}/import?baseRevision=${baseRevision}`, postFile(text)),
   catalogue: () => ask<CatalogueReply>('/catalogue'),
   keepItem: (item: CatalogueItem, author: string) =>
     ask<KeptItemReply>('/catalogue/items', post({ item, author })),
   importSheet: (category: CatalogueCategory, text: string) =>
-    ask<ImportItemsReply>(`/catalogue/import?format=csv&category=${category}`, postText(text)),
+    ask<ImportItemsReply>(
+      `/catalogue/import?format=csv&category=${category}`,
+      postFile(text, 'csv'),
+    ),
   importItems: (text: string) =>
-    ask<ImportItemsReply>('/catalogue/import?format=json', postText(text)),
+    ask<ImportItemsReply>('/catalogue/import?format=json', postFile(text)),
   whereUsed: (id: string) =>
     ask<WhereUsedReply>(`/catalogue/items/${encodeURIComponent(id)}/where-used`),
   snapshots: () => ask<SnapshotsReply>('/snapshots'),

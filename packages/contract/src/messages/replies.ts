@@ -68,7 +68,8 @@ export interface ConflictReply {
 
 /** Why a request was not done. */
 export interface ErrorReply {
-  readonly code: 'bad-input' | 'not-found' | 'not-solvable' | 'too-large' | 'storage' | 'internal';
+  readonly code:
+    'bad-input' | 'not-found' | 'not-solvable' | 'too-large' | 'storage' | 'refused' | 'internal';
   readonly message: string;
   readonly issues?: readonly Issue[];
 }

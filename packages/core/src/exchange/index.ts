@@ -4,3 +4,4 @@ export * from './samples/index.ts';
 export * from './partsList.ts';
 export * from './switchingList.ts';
 export * from './wireList.ts';
+export * from './fileTypes.ts';
