@@ -15,6 +15,7 @@ import { ErrorFilter } from './errorFilter.ts';
 import { serveOpenApi } from './openapi/serveOpenApi.ts';
 import { seedDemo } from './seed/seedDemo.ts';
 import { type OpenDatabase, openDatabase } from './storage/database.ts';
+import { lockFolder } from './storage/folderLock.ts';
 import { Snapshots } from './storage/snapshots.ts';
 
 export interface Server {
@@ -47,7 +48,14 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
 export async function createServer(
   config: Pick<ServerConfig, 'dataFolder' | 'webFolder'> & Partial<Pick<ServerConfig, 'host'>>,
 ): Promise<Server> {
-  const open: OpenDatabase = openDatabase(config.dataFolder);
+  const lock = lockFolder(config.dataFolder);
+  let open: OpenDatabase;
+  try {
+    open = openDatabase(config.dataFolder);
+  } catch (error) {
+    lock.release();
+    throw error;
+  }
   const app = await NestFactory.create<NestExpressApplication>(
     AppModule.on(open, config.dataFolder),
     {
@@ -89,6 +97,7 @@ export async function createServer(
       await app.get(Snapshots).stop();
       await app.close();
       open.close();
+      lock.release();
     },
   };
 }

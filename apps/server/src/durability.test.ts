@@ -1,5 +1,6 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -84,3 +85,36 @@ test(`killing the process ${ROUNDS} times while it writes loses no accepted edit
   expect(revisions.length - 1).toBeGreaterThanOrEqual(accepted);
   expect(new Set(revisions.map((r) => r.number)).size).toBe(revisions.length);
 }, 300_000);
+
+test('a request that is never sent to its end does not hold the program when it is told to stop', async () => {
+  const url = new URL(await start());
+  const socket = connect(Number(url.port), '127.0.0.1');
+  await new Promise<void>((resolve) => socket.once('connect', () => resolve()));
+  socket.on('error', () => undefined);
+  socket.write(
+    `POST ${url.pathname}/commands HTTP/1.1\r\nHost: ${url.host}\r\ncontent-type: application/json\r\ncontent-length: 1000\r\n\r\n{`,
+  );
+  const gone = ended(child!);
+  child!.kill('SIGTERM');
+  await gone;
+  expect(child!.exitCode).toBe(0);
+  socket.destroy();
+  // It let the folder go: another one serves it.
+  await start();
+}, 30_000);
+
+test('a second program on the same folder says who has it, and ends', async () => {
+  await start();
+  const port = await freePort();
+  const second = spawn(process.execPath, [main], {
+    env: { ...process.env, BROOKRAIN_DATA: folder, BROOKRAIN_PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  second.stderr.on('data', (text: Buffer) => (said += text.toString()));
+  await ended(second);
+  expect(second.exitCode).toBe(1);
+  expect(said).toContain('is running on');
+  expect(said).toContain(`process ${String(child!.pid)}`);
+  expect(said).not.toContain('    at ');
+}, 30_000);

@@ -2,12 +2,17 @@ import { readConfig } from './config.ts';
 import { createServer } from './createServer.ts';
 import { storageTrouble } from './storage/storageTrouble.ts';
 
+/** So long requests that are under way may take when the program is told to stop. */
+const DRAIN_MS = 5000;
+
 const config = readConfig(process.env);
 try {
   const server = await createServer(config);
   await server.app.listen(config.port, config.host);
   console.log(`Brookrain is ready on http://${config.host}:${config.port}`);
   const stop = (): void => {
+    // A request that is never sent to its end does not hold the program.
+    setTimeout(() => process.exit(0), DRAIN_MS).unref();
     void server.close().then(() => process.exit(0));
   };
   process.on('SIGINT', stop);

@@ -1,6 +1,7 @@
 import { plainToInstance } from 'class-transformer';
 import { validateSync } from 'class-validator';
 import { type Issue, issuesOf } from './issue.ts';
+import { structureIssue } from './safeJson.ts';
 
 const strict = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
 
@@ -9,5 +10,7 @@ export function messageIssues(model: new () => object, value: unknown): Issue[] 
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     return [{ path: '', message: 'must be an object' }];
   }
+  const structure = structureIssue(value);
+  if (structure) return [structure];
   return issuesOf(validateSync(plainToInstance(model, value), strict));
 }

@@ -3,6 +3,9 @@ import type { Issue } from './issue.ts';
 export const MOST_BYTES = 10 * 1024 * 1024;
 const DEEPEST = 24;
 const MOST_VALUES = 400_000;
+/** of one object, and of one list */
+const MOST_KEYS = 3000;
+const MOST_ENTRIES = 20_000;
 const forbiddenKeys = new Set(['__proto__', 'constructor', 'prototype']);
 
 /** A value that holds nothing hostile: depth, size and keys are within bounds. */
@@ -12,7 +15,10 @@ export function structureIssue(value: unknown): Issue | undefined {
     if (++count > MOST_VALUES) return { path, message: 'the file holds too many values' };
     if (typeof node !== 'object' || node === null) return undefined;
     if (depth > DEEPEST) return { path, message: `nested deeper than ${DEEPEST} levels` };
-    for (const key of Object.keys(node)) {
+    const keys = Object.keys(node);
+    const most = Array.isArray(node) ? MOST_ENTRIES : MOST_KEYS;
+    if (keys.length > most) return { path, message: `at most ${most} entries in one place` };
+    for (const key of keys) {
       const at = path === '' ? key : `${path}.${key}`;
       if (forbiddenKeys.has(key)) return { path: at, message: `the key "${key}" is not allowed` };
       const issue = walk((node as Record<string, unknown>)[key], at, depth + 1);

@@ -31,7 +31,7 @@ describe('items kept before sizes were asked for', () => {
     );
   /** Puts an item as an older program kept it in the place of the one that is there. */
   const keptOlder = async (id: string, change: object = {}) => {
-    await server.server.app.close();
+    await server.server.close();
     const sqlite = new Sqlite(join(server.folder, 'brookrain.db'));
     sqlite
       .prepare('update catalogue_items set item = ? where id = ? and revision = 1')

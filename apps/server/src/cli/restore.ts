@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { readConfig } from '../config.ts';
 import { DATABASE_FILE } from '../storage/database.ts';
+import { type FolderLock, lockFolder } from '../storage/folderLock.ts';
 import { SNAPSHOT_FOLDER, snapshotName } from '../storage/snapshots.ts';
 
 const complain = (text: string): number => {
@@ -28,19 +29,36 @@ function unsound(file: string): string | undefined {
   }
 }
 
-/** Brings the write-ahead log into the file and proves that no server has it open. */
-function closeDown(database: string): string | undefined {
-  const sqlite = new Sqlite(database, { timeout: 500 });
+/** Brings the write-ahead log into the file; whether the file is sound then. */
+function closeDown(database: string): boolean {
   try {
-    sqlite.pragma('locking_mode = EXCLUSIVE');
-    sqlite.exec('begin exclusive; rollback');
-    sqlite.pragma('wal_checkpoint(TRUNCATE)');
-    return undefined;
+    const sqlite = new Sqlite(database, { timeout: 500 });
+    try {
+      sqlite.pragma('wal_checkpoint(TRUNCATE)');
+    } finally {
+      sqlite.close();
+    }
   } catch {
-    return 'the program is running on this data folder: stop it first';
-  } finally {
-    sqlite.close();
+    return false;
   }
+  return unsound(database) === undefined;
+}
+
+/** Files that stand beside a data file while it is open. */
+const BESIDE = ['', '-wal', '-shm'];
+
+/** Puts what is there aside as it is: a sound file as a snapshot, a damaged one with all that is beside it. */
+function putAside(database: string, snapshots: string): void {
+  const sound = closeDown(database);
+  const kept = join(snapshots, snapshotName(new Date(), sound ? 'before-restore' : 'damaged'));
+  for (const end of sound ? [''] : BESIDE) {
+    if (existsSync(`${database}${end}`)) copyFileSync(`${database}${end}`, `${kept}${end}`);
+  }
+  process.stdout.write(
+    sound
+      ? `The data as they were are kept in ${kept}\n`
+      : `The data file is damaged; it is kept as it is in ${kept}\n`,
+  );
 }
 
 /**
@@ -52,19 +70,24 @@ export function runRestore(file: string | undefined, env: NodeJS.ProcessEnv): nu
   const wrong = unsound(file);
   if (wrong) return complain(`${file}: ${wrong}`);
   const { dataFolder } = readConfig(env);
-  const database = join(dataFolder, DATABASE_FILE);
-  mkdirSync(join(dataFolder, SNAPSHOT_FOLDER), { recursive: true });
-  if (existsSync(database)) {
-    const busy = closeDown(database);
-    if (busy) return complain(`${database}: ${busy}`);
-    const before = join(dataFolder, SNAPSHOT_FOLDER, snapshotName(new Date(), 'before-restore'));
-    copyFileSync(database, before);
-    process.stdout.write(`The data as they were are kept in ${before}\n`);
+  let lock: FolderLock;
+  try {
+    lock = lockFolder(dataFolder);
+  } catch (error) {
+    return complain(error instanceof Error ? error.message : String(error));
   }
-  const unfinished = `${database}.part`;
-  copyFileSync(file, unfinished);
-  for (const rest of ['-wal', '-shm']) rmSync(`${database}${rest}`, { force: true });
-  renameSync(unfinished, database);
-  process.stdout.write(`Restored ${file}\n`);
-  return 0;
+  try {
+    const database = join(dataFolder, DATABASE_FILE);
+    const snapshots = join(dataFolder, SNAPSHOT_FOLDER);
+    mkdirSync(snapshots, { recursive: true });
+    const unfinished = `${database}.part`;
+    copyFileSync(file, unfinished);
+    if (existsSync(database)) putAside(database, snapshots);
+    for (const rest of ['-wal', '-shm']) rmSync(`${database}${rest}`, { force: true });
+    renameSync(unfinished, database);
+    process.stdout.write(`Restored ${file}\n`);
+    return 0;
+  } finally {
+    lock.release();
+  }
 }

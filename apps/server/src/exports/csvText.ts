@@ -1,3 +1,4 @@
+import { FORMULA } from '@brookrain/contract';
 import Papa from 'papaparse';
 
 /**
@@ -5,5 +6,5 @@ import Papa from 'papaparse';
  * apostrophe.
  */
 export function csvText(rows: readonly object[]): string {
-  return `${Papa.unparse(rows as object[], { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return `${Papa.unparse(rows as object[], { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`;
 }

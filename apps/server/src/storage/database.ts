@@ -1,6 +1,7 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { CURRENT_VERSION } from '@brookrain/core';
 import Sqlite from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
@@ -20,6 +21,45 @@ export const DATABASE_FILE = 'brookrain.db';
 
 const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
 
+/** A data file that a newer program has written: this one would read it wrong. */
+export class NewerData extends Error {
+  constructor(file: string) {
+    super(
+      `${file} was written by a newer Brookrain. Nothing was changed: start that one, or restore a snapshot that this one wrote`,
+    );
+    this.name = 'NewerData';
+  }
+}
+
+interface Journal {
+  readonly entries: readonly { readonly when: number }[];
+}
+
+/** Throws NewerData where the file has been brought further than this program can. */
+function refuseNewer(sqlite: Sqlite.Database, file: string): void {
+  const table = sqlite
+    .prepare("select 1 from sqlite_master where name = '__drizzle_migrations'")
+    .get();
+  if (!table) return;
+  const { entries } = JSON.parse(
+    readFileSync(join(migrationsFolder, 'meta/_journal.json'), 'utf8'),
+  ) as Journal;
+  const newest = Math.max(...entries.map(({ when }) => when));
+  const row = sqlite.prepare('select max(created_at) as at from __drizzle_migrations').get() as {
+    at: number | null;
+  };
+  const revisions = sqlite
+    .prepare("select 1 from sqlite_master where name = 'build_revisions'")
+    .get();
+  const format = revisions
+    ? (sqlite.prepare('select max(format_version) as at from build_revisions').get() as {
+        at: number | null;
+      })
+    : undefined;
+  if (Number(row.at ?? 0) > newest || (format?.at ?? 0) > CURRENT_VERSION)
+    throw new NewerData(file);
+}
+
 /**
  * Opens the data folder's SQLite file and brings it up to date. Write-ahead log with full
  * synchronisation: an acknowledged edit survives the loss of the process.
@@ -32,6 +72,12 @@ export function openDatabase(dataFolder: string): OpenDatabase {
   sqlite.pragma('foreign_keys = ON');
   // Another program that holds the file is waited for shortly; then the request is refused.
   sqlite.pragma('busy_timeout = 2000');
+  try {
+    refuseNewer(sqlite, join(dataFolder, DATABASE_FILE));
+  } catch (error) {
+    sqlite.close();
+    throw error;
+  }
   const database = drizzle(sqlite, { schema });
   migrate(database, { migrationsFolder });
   return { database, sqlite, close: () => sqlite.close() };

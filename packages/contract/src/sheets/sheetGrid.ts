@@ -13,6 +13,30 @@ export interface CellProblem {
 export const MOST_ROWS = 5000;
 export const MOST_COLUMNS = 120;
 
+/** Letters that a cell may have. */
+const LONGEST_CELL = 2000;
+
+/** What a table has too much of, looked at letter by letter before anything splits it. */
+function tooMuch(text: string, delimiter: string): string | undefined {
+  let [rows, columns, letters] = [1, 1, 0];
+  let quoted = false;
+  for (let i = 0; i < text.length; i++) {
+    const letter = text[i];
+    if (letter === '"') quoted = !quoted;
+    if (!quoted && letter === delimiter) {
+      columns += 1;
+      letters = 0;
+    } else if (!quoted && letter === '\n') {
+      rows += 1;
+      [columns, letters] = [1, 0];
+    } else letters += 1;
+    if (letters > LONGEST_CELL) return `at most ${LONGEST_CELL} letters in a cell (row ${rows})`;
+    if (columns > MOST_COLUMNS) return `at most ${MOST_COLUMNS} columns`;
+    if (rows > 2 * MOST_ROWS) return `at most ${MOST_ROWS} rows`;
+  }
+  return undefined;
+}
+
 const NOTHING = 'there is nothing in this table';
 
 /** Delimiter by the header line: tab, then semicolon, then comma. */
@@ -32,8 +56,11 @@ export function readGrid(
   | { readonly ok: false; readonly message: string } {
   const bare = text.replace(/^\uFEFF/, '').replace(/^(?:[ \t]*\r?\n)+/, '');
   if (bare.trim() === '') return { ok: false, message: NOTHING };
+  const delimiter = delimiterOf(bare);
+  const much = tooMuch(bare, delimiter);
+  if (much !== undefined) return { ok: false, message: much };
   const { data } = Papa.parse<string[]>(bare, {
-    delimiter: delimiterOf(bare),
+    delimiter,
     skipEmptyLines: 'greedy',
   });
   if (data.length === 0) return { ok: false, message: NOTHING };
@@ -48,13 +75,19 @@ export function readGrid(
 
 /** Cells as text with commas; text that a spreadsheet would run as a formula is made plain. */
 export function writeGrid(grid: SheetGrid): string {
-  return Papa.unparse(grid as string[][], { newline: '\r\n', escapeFormulae: true });
+  return Papa.unparse(grid as string[][], { newline: '\r\n', escapeFormulae: FORMULA });
 }
+
+/**
+ * What a spreadsheet may take for a formula: a sign, also behind spaces, line breaks and the like, a tab
+ * or a return.
+ */
+export const FORMULA = /^(?:[\s\u00a0\ufeff]*[=+\-@]|[\t\r])/;
+const QUOTED_FORMULA = /^'+(?:[\s\u00a0\ufeff]*[=+\-@]|[\t\r])/;
 
 /** A cell of our own export: takes back the apostrophe that was put before a formula sign. */
 export const plainCell = (cell: string): string =>
-  /^''*[=+\-@\t\r]/.test(cell) ? cell.slice(1) : cell;
+  QUOTED_FORMULA.test(cell) ? cell.slice(1) : cell;
 
 /** A text that begins with an apostrophe and a sign gets one more, so that it reads back. */
-export const quotedCell = (cell: string): string =>
-  /^'+[=+\-@\t\r]/.test(cell) ? `'${cell}` : cell;
+export const quotedCell = (cell: string): string => (QUOTED_FORMULA.test(cell) ? `'${cell}` : cell);
