@@ -71,7 +71,7 @@ const pictures = [
       await page.getByRole('img', { name: /^Cooling/ }).waitFor();
       await page
         .getByRole('img', { name: /^Cooling/ })
-        .getByText('Fan 1')
+        .getByText('Fan 1', { exact: true })
         .click();
     },
   },
