@@ -9,8 +9,9 @@ import {
 import { memo, useMemo } from 'react';
 import type { Lit } from '../../build/lit.ts';
 
-/** A letter is at least so high on the screen, px. */
-const LETTER = 10.5;
+/** A letter is at least so high on the screen, px, and so high where there is room for it. */
+const LETTER = 9.3;
+const EASY_LETTER = 10.5;
 const LARGEST = 1.7;
 /** A sheet is rather so high, px, than larger than its letters have to be. */
 const TALL = 590;
@@ -103,7 +104,7 @@ export const SheetDrawing = memo(function SheetDrawing({
           width: '100%',
           minWidth: (width * LETTER) / schematicSizes.letter,
           maxWidth:
-            width * Math.min(LARGEST, Math.max(LETTER / schematicSizes.letter, TALL / height)),
+            width * Math.min(LARGEST, Math.max(EASY_LETTER / schematicSizes.letter, TALL / height)),
         }}
         role="img"
         aria-label={`${sheet.title}: ${String(sheet.wires.length)} wires`}
@@ -119,12 +120,13 @@ export const SheetDrawing = memo(function SheetDrawing({
             >
               {ink.map((each, i) => (
                 <g key={i}>
-                  {each.kind === 'line' && (
+                  {each.kind === 'line' && (of.kind === 'wire' || each.weight > 1) && (
                     <polyline
                       points={each.points.map((point) => point.join(',')).join(' ')}
                       fill="none"
                       stroke={isLit ? 'var(--moss)' : 'transparent'}
                       strokeOpacity={0.4}
+                      strokeLinejoin="round"
                       strokeWidth={9}
                     />
                   )}

@@ -117,7 +117,7 @@ function sizeOf({ kind, name, pins }: SchematicBlock): { width: number; height: 
     Math.max(0, ...some.map((pin) => textWidth(pinText(pin))));
   const [west, east] = [on('west'), on('east')];
   return {
-    width: Math.max(textWidth(name) * 1.2 + 26, widest(west) + widest(east) + 3 * edge + 8),
+    width: Math.max(textWidth(name) * 1.06 + 24, widest(west) + widest(east) + 3 * edge + 8),
     height: head + Math.max(west.length, east.length, 1) * row + edge,
   };
 }
@@ -137,8 +137,8 @@ const options = {
   'elk.spacing.edgeEdge': '9',
   'elk.spacing.labelNode': '4',
   'elk.spacing.edgeLabel': '3',
-  'elk.layered.spacing.nodeNodeBetweenLayers': '11',
-  'elk.layered.spacing.edgeNodeBetweenLayers': '7',
+  'elk.layered.spacing.nodeNodeBetweenLayers': '8',
+  'elk.layered.spacing.edgeNodeBetweenLayers': '6',
   'elk.layered.spacing.edgeEdgeBetweenLayers': '7',
   'elk.layered.nodePlacement.strategy': 'NETWORK_SIMPLEX',
   'elk.layered.thoroughness': '12',
