@@ -4,7 +4,8 @@ import Sqlite from 'better-sqlite3';
 import { readConfig } from '../config.ts';
 import { DATABASE_FILE } from '../storage/database.ts';
 import { type FolderLock, lockFolder } from '../storage/folderLock.ts';
-import { SNAPSHOT_FOLDER, snapshotName } from '../storage/snapshots.ts';
+import { snapshotName } from '../storage/keptSnapshots.ts';
+import { SNAPSHOT_FOLDER } from '../storage/snapshots.ts';
 
 const complain = (text: string): number => {
   process.stderr.write(`${text}\n`);

@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { CURRENT_VERSION } from '@brookrain/core';
@@ -20,6 +20,25 @@ export interface OpenDatabase {
 export const DATABASE_FILE = 'brookrain.db';
 
 const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
+
+/** A data folder with snapshots whose data file is gone or empty: it is not begun anew unasked. */
+export class LostData extends Error {
+  constructor(file: string) {
+    super(
+      `${file} is gone or empty, but there are snapshots of it: put one back with "npm run restore -- SNAPSHOT.db", or move the folder snapshots away to begin anew`,
+    );
+    this.name = 'LostData';
+  }
+}
+
+function refuseLost(dataFolder: string): void {
+  const file = join(dataFolder, DATABASE_FILE);
+  if (existsSync(file) && statSync(file).size > 0) return;
+  const snapshots = join(dataFolder, 'snapshots');
+  if (existsSync(snapshots) && readdirSync(snapshots).some((name) => name.endsWith('.db'))) {
+    throw new LostData(file);
+  }
+}
 
 /** A data file that a newer program has written: this one would read it wrong. */
 export class NewerData extends Error {
@@ -66,6 +85,7 @@ function refuseNewer(sqlite: Sqlite.Database, file: string): void {
  */
 export function openDatabase(dataFolder: string): OpenDatabase {
   mkdirSync(dataFolder, { recursive: true });
+  refuseLost(dataFolder);
   const sqlite = new Sqlite(join(dataFolder, DATABASE_FILE));
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('synchronous = FULL');

@@ -106,6 +106,21 @@ describe('restore', () => {
     expect(count).toBe(3);
   });
 
+  test.each([
+    ['empty', () => writeFileSync(database(), '')],
+    ['gone', () => rmSync(database())],
+  ] as const)(
+    'a data file that is %s is not begun anew while there are snapshots',
+    async (_what, lose) => {
+      await snapshotThenStop();
+      for (const rest of ['-wal', '-shm']) rmSync(`${database()}${rest}`, { force: true });
+      lose();
+      await expect(serve()).rejects.toThrow(/there are snapshots of it/);
+      rmSync(join(folder, 'snapshots'), { recursive: true });
+      await serve();
+    },
+  );
+
   test('refuses a file that is none of ours, and keeps what is there', async () => {
     await snapshotThenStop();
     const other = join(folder, 'other.db');

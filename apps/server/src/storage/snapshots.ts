@@ -2,19 +2,32 @@ import { mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { SnapshotReply } from '@brookrain/contract';
 import { Logger } from '@nestjs/common';
-import type Sqlite from 'better-sqlite3';
+import Sqlite from 'better-sqlite3';
+import {
+  type SnapshotFile,
+  keptSnapshots,
+  newestFirst,
+  readSnapshotName,
+  snapshotName,
+} from './keptSnapshots.ts';
 
 export const SNAPSHOT_FOLDER = 'snapshots';
 const HOUR_MS = 3_600_000;
-const KEPT = 30;
 
-/** Time in a file name that sorts by age and that every file system takes. */
-export const snapshotName = (time: Date, why: string): string =>
-  `brookrain-${time.toISOString().replace(/[:.]/g, '-')}-${why}.db`;
+/** Throws for a copy that does not pass its check: it never takes the name of a snapshot. */
+function checkCopy(file: string): void {
+  const copy = new Sqlite(file, { readonly: true });
+  try {
+    const answer = copy.pragma('quick_check', { simple: true });
+    if (answer !== 'ok') throw new Error(`the copy is damaged: ${String(answer).slice(0, 120)}`);
+  } finally {
+    copy.close();
+  }
+}
 
 /**
  * Copies of the whole data file, made while the server runs: on start and every hour when
- * something changed, and on demand. The newest 30 are kept.
+ * something changed, and on demand. Which of them stay, their age says.
  */
 export class Snapshots {
   readonly folder: string;
@@ -33,7 +46,7 @@ export class Snapshots {
   /** Starts taking snapshots by itself. A failure is logged and tried again in an hour. */
   start(): void {
     const automatic = (): void => {
-      if (this.changes() === this.atChange) return;
+      if (this.changes() === this.atChange || this.isKept()) return;
       this.take('auto').catch((error: unknown) => this.logger.warn(String(error)));
     };
     this.timer = setInterval(automatic, HOUR_MS);
@@ -53,10 +66,11 @@ export class Snapshots {
       .then(async () => {
         mkdirSync(this.folder, { recursive: true });
         const at = this.changes();
-        const file = snapshotName(new Date(), why);
+        const file = snapshotName(new Date(), why, this.written());
         const unfinished = join(this.folder, `${file}.part`);
         try {
           await this.sqlite.backup(unfinished);
+          checkCopy(unfinished);
           renameSync(unfinished, join(this.folder, file));
         } finally {
           rmSync(unfinished, { force: true });
@@ -69,9 +83,11 @@ export class Snapshots {
     return work;
   }
 
-  /** Snapshots there are, newest first. */
+  /** Snapshots there are that can be put back, newest first. */
   list(): SnapshotReply[] {
-    return this.files().map((file) => this.describe(file));
+    return this.files()
+      .filter(({ why }) => why !== 'damaged')
+      .map(({ file }) => this.describe(file));
   }
 
   private describe(file: string): SnapshotReply {
@@ -79,19 +95,35 @@ export class Snapshots {
     return { file, time: mtime.toISOString(), bytes: size };
   }
 
-  private files(): string[] {
+  private files(): SnapshotFile[] {
     try {
       return readdirSync(this.folder)
-        .filter((name) => /^brookrain-.*\.db$/.test(name))
-        .sort()
-        .reverse();
+        .flatMap((file) => readSnapshotName(file) ?? [])
+        .sort(newestFirst);
     } catch {
       return [];
     }
   }
 
   private forgetOld(): void {
-    for (const file of this.files().slice(KEPT)) rmSync(join(this.folder, file), { force: true });
+    const files = this.files();
+    const kept = keptSnapshots(files, new Date());
+    for (const file of files) {
+      if (!kept.has(file)) rmSync(join(this.folder, file.file), { force: true });
+    }
+  }
+
+  /** Whether a copy of the data as they stand is there already, as after a start without an edit. */
+  private isKept(): boolean {
+    const written = this.written();
+    return this.files().some((file) => file.why !== 'damaged' && file.written === written);
+  }
+
+  /** How much was written so far: revisions of builds and of catalogue items. */
+  private written(): number {
+    const count = (table: string): number =>
+      this.sqlite.prepare(`select count(*) from ${table}`).pluck().get() as number;
+    return count('build_revisions') + count('catalogue_items');
   }
 
   private changes(): number {
