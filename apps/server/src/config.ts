@@ -14,12 +14,23 @@ export const LOOPBACK = '127.0.0.1';
 
 const root = fileURLToPath(new URL('../../..', import.meta.url));
 
-/** Reads the configuration from the environment. */
+/** A setting that cannot be. */
+export class ConfigTrouble extends Error {}
+
+/** A port as it is given; without one the usual. Throws ConfigTrouble for what is none. */
+function portOf(text: string | undefined): number {
+  if (text === undefined) return 4477;
+  const port = /^\d{1,5}$/.test(text) ? Number(text) : 0;
+  if (port >= 1 && port <= 65_535) return port;
+  throw new ConfigTrouble(`BROOKRAIN_PORT "${text}" must be a whole number from 1 to 65535`);
+}
+
+/** Reads the configuration from the environment. Throws ConfigTrouble for what cannot be. */
 export function readConfig(env: NodeJS.ProcessEnv): ServerConfig {
   return {
     dataFolder: env['BROOKRAIN_DATA'] ?? join(root, 'data'),
     host: env['BROOKRAIN_HOST'] ?? LOOPBACK,
-    port: Number(env['BROOKRAIN_PORT'] ?? 4477),
+    port: portOf(env['BROOKRAIN_PORT']),
     webFolder: env['BROOKRAIN_WEB'] ?? join(root, 'apps/web/dist'),
   };
 }

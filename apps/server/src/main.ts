@@ -1,12 +1,13 @@
 import { readConfig } from './config.ts';
 import { createServer } from './createServer.ts';
-import { storageTrouble } from './storage/storageTrouble.ts';
+import { startTrouble } from './startTrouble.ts';
 
 /** So long requests that are under way may take when the program is told to stop. */
 const DRAIN_MS = 5000;
 
-const config = readConfig(process.env);
+let config = readConfig({});
 try {
+  config = readConfig(process.env);
   const server = await createServer(config);
   await server.app.listen(config.port, config.host);
   console.log(`Brookrain is ready on http://${config.host}:${config.port}`);
@@ -18,11 +19,6 @@ try {
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
 } catch (error) {
-  const trouble = storageTrouble(error);
-  console.error(
-    trouble
-      ? `Brookrain cannot use its data folder ${config.dataFolder}: ${trouble.message}`
-      : `Brookrain could not start: ${error instanceof Error ? error.message : String(error)}`,
-  );
+  console.error(startTrouble(error, config));
   process.exit(1);
 }

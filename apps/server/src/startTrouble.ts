@@ -1,0 +1,37 @@
+import { ConfigTrouble, type ServerConfig } from './config.ts';
+import { LostData, NewerData } from './storage/database.ts';
+import { FolderHeld } from './storage/folderLock.ts';
+import { storageTrouble } from './storage/storageTrouble.ts';
+
+/** Errors that say themselves what happened and what to do. */
+const told = [ConfigTrouble, FolderHeld, LostData, NewerData];
+
+/** Why the program could not start, and what to do; never how it is built inside. */
+export function startTrouble(
+  error: unknown,
+  { dataFolder, host, port }: Pick<ServerConfig, 'dataFolder' | 'host' | 'port'>,
+): string {
+  const { code, message } = error as { code?: string; message?: string };
+  if (told.some((kind) => error instanceof kind))
+    return `Brookrain did not start: ${message ?? ''}`;
+  switch (code) {
+    case 'EADDRINUSE':
+      return `Brookrain did not start: port ${String(port)} is in use. Is it running already? Otherwise give it another with BROOKRAIN_PORT`;
+    case 'EACCES':
+    case 'EPERM':
+      if (port < 1024) {
+        return `Brookrain did not start: port ${String(port)} is not for everyone. Give it one above 1023 with BROOKRAIN_PORT`;
+      }
+      break;
+    case 'EADDRNOTAVAIL':
+    case 'ENOTFOUND':
+      return `Brookrain did not start: this machine has no address ${host}. Change BROOKRAIN_HOST`;
+    case 'EEXIST':
+    case 'ENOTDIR':
+      return `Brookrain did not start: its data folder ${dataFolder} is a file, or lies in one. Change BROOKRAIN_DATA`;
+  }
+  const trouble = storageTrouble(error);
+  return trouble
+    ? `Brookrain cannot use its data folder ${dataFolder}: ${trouble.message}`
+    : `Brookrain could not start: ${message ?? String(error)}`;
+}
