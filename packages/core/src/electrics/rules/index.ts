@@ -9,8 +9,12 @@ import { pinRules } from './pinRules.ts';
 import { protectionRules } from './protectionRules.ts';
 import { powerRules } from './powerRules.ts';
 import { supplyRules } from './supplyRules.ts';
+import { isolatorRules } from './isolatorRules.ts';
+import { oneBox } from './oneBoxRule.ts';
 import { sneakRules } from './sneakRules.ts';
+import { starterRules } from './starterRules.ts';
 import { switchingRules } from './switchingRules.ts';
+import { temperatureRules } from './temperatureRules.ts';
 import { sharedPin } from './sharedPin.ts';
 import { wires } from './wireRules.ts';
 
@@ -28,5 +32,9 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...supplyRules,
   ...panelRules,
   ...switchingRules,
+  ...temperatureRules,
   ...sneakRules,
+  ...isolatorRules,
+  ...starterRules,
+  oneBox,
 ];
