@@ -3,6 +3,8 @@ import type { SwitchTable } from '../switching/switchTable.ts';
 import { LEFT } from '../switching/vehicleState.ts';
 import { type Condensed, type Gate, type Taker, condensed } from './condensed.ts';
 import { LeftAlone, type Settled } from './settled.ts';
+import { oncePerPart } from './oncePerPart.ts';
+import { type RunsOn, pumpRunsOn, pumpsIn } from './pumpRunsOn.ts';
 import { startsInGear } from './startsInGear.ts';
 import type { IsFed } from './sneakPaths.ts';
 import { meeting, reach, wayTo } from './ways.ts';
@@ -13,16 +15,6 @@ export interface KeptAlive {
   readonly name: string;
   readonly volts: number;
   readonly way: readonly { readonly partId: string; readonly name: string }[];
-}
-
-/** A part that leaves a pump running with the key off and the engine standing, if it sticks. */
-export interface RunsOn {
-  readonly partId: string;
-  readonly name: string;
-  readonly kind: 'contact sticks' | 'output stays on';
-  /** the output; empty for a relay */
-  readonly pin: string;
-  readonly pumps: readonly { readonly partId: string; readonly name: string }[];
 }
 
 /** What stays alive of a vehicle that is switched off, in what way ever. */
@@ -72,12 +64,6 @@ function wayOf(
   };
 }
 
-/** What of a kind comes first for each part. */
-const oncePerPart = (loads: readonly Taker[]): Taker[] => {
-  const seen = new Set<string>();
-  return loads.filter(({ part }) => !seen.has(part.id) && seen.add(part.id));
-};
-
 /** What stays alive with the key off, with the isolator open, and with one contact that sticks. */
 export function leftAlive(input: {
   readonly netlist: Netlist;
@@ -110,15 +96,6 @@ export function leftAlive(input: {
       ? left.settle({ ...common, isolatorOpen: true, state: { ...turning, key: 'run' }, fed: run })
       : undefined;
   const standing = left.settle({ ...common, state: LEFT, fed: off });
-  const pumpsIn = (settled: Settled | undefined) =>
-    oncePerPart((settled?.alive ?? []).filter(({ part }) => part.sort === 'pump')).map(
-      ({ part: { id, name } }) => ({ partId: id, name }),
-    );
-  const gates = whole.branches.filter(
-    (each): each is Gate => each.kind === 'gate' && each.part.sort !== 'switch',
-  );
-  const open = gates.filter((gate) => !standing?.closed.has(gate));
-  const hasPump = whole.branches.some(({ part }) => part.sort === 'pump');
   const rails = new Set([whole.plus, ...off]);
   const meets = meeting(whole.branches);
   const charging = new Set(
@@ -142,22 +119,6 @@ export function leftAlive(input: {
       !joinsBattery(({ part }) => part.role !== 'isolator'),
     startsInGear: startsInGear(whole, feedsOf(whole, isFed, 'crank')),
     pumpsOn: pumpsIn(standing).map(({ partId }) => partId),
-    pumpRunsOn: hasPump
-      ? open.flatMap((stuck): RunsOn[] => {
-          const pumps = pumpsIn(left.settle({ ...common, state: LEFT, fed: off, stuck }));
-          const { id: partId, name, sort } = stuck.part;
-          return pumps.length > 0
-            ? [
-                {
-                  partId,
-                  name,
-                  kind: sort === 'relay' ? 'contact sticks' : 'output stays on',
-                  pin: stuck.contact.output ?? '',
-                  pumps,
-                },
-              ]
-            : [];
-        })
-      : [],
+    pumpRunsOn: pumpRunsOn({ whole, left, standing, fed: off }),
   };
 }

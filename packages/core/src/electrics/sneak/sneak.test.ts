@@ -249,6 +249,19 @@ describe('what stays alive', () => {
     ]);
   });
 
+  test('with its coil fed all the time an output that stays on leaves it running too', () => {
+    const constant = changed([
+      ['devices', 'inertia-switch', 'connections', 'in'],
+      { to: 'part', partId: 'fuse-socket', pin: 'out' },
+    ]);
+    const left = leftOf(constant);
+    expect(left.pumpsOn).toEqual([]);
+    expect(left.pumpRunsOn.map(({ partId, kind, pin }) => [partId, kind, pin]).sort()).toEqual([
+      ['ecu', 'output stays on', 'B07'],
+      ['pump-relay', 'contact sticks', ''],
+    ]);
+  });
+
   test('an isolator of one pole leaves the engine running, a second pole stops it', () => {
     const onePole = changed(
       [['devices', 'isolator', 'part'], { kind: 'item', item: { id: 'DV-ISO', revision: 1 } }],
