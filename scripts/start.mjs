@@ -1,6 +1,8 @@
-// npm start: installs what is missing, builds, serves.
+// npm start: installs what is missing, builds, serves; ends with the npm that started it.
+import { endWithParent } from './endWithParent.mjs';
 import { buildWeb, compile, install } from './steps.mjs';
 
+if (process.env['npm_lifecycle_event'] === 'start') endWithParent();
 install();
 compile();
 buildWeb();
