@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { existsSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { expect, test } from 'vitest';
 
@@ -16,10 +17,12 @@ const parent = `
   spawn(process.execPath, ['--input-type=module', '-e', ${JSON.stringify(child)}], { stdio: 'inherit' });
   setInterval(() => undefined, 1000);
 `;
+/** Whether a process runs; one that has ended and that nobody asked after yet does not. */
 const isThere = (pid: number): boolean => {
   try {
     process.kill(pid, 0);
-    return true;
+    const stat = `/proc/${String(pid)}/stat`;
+    return !existsSync(stat) || !/\) Z /.test(readFileSync(stat, 'utf8'));
   } catch {
     return false;
   }
