@@ -10,7 +10,6 @@ try {
   config = readConfig(process.env);
   const server = await createServer(config);
   await server.app.listen(config.port, config.host);
-  console.log(`Brookrain is ready on http://${config.host}:${config.port}`);
   const stop = (): void => {
     // A request that is never sent to its end does not hold the program.
     setTimeout(() => process.exit(0), DRAIN_MS).unref();
@@ -18,6 +17,7 @@ try {
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
+  console.log(`Brookrain is ready on http://${config.host}:${config.port}`);
 } catch (error) {
   console.error(startTrouble(error, config));
   process.exit(1);

@@ -67,10 +67,11 @@ function refuseNewer(sqlite: Sqlite.Database, file: string): void {
   const row = sqlite.prepare('select max(created_at) as at from __drizzle_migrations').get() as {
     at: number | null;
   };
-  const revisions = sqlite
-    .prepare("select 1 from sqlite_master where name = 'build_revisions'")
+  // Data of an older program do not say yet in which format each revision was made.
+  const tellsFormat = sqlite
+    .prepare("select 1 from pragma_table_info('build_revisions') where name = 'format_version'")
     .get();
-  const format = revisions
+  const format = tellsFormat
     ? (sqlite.prepare('select max(format_version) as at from build_revisions').get() as {
         at: number | null;
       })
