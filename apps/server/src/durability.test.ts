@@ -9,7 +9,7 @@ import { afterEach, beforeEach, expect, test } from 'vitest';
 import { freePort } from './freePort.ts';
 
 const main = fileURLToPath(new URL('../dist/main.js', import.meta.url));
-const ROUNDS = 20;
+const ROUNDS = 12;
 let folder: string;
 let child: ChildProcess | undefined;
 

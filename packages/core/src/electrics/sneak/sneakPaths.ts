@@ -131,6 +131,8 @@ interface Situation {
   readonly position: KeyPosition;
   readonly fed: ReadonlySet<string>;
   readonly broken: Broken | undefined;
+  /** what was solved already with the same part broken: other positions of the key may come to the same */
+  readonly solved: Set<string>;
 }
 
 /** The parts that a current passes, each once in a row. */
@@ -160,6 +162,15 @@ function aliveIn(situation: Situation, off: Off): SneakPath[] {
   const end = [...ends].find((each) => reached.has(each));
   if (end === undefined) return [];
   const beside = around(at, off.region, passes, rails);
+  const near = new Set(beside.flatMap(({ from, to }) => [from, to]));
+  const same = [
+    off.side,
+    off.region,
+    ...[...fed].filter((region) => near.has(region)),
+    ...beside.map(({ id }) => id),
+  ].join('|');
+  if (situation.solved.has(same)) return [];
+  situation.solved.add(same);
   const gates = beside.filter((each): each is Gate => each.kind === 'gate');
   const way = wayTo(reached, end).reverse();
   const circuit = new CondensedCircuit(whole, beside);
@@ -253,9 +264,10 @@ export function sneakPaths(input: {
     const offs = offRegions(whole, at);
     const near = touched && nearTo(whole, at, touched);
     const found = new Map<string, SneakPath>();
+    const solved = new Set<string>();
     for (const { position, fed } of positionsOf(whole, isFed)) {
       situations += offs.length;
-      const situation = { whole, at, position, fed, broken };
+      const situation = { whole, at, position, fed, broken, solved };
       for (const off of offs) {
         // What is as it was before has been looked at already.
         if (near && !near.has(off.region)) continue;
