@@ -204,9 +204,9 @@ describe('the search for sneak paths', () => {
 });
 
 describe('what stays alive', () => {
-  const leftOf = (document: BuildDocument) => {
+  const leftOf = (document: BuildDocument, catalogue = sampleCatalogue) => {
     const build = readBuild(document);
-    const netlist = buildNetlist({ document: build, catalogue: sampleCatalogue });
+    const netlist = buildNetlist({ document: build, catalogue });
     const table = switchTable({ netlist, switching: build.switching, thermostatOpens: 355.15 });
     return leftAlive({ netlist, table, isFed: fedBy(build.vehicleSignals) });
   };
@@ -226,15 +226,24 @@ describe('what stays alive', () => {
       [['devices', 'gearbox-relay', 'connections', '86'], relayPin],
     );
 
-  test('a charge lamp holds the relay that is on its wire, at the volts of a divider', () => {
+  test('a charge lamp holds the relay that is on its wire', () => {
     const kept = leftOf(lampOn('ign-brown', { to: 'signal', signalId: 'ign-brown' })).keyOff;
     expect(kept.map(({ partId }) => partId)).toContain('gearbox-controller');
     expect(kept[0]!.volts).toBeGreaterThan(12);
-    // 0.5 A lamp at 13.5 V before a coil: both in series on 14 V
-    const coil = sampleCatalogue.items.find(({ id }) => id === 'RL30');
-    const ohm = coil?.category === 'relay' ? coil.coilResistance : NaN;
-    const lamp = 13.5 / 0.5;
-    expect((14 * ohm) / (ohm + lamp)).toBeGreaterThan(1.2);
+  });
+
+  test('and lets it go where the lamp passes too little for its coil', () => {
+    // 10 mA at 13.5 V is 1350 Ω: before a coil of a tenth of that it leaves less than 1.2 of 14 V.
+    const small = {
+      items: sampleCatalogue.items.map((item) =>
+        item.category === 'device' && item.id === 'DV-LAMP-T'
+          ? { ...item, pins: item.pins.map((pin) => ({ ...pin, current: pin.current / 50 })) }
+          : item,
+      ),
+    };
+    const lamp = lampOn('ign-brown', { to: 'signal', signalId: 'ign-brown' });
+    expect(leftOf(lamp, small).keyOff).toEqual([]);
+    expect(leftOf(lamp).keyOff).not.toEqual([]);
   });
 
   test('and lets it go where the relay is on another wire', () => {
