@@ -1,9 +1,11 @@
 import {
+  CONTACT_RESERVE,
   type InnerLoad,
   type NetPart,
   type SizedPumpFeed,
   type SizedWire,
   coveredFor,
+  motorRatingOf,
 } from '../electrics/index.ts';
 import { type FluidResult, injectionOf, namedCases, rowDifference } from '../fuel/index.ts';
 import type { Checked } from './checked.ts';
@@ -188,8 +190,8 @@ function pumpChecks(checked: Checked, rising: Rising): Check[] {
             {
               check: 'driver' as const,
               label: named('Pump relay'),
-              limit: { value: relay.contactRating / 1.25, kind: 'current' as const },
-              fails: (factor: number) => 1.25 * current(factor) > relay.contactRating,
+              limit: { value: motorRatingOf(relay) / CONTACT_RESERVE, kind: 'current' as const },
+              fails: (factor: number) => CONTACT_RESERVE * current(factor) > motorRatingOf(relay),
             },
           ]
         : []),

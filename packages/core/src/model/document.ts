@@ -85,7 +85,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(13),
+  version: constant(14),
   name: text({
     label: 'Name of the build',
     min: 1,

@@ -288,6 +288,15 @@ describe('documents of older versions', () => {
     }
   });
 
+  test('version 13 knows no limit of the positions that its fuses sit in', () => {
+    for (const { document } of demoBuilds) {
+      const devices = Object.fromEntries(
+        Object.entries(document.devices).map(([id, { positionLimit: _, ...older }]) => [id, older]),
+      );
+      expect(storedDocument({ ...document, version: 13, devices })).toEqual(document);
+    }
+  });
+
   test('a sleeve over a line of version 6 becomes a cover over all of it', () => {
     const six = versionSix('lantern') as Plain & Record<Slice, Readonly<Record<string, Plain>>>;
     const routes = { ...six.routes, feed: { ...six.routes['feed'], sleeve: true } };

@@ -3,6 +3,7 @@ import { assemblies } from './migrations/assemblies.ts';
 import { pumpsAsDevices } from './migrations/pumpsAsDevices.ts';
 import { devicesAndPins } from './migrations/devicesAndPins.ts';
 import { factsAsMade } from './migrations/factsAsMade.ts';
+import { fusePositions } from './migrations/fusePositions.ts';
 import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
@@ -27,10 +28,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   pumpsAsDevices,
   supplyBudget,
   switchingTable,
+  fusePositions,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 13;
+export const CURRENT_VERSION: BuildDocument['version'] = 14;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -204,7 +204,7 @@ export const tripped: readonly TrippedBuild[] = [
     ],
     ['devices.inertia-switch.connections', { out: { to: 'ground', groundId: 'pump-ground' } }],
   ]),
-  trip('pump.trigger', 'relay.contact:pump', [
+  trip('device.relay', 'relay.contact:pump', [
     [element('pump', 'item'), ref('P900T')],
     ['devices.pump-relay.part.item', ref('RL30')],
     ['power.mainFuse', ref('FM60')],

@@ -264,6 +264,28 @@ export const trippedElectrics: readonly TrippedBuild[] = [
   trip('device.fuse', 'device.fuse-inrush:fuse-fan-1', [
     [['devices', 'fuse-fan-1', 'part', 'item'], { id: 'FB25', revision: 1 }],
   ]),
+  trip('fuse.position', 'fuse.position:fuse-fan-1', [
+    [['devices', 'fuse-fan-1', 'positionLimit'], { value: 20, unit: 'A' }],
+  ]),
+  trip('fuse.position', 'fuse.position:fuse-ecu', [
+    [['devices', 'fuse-ecu', 'part', 'item'], { id: 'FB30', revision: 1 }],
+    [['devices', 'fuse-ecu', 'positionLimit'], { value: 20, unit: 'A' }],
+  ]),
+  {
+    ...trip('device.relay', 'device.relay:fan-1-relay', [
+      [['devices', 'fan-1-relay', 'part', 'item'], { id: 'RL22', revision: 1 }],
+    ]),
+    catalogue: {
+      items: [
+        ...sampleCatalogue.items,
+        ...sampleCatalogue.items.flatMap((each) =>
+          each.category === 'relay' && each.id === 'RL30'
+            ? [{ ...each, id: 'RL22', motorRating: 15 }]
+            : [],
+        ),
+      ],
+    },
+  },
   trip('device.relay', 'device.relay:fan-1-relay', [
     [connection('fan-2', '+'), part('fan-1-relay', '87')],
   ]),

@@ -38,6 +38,7 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
       replacedBy: '',
       seat: item ? usualSeat(item) : 'there',
       cylinder: null,
+      positionLimit: null,
       loadedTogether: 3,
     } as const;
     const [base, device] = ((): [string, StoredDevice] | [string, undefined] => {

@@ -126,6 +126,7 @@ export function DeviceInspector({ device }: { device: Device }) {
       <div className="mt-2 space-y-1.5">
         <TextField path={[...path, 'name']} alsoAt={alsoNamed(device)} />
         <PartField device={device} />
+        {device.part.kind === 'fuse' && <FieldOf path={[...path, 'positionLimit']} />}
         {device.part.kind === 'injector' && <FieldOf path={[...path, 'part', 'cylinder']} />}
         {item?.role === 'ignition coil' && <CylinderField device={device} />}
         <FieldOf path={[...path, 'state']} />

@@ -73,12 +73,16 @@ export const fuse = catalogueKind({
   },
 });
 
-/** A relay: contact rating A, contact and coil resistance Ω. */
+/** A relay: what its contact is rated for, A, and for motors; contact and coil resistance Ω. */
 export const relay = catalogueKind({
   category: 'relay',
   title: 'Relays',
   fields: {
     contactRating: figure('current', 'A', [0.1, 1000], 'Contact rating'),
+    motorRating: {
+      ...figure('current', 'A', [0, 1000], 'Contact rating for motors (0: not said)'),
+      whenEmpty: 0,
+    },
     contactResistance: figure('resistance', 'mΩ', [0, 1], 'Contact resistance'),
     coilResistance: figure('resistance', 'Ω', [1, 10000], 'Coil resistance'),
     ...terminals,

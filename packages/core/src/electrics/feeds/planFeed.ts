@@ -44,6 +44,7 @@ export function planFeed(plan: FeedPlan): Device[] {
     replacedBy: '',
     seat: 'there',
     cylinder: null,
+    positionLimit: null,
     loadedTogether,
   } as const;
   const coil = coilConnections({
@@ -115,6 +116,7 @@ export function planCutOff(parts: {
     replacedBy: '',
     seat: 'there',
     cylinder: null,
+    positionLimit: null,
     connections: cutOffConnections(side, groundId),
   };
 }

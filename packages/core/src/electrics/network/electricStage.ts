@@ -15,6 +15,7 @@ import { type BusChain, busChains } from './busChains.ts';
 import { busFigures, terminatorsOf } from './busFigures.ts';
 import { groundFigures } from './sensorErrors.ts';
 import { pinFigures } from '../pins/pinFigures.ts';
+import type { ContactCurrents } from './ratedCurrents.ts';
 import { networkFigures } from './networkFigures.ts';
 import type { Protection } from './protection.ts';
 import { type SizedPumpFeed, pumpSupply } from './pumpSupply.ts';
@@ -27,6 +28,8 @@ export interface ElectricDesign {
   readonly runs: readonly SizedRun[];
   readonly wires: readonly SizedWire[];
   readonly fuses: readonly SizedFuse[];
+  /** what the contact of each relay carries at most */
+  readonly contacts: Readonly<Record<string, ContactCurrents>>;
   readonly protections: Readonly<Record<string, Protection>>;
   readonly feeds: readonly SizedPumpFeed[];
   readonly cases: Readonly<Record<ElectricCase, CaseVoltages>>;
@@ -59,6 +62,7 @@ export function electricStage(input: {
     runs: network.runs,
     wires: network.wires,
     fuses: [...network.fuses.values()],
+    contacts: Object.fromEntries(network.contacts),
     protections: Object.fromEntries(network.protections),
     feeds,
     cases,

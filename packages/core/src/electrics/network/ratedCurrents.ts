@@ -4,10 +4,17 @@ import type { Netlist } from '../netlist/netlist.ts';
 import { type ElectricCase } from './electricCases.ts';
 import type { LoadAt } from './liveLoads.ts';
 
-/** Current A through each wire and each fuse. */
+/** What a relay's contact carries, A: all together, and the motors alone. */
+export interface ContactCurrents {
+  readonly total: number;
+  readonly motors: number;
+}
+
+/** Current A through each wire, each fuse and the contact of each relay. */
 export interface RatedCurrents {
   readonly wires: ReadonlyMap<string, number>;
   readonly fuses: ReadonlyMap<string, number>;
+  readonly contacts: ReadonlyMap<string, ContactCurrents>;
 }
 
 /** Every wire is taken as equal: how a current divides between two ways is not known before. */
@@ -52,7 +59,7 @@ export function passiveElements(
   ];
 }
 
-/** What each wire and fuse carries in some cases, with the loads at their rated currents. */
+/** What each wire, fuse and relay carries in some cases, with the loads at their rated currents. */
 export function ratedCurrents<Case extends ElectricCase>(input: {
   readonly netlist: Netlist;
   readonly loads: readonly LoadAt[];
@@ -87,19 +94,34 @@ export function ratedCurrents<Case extends ElectricCase>(input: {
     ],
   });
   const fuses = netlist.parts.filter(({ sort }) => sort === 'fuse');
+  const relayContacts = netlist.parts.flatMap(({ id, sort, inside }) =>
+    sort === 'relay'
+      ? inside.flatMap((element) => (element.kind === 'contact' ? [[id, element.id] as const] : []))
+      : [],
+  );
+  /** What flows where some loads take nothing. */
+  const flowing = (isOff: (each: LoadAt) => boolean): ((id: string) => number) => {
+    const off = taking.filter(([each]) => isOff(each));
+    const solution = compiled.solve(
+      new Map(off.map(([, element]) => [element.id, { ...element, current: 0 }])),
+    );
+    return (id) => (solution.state === 'solved' ? Math.abs(solution.currents.get(id) ?? 0) : 0);
+  };
   return Object.fromEntries(
     cases.map((inCase): [Case, RatedCurrents] => {
-      const off = taking.filter(([each]) => !isOn(each, inCase));
-      const solution = compiled.solve(
-        new Map(off.map(([, element]) => [element.id, { ...element, current: 0 }])),
-      );
-      const of = (id: string): number =>
-        solution.state === 'solved' ? Math.abs(solution.currents.get(id) ?? 0) : 0;
+      const of = flowing((each) => !isOn(each, inCase));
+      const ofMotors = flowing((each) => each.load.behaviour !== 'motor' || !isOn(each, inCase));
       return [
         inCase,
         {
           wires: new Map(netlist.wires.map(({ id }) => [id, of(id)])),
           fuses: new Map(fuses.map(({ id }) => [id, of(`${id} element`)])),
+          contacts: new Map(
+            relayContacts.map(([id, contact]) => [
+              id,
+              { total: of(contact), motors: ofMotors(contact) },
+            ]),
+          ),
         },
       ];
     }),

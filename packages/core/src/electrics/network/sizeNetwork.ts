@@ -12,7 +12,7 @@ import { outlivesFuse } from '../power/wireCriteria.ts';
 import { type SizedFuse, fuseChoices } from './fuseChoices.ts';
 import { type LoadAt, liveLoads, loadsOn } from './liveLoads.ts';
 import { type Protection, protections } from './protection.ts';
-import { ratedCurrents } from './ratedCurrents.ts';
+import { type ContactCurrents, ratedCurrents } from './ratedCurrents.ts';
 import { type WireRun, wireRuns } from './runs.ts';
 import { upstreamResistances } from './upstream.ts';
 import { WireBook } from './wireBook.ts';
@@ -30,6 +30,8 @@ export interface SizedNetwork {
   readonly netlist: Netlist;
   readonly loads: readonly LoadAt[];
   readonly fuses: ReadonlyMap<string, SizedFuse>;
+  /** what the contact of each relay carries at most */
+  readonly contacts: ReadonlyMap<string, ContactCurrents>;
   readonly protections: ReadonlyMap<string, Protection>;
   readonly runs: readonly SizedRun[];
   /** every wire in the order of the netlist */
@@ -244,6 +246,18 @@ export function sizeNetwork(input: {
     netlist,
     loads,
     fuses,
+    contacts: new Map(
+      [...worst.contacts].map(([id, steady]) => {
+        const starting = cranking.contacts.get(id);
+        return [
+          id,
+          {
+            total: Math.max(steady.total, starting?.total ?? 0),
+            motors: Math.max(steady.motors, starting?.motors ?? 0),
+          },
+        ];
+      }),
+    ),
     protections: protectedBy,
     runs: settled,
     wires: netlist.wires.flatMap(({ id }) => byId.get(id) ?? []),

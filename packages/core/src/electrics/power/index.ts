@@ -1,4 +1,5 @@
 export * from './chooseFuse.ts';
+export * from './judgeContact.ts';
 export * from './conductor.ts';
 export * from './contacts.ts';
 export { powerFormulas } from './formulas.ts';

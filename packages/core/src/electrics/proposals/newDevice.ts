@@ -7,6 +7,7 @@ export const plainDevice = {
   replacedBy: '',
   seat: 'there',
   cylinder: null,
+  positionLimit: null,
   loadedTogether: 3,
 } as const satisfies Partial<Device>;
 

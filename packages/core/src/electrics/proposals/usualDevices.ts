@@ -119,6 +119,7 @@ const proposed = (
   replacedBy: '',
   seat: 'there',
   cylinder: null,
+  positionLimit: null,
   loadedTogether: 3,
   ...parts,
 });

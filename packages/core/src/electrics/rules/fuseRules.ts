@@ -1,9 +1,10 @@
-import { lookUp, newestOf, refOf } from '../../catalogue/index.ts';
+import { newestOf, refOf } from '../../catalogue/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
-import { nodeOf } from '../netlist/netlist.ts';
 import type { SizedFuse } from '../network/fuseChoices.ts';
+import { judgeFuse } from '../power/chooseFuse.ts';
+import { lowerFirst } from '../../quantities/index.ts';
 
 /** Fuses that are devices; those of pump feeds are told where the feed is. */
 function ownFuses({ wired, electrics, feeds }: ElectricsChecked): readonly SizedFuse[] {
@@ -66,51 +67,55 @@ const deviceFuse: ElectricsRule = {
     }),
 };
 
-const deviceRelay: ElectricsRule = {
-  id: 'device.relay',
-  source: 'relay contact ≥ 1.25 × load',
-  check: (checked) =>
-    checked.wired.devices.flatMap((device) => {
-      if (device.state === 'removed' || device.part.kind !== 'relay') return [];
-      if (checked.feeds.some(({ feed }) => feed.relayId === device.id)) return [];
-      const relay = lookUp(checked.catalogue, 'relay', device.part.item, device.id);
-      const carried = checked.electrics.wires
-        .filter(({ wire }) => wire.to.node === nodeOf(device.id, '30'))
-        .reduce((most, { task }) => Math.max(most, task.load), 0);
-      const needed = 1.25 * carried;
-      if (relay.contactRating >= needed) return [];
-      const larger = newestOf(checked.catalogue, 'relay').find(
-        ({ contactRating }) => contactRating >= needed,
-      );
-      const rating = { value: relay.contactRating, kind: 'current' } as const;
-      const limit = { value: needed, kind: 'current' } as const;
-      const finding: BuildFinding = {
-        id: `device.relay:${device.id}`,
-        rule: 'device.relay',
-        severity: 'stop',
-        where: { stage: 'devices', device: device.id },
-        title: 'Relay contact is too small',
-        because: `${device.name}: the contact is rated {rating}; 1.25 times the load is {limit}`,
-        numbers: { rating, limit },
-        measured: rating,
-        limit,
-        cures: () =>
-          larger
+const fusePosition: ElectricsRule = {
+  id: 'fuse.position',
+  source: 'what the maker of a fuse box or block allows in one position, for instance 20 A',
+  check: ({ wired, electrics, catalogue }) =>
+    electrics.fuses.flatMap(({ partId, name, judged: { fuse }, load }): BuildFinding[] => {
+      const device = wired.devices.find(({ id }) => id === partId);
+      const most = device?.positionLimit?.value;
+      if (most === undefined || fuse.rating <= most) return [];
+      const rating = { value: fuse.rating, kind: 'current' } as const;
+      const limit = { value: most, kind: 'current' } as const;
+      const cures = (): Cure<BuildCommand>[] => {
+        const smaller = newestOf(catalogue, 'fuse')
+          .filter((each) => each.style === fuse.style && each.rating <= most)
+          .sort((a, b) => a.rating - b.rating)
+          .find((each) => {
+            const { carriesLoad, ridesThrough } = judgeFuse(each, load);
+            return carriesLoad && ridesThrough;
+          });
+        return [
+          ...(smaller
             ? [
                 {
-                  text: `Fit ${larger.designation}`,
-                  command: {
-                    name: 'set',
-                    path: ['devices', device.id, 'part', 'item'],
-                    value: refOf(larger),
-                  },
+                  text: `Fit ${lowerFirst(smaller.designation)}: it carries the load`,
+                  command: { name: 'choose-fuse', deviceId: partId, item: refOf(smaller) } as const,
                 },
               ]
-            : [{ text: 'Divide the load between two relays' }],
+            : []),
+          {
+            text: 'Take it out of the box, into a holder made for it',
+            command: { name: 'set', path: ['devices', partId, 'positionLimit'], value: null },
+          },
+        ];
       };
-      return [finding];
+      return [
+        {
+          id: `fuse.position:${partId}`,
+          rule: 'fuse.position',
+          severity: 'stop',
+          where: { stage: 'devices', device: partId },
+          title: 'Fuse is larger than its position carries',
+          because: `${name} is of {rating}; its position in the box carries {limit}`,
+          numbers: { rating, limit },
+          measured: rating,
+          limit,
+          cures,
+        },
+      ];
     }),
 };
 
-/** Checks of the fuses and relays that are no pump's. */
-export const fuseRules: readonly ElectricsRule[] = [deviceFuse, deviceRelay];
+/** Checks of the fuses that are no pump's, and of the positions that fuses sit in. */
+export const fuseRules: readonly ElectricsRule[] = [deviceFuse, fusePosition];

@@ -8,6 +8,7 @@ import { panelRules } from './panelRules.ts';
 import { pinRules } from './pinRules.ts';
 import { protectionRules } from './protectionRules.ts';
 import { powerRules } from './powerRules.ts';
+import { relayRules } from './relayRules.ts';
 import { supplyRules } from './supplyRules.ts';
 import { isolatorRules } from './isolatorRules.ts';
 import { oneBox } from './oneBoxRule.ts';
@@ -27,6 +28,7 @@ export const electricsRules: readonly BuildRule<ElectricsChecked>[] = [
   ...protectionRules,
   ...feedRules,
   ...fuseRules,
+  ...relayRules,
   ...pinRules,
   ...busRules,
   ...supplyRules,

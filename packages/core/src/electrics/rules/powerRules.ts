@@ -141,11 +141,11 @@ const mainFuse: ElectricsRule = {
 
 const trigger: ElectricsRule = {
   id: 'pump.trigger',
-  source: 'what the ECU pin switches, and how much; relay contact ≥ 1.25 × load',
+  source: 'what the ECU pin switches, and how much',
   check: onFeeds((checked, feed) => {
     const findings: BuildFinding[] = [];
     const { ecu } = checked;
-    const { trigger: side, controllerId, triggerPin, relayId, id: pumpId, cutOffId } = feed.feed;
+    const { trigger: side, controllerId, triggerPin, id: pumpId, cutOffId } = feed.feed;
     const onPumpPin =
       controllerId === ENGINE_CONTROLLER && (triggerPin === '' || triggerPin === ecu.pumpPin);
     if (onPumpPin && side !== undefined && side !== ecu.pumpPinSide) {
@@ -191,38 +191,6 @@ const trigger: ElectricsRule = {
         measured: { value: coils, kind: 'current' },
         limit: { value: ecu.pumpPinCurrent, kind: 'current' },
         cures: () => [{ text: 'Use a relay with a weaker coil, or a helper relay for several' }],
-      });
-    }
-    const { relay } = feed;
-    const load = 1.25 * firstOf(feed.pumpGroup.wires).task.load;
-    if (relay && relayId !== undefined && relay.contactRating < load) {
-      const larger = newestOf(checked.catalogue, 'relay').find((i) => i.contactRating >= load);
-      findings.push({
-        id: `relay.contact:${feed.feed.id}`,
-        rule: 'pump.trigger',
-        severity: 'stop',
-        where: { stage: 'wiring', feed: feed.feed.id, part: 'relay' },
-        title: 'Relay contact is too small',
-        because: 'the contact is rated {rating}; 1.25 times the pump current is {needed}',
-        numbers: {
-          rating: { value: relay.contactRating, kind: 'current' },
-          needed: { value: load, kind: 'current' },
-        },
-        measured: { value: relay.contactRating, kind: 'current' },
-        limit: { value: load, kind: 'current' },
-        cures: () =>
-          larger
-            ? [
-                {
-                  text: `Fit ${larger.designation}`,
-                  command: {
-                    name: 'set',
-                    path: ['devices', relayId, 'part', 'item'],
-                    value: refOf(larger),
-                  },
-                },
-              ]
-            : [],
       });
     }
     return findings;

@@ -8,6 +8,7 @@ import {
   nullable,
   object,
   orderField,
+  quantityOrNone,
   record,
   text,
   whole,
@@ -71,6 +72,14 @@ export const deviceSpec = object({
     help: 'of a coil: the one that it fires',
   }),
   loadedTogether: whole({ label: 'Wires loaded in its bundle', min: 1, max: 40, initial: 4 }),
+  positionLimit: quantityOrNone('current', 'A', {
+    label: 'Its position carries',
+    help: 'of a fuse in a box or block: the most that its maker allows in one position; empty: a holder made for the fuse',
+    since: 14,
+    min: 1,
+    max: 1000,
+    message: 'a position carries from 1 to 1000 A',
+  }),
   connections: record(connectionSpec, { max: 80, key: 20, initial: {} }),
 });
 export type StoredDevice = Of<typeof deviceSpec>;

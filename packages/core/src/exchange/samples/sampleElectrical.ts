@@ -110,7 +110,7 @@ export const sampleFuses: readonly FuseItem[] = [
   ...[40, 50, 60, 80, 100, 125, 150, 175, 200, 250, 300].map(bolt),
 ];
 
-const relay = (rating: number, coilResistance: number): RelayItem => ({
+const relay = (rating: number, motorRating: number, coilResistance: number): RelayItem => ({
   category: 'relay',
   id: `RL${rating}`,
   revision: 1,
@@ -120,6 +120,7 @@ const relay = (rating: number, coilResistance: number): RelayItem => ({
   price: 4 + rating / 10,
   interchange: `relay ${rating} A`,
   contactRating: rating,
+  motorRating,
   contactResistance: 5e-3,
   coilResistance,
   ...socket(rating > 40 ? [44, 56] : [34, 46], 5.5),
@@ -127,7 +128,11 @@ const relay = (rating: number, coilResistance: number): RelayItem => ({
   wireAreaMax: (rating > 40 ? 10 : 6) * MM2,
 });
 
-export const sampleRelays: readonly RelayItem[] = [relay(30, 90), relay(40, 85), relay(70, 75)];
+export const sampleRelays: readonly RelayItem[] = [
+  relay(30, 22, 90),
+  relay(40, 30, 85),
+  relay(70, 50, 75),
+];
 
 const wire = (
   id: string,

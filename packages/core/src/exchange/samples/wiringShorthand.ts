@@ -56,6 +56,7 @@ const device = (
   replacedBy,
   seat,
   cylinder: cylinder ?? null,
+  positionLimit: null,
   loadedTogether,
   connections,
 });
