@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 /** Generous: CI runs on two slow shared cores. */
 const patient = { testTimeout: 90_000, hookTimeout: 60_000 };
+/** Modules are loaded once, not once a file: nothing here keeps a state between tests. */
+const shared = { isolate: false };
 const decorators = { oxc: { decorator: { legacy: true, emitDecoratorMetadata: true } } };
 
 export default defineConfig({
@@ -11,12 +13,19 @@ export default defineConfig({
     projects: [
       {
         ...decorators,
-        test: { ...patient, name: 'core', root: 'packages/core', include: ['src/**/*.test.ts'] },
+        test: {
+          ...patient,
+          ...shared,
+          name: 'core',
+          root: 'packages/core',
+          include: ['src/**/*.test.ts'],
+        },
       },
       {
         ...decorators,
         test: {
           ...patient,
+          ...shared,
           name: 'contract',
           root: 'packages/contract',
           include: ['src/**/*.test.ts'],
@@ -26,6 +35,7 @@ export default defineConfig({
         ...decorators,
         test: {
           ...patient,
+          ...shared,
           name: 'server',
           root: 'apps/server',
           include: ['src/**/*.test.ts'],

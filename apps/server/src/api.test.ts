@@ -9,6 +9,7 @@ import {
   wireList,
   withValueAt,
   fileTypes,
+  quantity,
 } from '@brookrain/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, beforeEach, afterEach, describe, expect, test } from 'vitest';
@@ -200,16 +201,27 @@ describe('undo and redo', () => {
 });
 
 describe('stale edits', () => {
-  test('get 409 with both versions and what changed since', async () => {
+  test('get 409 with what changed since, and no whole document', async () => {
     await server.edit(1, boost(70)).expect(200);
     const command = { name: 'set', path: ['brief', 'power'], value: { value: 150e3, unit: 'kW' } };
     const { body } = await server.edit(1, command).expect(409);
     const conflict = body as ConflictReply;
     expect(conflict.code).toBe('conflict');
-    expect(conflict.current.revision).toBe(2);
-    expect(conflict.current.document.brief.boost.value).toBe(70e3);
-    expect(hashOf(conflict.base.document)).toBe(hashOf(lantern));
-    expect(conflict.since.map((s) => s.words)).toEqual(['Boost 0.85 bar → 70 kPa']);
+    expect([conflict.baseRevision, conflict.revision]).toEqual([1, 2]);
+    expect(conflict.since).toEqual([
+      {
+        words: 'Boost 0.85 bar → 70 kPa',
+        author: 'workshop',
+        changes: [
+          {
+            path: ['brief', 'boost'],
+            before: lantern.brief.boost,
+            after: quantity(70, 'pressure', 'kPa'),
+          },
+        ],
+      },
+    ]);
+    expect(conflict.untold).toBe(0);
     expect(conflict.command).toEqual(command);
     expect((await server.read()).revision).toBe(2);
   });
@@ -219,7 +231,7 @@ describe('stale edits', () => {
     const command = { name: 'set', path: ['brief', 'cylinders'], value: 5 };
     const { body } = await server.edit(1, command).expect(409);
     const conflict = body as ConflictReply;
-    await server.edit(conflict.current.revision, conflict.command!).expect(200);
+    await server.edit(conflict.revision, conflict.command!).expect(200);
     const { document } = await server.read();
     expect([document.brief.boost.value, document.brief.cylinders]).toEqual([70e3, 5]);
   });

@@ -7,7 +7,6 @@ import { BuildsController } from './builds/builds.controller.ts';
 import { CatalogueController } from './catalogue/catalogue.controller.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
 import { ExportsController } from './exports/exports.controller.ts';
-import { SchematicController } from './exports/schematic.controller.ts';
 import { HealthController } from './health/health.controller.ts';
 import { BuildStarter } from './builds/buildStarter.ts';
 import { DemoController } from './builds/demo.controller.ts';
@@ -17,6 +16,7 @@ import { LiveEvents } from './live/liveEvents.ts';
 import { SnapshotsController } from './storage/snapshots.controller.ts';
 import { Snapshots } from './storage/snapshots.ts';
 import type { OpenDatabase } from './storage/database.ts';
+import { WorkQueue } from './work/workQueue.ts';
 import { DATABASE } from './storage/token.ts';
 
 /** The server's parts on one open database. */
@@ -29,7 +29,6 @@ export class AppModule {
         BuildsController,
         DemoController,
         ExportsController,
-        SchematicController,
         CatalogueController,
         SnapshotsController,
         LiveController,
@@ -46,6 +45,7 @@ export class AppModule {
         BuildStates,
         BuildStarter,
         CatalogueKeeper,
+        WorkQueue,
       ],
     };
   }

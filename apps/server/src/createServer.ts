@@ -1,12 +1,12 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { MOST_BYTES } from '@brookrain/contract';
 import { fileTypes } from '@brookrain/core';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
+import { MOST_SENT, boundedJson } from './boundedJson.ts';
 import { BuildStore } from './builds/buildStore.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
 import { LOOPBACK, type ServerConfig } from './config.ts';
@@ -80,9 +80,8 @@ export async function createServer(
       strictTransportSecurity: false,
     }),
   );
-  // A little above the file limit, so that the file's own message is given first.
-  app.use(express.json({ limit: MOST_BYTES + 1024 }));
-  app.use(express.text({ type: Object.values(fileTypes), limit: MOST_BYTES + 1024 }));
+  app.use(boundedJson());
+  app.use(express.text({ type: Object.values(fileTypes), limit: MOST_SENT }));
   app.useGlobalFilters(new ErrorFilter());
   serveOpenApi(app);
   serveWeb(app, config.webFolder);

@@ -1,4 +1,3 @@
-import { BadInput, NotFound } from '@brookrain/core';
 import type { ErrorReply } from '@brookrain/contract';
 import {
   type ArgumentsHost,
@@ -7,9 +6,10 @@ import {
   HttpException,
   Logger,
 } from '@nestjs/common';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
+import { tooMuchIn } from './boundedJson.ts';
 import { storageTrouble } from './storage/storageTrouble.ts';
-import { RefusedRequest, badInput, notFound } from './errors.ts';
+import { RefusedRequest, badInput, notFound, refusalOf } from './errors.ts';
 
 interface BodyError {
   readonly type?: string;
@@ -23,15 +23,18 @@ export class ErrorFilter implements ExceptionFilter {
   private readonly logger = new Logger('Request');
 
   catch(error: unknown, host: ArgumentsHost): void {
-    const response = host.switchToHttp().getResponse<Response>();
-    const refused = this.translate(error);
+    const http = host.switchToHttp();
+    const response = http.getResponse<Response>();
+    // What the reading of a body is stopped by comes here as an error of the reader's own.
+    const tooMuch = tooMuchIn(http.getRequest<Request>());
+    const refused =
+      tooMuch === undefined ? this.translate(error) : badInput([{ path: '', message: tooMuch }]);
     response.status(refused.status).type('application/json').json(refused.reply);
   }
 
   private translate(error: unknown): RefusedRequest {
-    if (error instanceof RefusedRequest) return error;
-    if (error instanceof BadInput) return badInput([{ path: error.where, message: error.message }]);
-    if (error instanceof NotFound) return badInput([{ path: error.where, message: error.message }]);
+    const refusal = refusalOf(error);
+    if (refusal) return refusal;
     const body = error as BodyError;
     const status = error instanceof HttpException ? error.getStatus() : body?.status;
     if (body?.type === 'entity.too.large' || status === 413) {

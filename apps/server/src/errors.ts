@@ -1,3 +1,4 @@
+import { BadInput, NotFound } from '@brookrain/core';
 import type { ConflictReply, ErrorReply, Issue } from '@brookrain/contract';
 
 /** A request that is answered with an error of the contract. */
@@ -24,4 +25,13 @@ export function badInput(issues: readonly Issue[]): RefusedRequest {
 /** 404 for a thing that is not there. */
 export function notFound(message: string): RefusedRequest {
   return new RefusedRequest(404, { code: 'not-found', message });
+}
+
+/** What an error of the core, or one that is a refusal already, is answered with; undefined: neither. */
+export function refusalOf(error: unknown): RefusedRequest | undefined {
+  if (error instanceof RefusedRequest) return error;
+  if (error instanceof BadInput || error instanceof NotFound) {
+    return badInput([{ path: error.where, message: error.message }]);
+  }
+  return undefined;
 }

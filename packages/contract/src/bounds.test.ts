@@ -1,4 +1,6 @@
+import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { jsonTooMuch } from './jsonBounds.ts';
 import { StartMessage } from './messages/buildMessages.ts';
 import { messageIssues } from './messageIssues.ts';
 import { parseSafeJson, structureIssue } from './safeJson.ts';
@@ -25,6 +27,29 @@ describe('what is too much is refused before anything looks into it', () => {
       { path: 'constructor' },
     ]);
     expect(parseSafeJson(JSON.stringify(keys(40_000)))).toMatchObject({ ok: false });
+  });
+
+  test('in JSON before it is read: what is looked at as text, and as bytes, and as values', () => {
+    const text = fc.oneof(
+      fc.json({ maxDepth: 6 }),
+      fc.jsonValue().map((value) => JSON.stringify({ value, words: '[{,}]"\\' })),
+    );
+    fc.assert(
+      fc.property(text, (json) => {
+        expect(jsonTooMuch(json)).toBeUndefined();
+        expect(jsonTooMuch(Buffer.from(json))).toBeUndefined();
+      }),
+    );
+    const list = (count: number) => JSON.stringify(new Array(count).fill('a,b'));
+    const deep = (depth: number) => `${'['.repeat(depth)}${']'.repeat(depth)}`;
+    for (const json of [keys(3000), keys(3001), keys(80_000)].map((each) => JSON.stringify(each))) {
+      const refused = structureIssue(JSON.parse(json))?.message;
+      expect(jsonTooMuch(json)).toBe(refused);
+      expect(jsonTooMuch(Buffer.from(json))).toBe(refused);
+    }
+    for (const json of [list(20_000), list(20_001), deep(25), deep(26), deep(8000)]) {
+      expect(jsonTooMuch(json), json.slice(0, 20)).toBe(structureIssue(JSON.parse(json))?.message);
+    }
   });
 
   test.each([

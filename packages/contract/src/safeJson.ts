@@ -1,23 +1,19 @@
 import type { Issue } from './issue.ts';
+import { boundWords, jsonBounds, jsonTooMuch } from './jsonBounds.ts';
 
 export const MOST_BYTES = 10 * 1024 * 1024;
-const DEEPEST = 24;
-const MOST_VALUES = 400_000;
-/** of one object, and of one list */
-const MOST_KEYS = 3000;
-const MOST_ENTRIES = 20_000;
 const forbiddenKeys = new Set(['__proto__', 'constructor', 'prototype']);
 
 /** A value that holds nothing hostile: depth, size and keys are within bounds. */
 export function structureIssue(value: unknown): Issue | undefined {
   let count = 0;
   const walk = (node: unknown, path: string, depth: number): Issue | undefined => {
-    if (++count > MOST_VALUES) return { path, message: 'the file holds too many values' };
+    if (++count > jsonBounds.values) return { path, message: boundWords.values };
     if (typeof node !== 'object' || node === null) return undefined;
-    if (depth > DEEPEST) return { path, message: `nested deeper than ${DEEPEST} levels` };
+    if (depth > jsonBounds.depth) return { path, message: boundWords.depth };
     const keys = Object.keys(node);
-    const most = Array.isArray(node) ? MOST_ENTRIES : MOST_KEYS;
-    if (keys.length > most) return { path, message: `at most ${most} entries in one place` };
+    const most = Array.isArray(node) ? 'entries' : 'keys';
+    if (keys.length > jsonBounds[most]) return { path, message: boundWords[most] };
     for (const key of keys) {
       const at = path === '' ? key : `${path}.${key}`;
       if (forbiddenKeys.has(key)) return { path: at, message: `the key "${key}" is not allowed` };
@@ -38,6 +34,8 @@ export function parseSafeJson(text: string): ParsedJson {
   if (text.length > MOST_BYTES) {
     return { ok: false, issues: [{ path: '', message: 'the file is larger than 10 MB' }] };
   }
+  const tooMuch = jsonTooMuch(text);
+  if (tooMuch !== undefined) return { ok: false, issues: [{ path: '', message: tooMuch }] };
   let value: unknown;
   try {
     value = JSON.parse(text);

@@ -2,6 +2,7 @@ import {
   type BuildCommand,
   type BuildDocument,
   type CatalogueItem,
+  type DocumentDifference,
   type Patch,
   applyCommand,
   applyPatch,
@@ -16,12 +17,12 @@ import {
   commandIssues,
   documentIssues,
   editIssues,
-  readBuildFile,
 } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { RefusedRequest, badInput, notFound } from '../errors.ts';
 import { LiveEvents } from '../live/liveEvents.ts';
+import { WorkQueue } from '../work/workQueue.ts';
 import { BuildHistory } from './buildHistory.ts';
 import { BuildStore, type NewRevision } from './buildStore.ts';
 
@@ -29,6 +30,26 @@ import { BuildStore, type NewRevision } from './buildStore.ts';
 function refuse(issues: readonly Issue[]): void {
   if (issues.length > 0) throw badInput(issues);
 }
+
+/** A stale edit is told of so many later edits, and of each so many places. */
+const MOST_TOLD = 10;
+const MOST_CHANGES = 20;
+/** Longest text, and largest value as JSON, that is told whole. */
+const LONGEST_TOLD = 400;
+
+/** A value as far as it takes to say in few words what it is. */
+function told(value: unknown): unknown {
+  if (typeof value === 'string') return value.slice(0, LONGEST_TOLD);
+  if (typeof value !== 'object' || value === null) return value;
+  if (JSON.stringify(value).length <= LONGEST_TOLD) return value;
+  return Array.isArray(value) ? Array<null>(Math.min(value.length, LONGEST_TOLD)).fill(null) : {};
+}
+
+const inShort = ({ path, before, after }: DocumentDifference): DocumentDifference => ({
+  path,
+  before: told(before),
+  after: told(after),
+});
 
 /** Who changes a build, from which revision, and how the history calls it. */
 export interface Change {
@@ -46,6 +67,7 @@ export class BuildEditor {
     @Inject(BuildHistory) private readonly history: BuildHistory,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(LiveEvents) private readonly live: LiveEvents,
+    @Inject(WorkQueue) private readonly work: WorkQueue,
   ) {}
 
   /** Runs a command on the revision it started from. 400 when refused, 409 when stale. */
@@ -138,9 +160,10 @@ export class BuildEditor {
   }
 
   /** What importing a file over a build would change; nothing is written. */
-  preview(id: string, text: string): ImportPreview {
+  async preview(id: string, text: string): Promise<ImportPreview> {
+    this.store.read(id);
+    const read = await this.readFile(text);
     const current = this.store.read(id);
-    const read = this.readFile(text);
     return {
       name: read.document.name,
       newItems: read.newItems.map((item) => `${item.designation} (${item.id})`),
@@ -149,9 +172,10 @@ export class BuildEditor {
   }
 
   /** Imports a file over a build as one edit that can be undone. */
-  importOver(id: string, change: Change, text: string): BuildReply {
+  async importOver(id: string, change: Change, text: string): Promise<BuildReply> {
+    this.store.read(id);
+    const read = await this.readFile(text);
     const current = this.store.read(id);
-    const read = this.readFile(text);
     const command: BuildCommand = { name: 'replace-document', document: read.document };
     if (current.revision !== change.baseRevision) {
       throw this.conflict(current, change.baseRevision, command);
@@ -160,8 +184,8 @@ export class BuildEditor {
   }
 
   /** Imports a file as a new build. */
-  importNew(text: string, author: string): BuildReply {
-    const read = this.readFile(text);
+  async importNew(text: string, author: string): Promise<BuildReply> {
+    const read = await this.readFile(text);
     return this.create({
       document: read.document,
       author,
@@ -179,8 +203,10 @@ export class BuildEditor {
     return created;
   }
 
-  private readFile(text: string): { document: BuildDocument; newItems: CatalogueItem[] } {
-    const read = readBuildFile(text, this.catalogue.all());
+  private async readFile(
+    text: string,
+  ): Promise<{ document: BuildDocument; newItems: CatalogueItem[] }> {
+    const read = await this.work.readBuild(text);
     if (!read.ok) throw badInput(read.issues);
     return { document: read.document, newItems: this.catalogue.missing(read.items) };
   }
@@ -212,30 +238,28 @@ export class BuildEditor {
     baseRevision: number,
     command: BuildCommand | null,
   ): RefusedRequest {
-    const base = this.store.documentAt(current.id, baseRevision);
     const reply: ConflictReply = {
       code: 'conflict',
       message: 'someone else changed this build meanwhile; your edit was not made',
-      current,
-      base: { revision: baseRevision, document: base },
+      revision: current.revision,
+      baseRevision,
       command,
-      since: this.changesSince(current.id, baseRevision, base),
+      ...this.changesSince(current.id, baseRevision),
     };
     return new RefusedRequest(409, reply);
   }
 
-  /** What each later revision changed, by place. */
-  private changesSince(
-    id: string,
-    baseRevision: number,
-    base: BuildDocument | null,
-  ): ConflictReply['since'] {
-    let before = base;
-    return this.history.since(id, baseRevision).map(({ number, words, author }) => {
+  /** What the last few later revisions changed, by place, and how many come before them. */
+  private changesSince(id: string, baseRevision: number): Pick<ConflictReply, 'since' | 'untold'> {
+    const later = this.history.namesSince(id, baseRevision);
+    const newest = later.slice(-MOST_TOLD);
+    let before = this.store.documentAt(id, (newest[0]?.number ?? 1) - 1);
+    const since = newest.map(({ number, words, author }) => {
       const after = this.store.documentAt(id, number);
       const changes = before && after ? diffDocuments(before, after) : [];
       before = after;
-      return { words, author, changes };
+      return { words, author, changes: changes.slice(0, MOST_CHANGES).map(inShort) };
     });
+    return { since, untold: later.length - newest.length };
   }
 }

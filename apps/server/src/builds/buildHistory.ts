@@ -1,13 +1,14 @@
 import { type BuildDocument, type Patch, applyPatch, storedDocument } from '@brookrain/core';
 import type { RevisionReply } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, gt, gte, lte } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, gte, lt, lte, or, sql } from 'drizzle-orm';
 import { notFound } from '../errors.ts';
 import type { Database } from '../storage/database.ts';
 import { buildCheckpoints, buildRevisions } from '../storage/schema.ts';
 import { DATABASE } from '../storage/token.ts';
 import { legacyDocument } from './legacyHistory.ts';
-import { type HistoryStep, undoStacks } from './undoHistory.ts';
+import { Newest } from './newest.ts';
+import { type HistoryStep, type UndoStacks, undoStacks } from './undoHistory.ts';
 
 export type RevisionRow = typeof buildRevisions.$inferSelect;
 
@@ -17,19 +18,50 @@ export const CHECKPOINT_EVERY = 50;
 /** Up to this format things stood in lists, and patches named them by position. */
 const LAST_WITHOUT_IDS = 3;
 
+/** Builds whose stacks of undo are remembered. */
+const REMEMBERED = 500;
+
+interface KnownStacks extends UndoStacks {
+  /** the last revision that they know of */
+  readonly upTo: number;
+  readonly migratedAt: number | undefined;
+}
+
+/** Which revisions are told: those before one, with some words in them; '': all. */
+export interface RevisionsAsked {
+  readonly before: number | undefined;
+  readonly find: string;
+  readonly most: number;
+}
+
 /** What was: revisions of builds and the documents as they were then. */
 @Injectable()
 export class BuildHistory {
+  private readonly stacks = new Newest<KnownStacks>(REMEMBERED);
+
   constructor(@Inject(DATABASE) private readonly database: Database) {}
 
-  /** What is told of the revisions of a build, newest first. */
-  told(id: string): RevisionReply[] {
-    const { number, kind, author, time, words, hash } = buildRevisions;
+  /** What is told of a page of the revisions of a build, newest first. */
+  told(id: string, { before, find, most }: RevisionsAsked): RevisionReply[] {
+    const { buildId, number, kind, author, time, words, hash } = buildRevisions;
+    const sought = `%${find.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`;
     return this.database
       .select({ number, kind, author, time, words, hash })
       .from(buildRevisions)
-      .where(eq(buildRevisions.buildId, id))
-      .orderBy(desc(buildRevisions.number))
+      .where(
+        and(
+          eq(buildId, id),
+          before === undefined ? undefined : lt(number, before),
+          find === ''
+            ? undefined
+            : or(
+                sql`${words} like ${sought} escape '\\'`,
+                sql`${author} like ${sought} escape '\\'`,
+              ),
+        ),
+      )
+      .orderBy(desc(number))
+      .limit(most)
       .all();
   }
 
@@ -37,6 +69,17 @@ export class BuildHistory {
   since(id: string, number: number): RevisionRow[] {
     return this.database
       .select()
+      .from(buildRevisions)
+      .where(and(eq(buildRevisions.buildId, id), gt(buildRevisions.number, number)))
+      .orderBy(asc(buildRevisions.number))
+      .all();
+  }
+
+  /** What the revisions after one are called, oldest first. */
+  namesSince(id: string, number: number): Pick<RevisionRow, 'number' | 'words' | 'author'>[] {
+    const { words, author } = buildRevisions;
+    return this.database
+      .select({ number: buildRevisions.number, words, author })
       .from(buildRevisions)
       .where(and(eq(buildRevisions.buildId, id), gt(buildRevisions.number, number)))
       .orderBy(asc(buildRevisions.number))
@@ -71,24 +114,39 @@ export class BuildHistory {
     /** the revision that brought the document up to this format, if there is one */
     migratedAt: number | undefined;
   } {
-    const steps = this.database
-      .select({
-        number: buildRevisions.number,
-        kind: buildRevisions.kind,
-        target: buildRevisions.target,
-        words: buildRevisions.words,
-      })
+    const { undo, redo, migratedAt } = this.stacksOf(id);
+    return { undo: this.step(id, undo.at(-1)), redo: this.step(id, redo.at(-1)), migratedAt };
+  }
+
+  /** The stacks of a build; of a history that is known only what was added is read. */
+  private stacksOf(id: string): KnownStacks {
+    const known = this.stacks.get(id) ?? { undo: [], redo: [], upTo: 0, migratedAt: undefined };
+    const { number, kind, target } = buildRevisions;
+    const added = this.database
+      .select({ number, kind, target })
       .from(buildRevisions)
-      .where(eq(buildRevisions.buildId, id))
-      .orderBy(asc(buildRevisions.number))
+      .where(and(eq(buildRevisions.buildId, id), gt(number, known.upTo)))
+      .orderBy(asc(number))
       .all();
-    const { undo, redo } = undoStacks(steps);
-    const at = (number: number | undefined) => steps.find((step) => step.number === number);
-    return {
-      undo: at(undo.at(-1)),
-      redo: at(redo.at(-1)),
-      migratedAt: steps.findLast((step) => step.kind === 'migrate')?.number,
+    const last = added.at(-1);
+    if (!last) return known;
+    const stacks: KnownStacks = {
+      ...undoStacks(added, known),
+      upTo: last.number,
+      migratedAt: added.findLast((step) => step.kind === 'migrate')?.number ?? known.migratedAt,
     };
+    this.stacks.set(id, stacks);
+    return stacks;
+  }
+
+  private step(id: string, wanted: number | undefined): HistoryStep | undefined {
+    if (wanted === undefined) return undefined;
+    const { number, kind, target, words } = buildRevisions;
+    return this.database
+      .select({ number, kind, target, words })
+      .from(buildRevisions)
+      .where(and(eq(buildRevisions.buildId, id), eq(number, wanted)))
+      .get();
   }
 
   /** The document as it was at a revision, brought up to this format; null when there is none. */

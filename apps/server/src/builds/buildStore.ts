@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import {
   type BuildCommand,
   type BuildDocument,
@@ -7,7 +8,12 @@ import {
   type Patch,
   storedDocument,
 } from '@brookrain/core';
-import type { BuildReply, BuildSummary, RevisionReply } from '@brookrain/contract';
+import {
+  type BuildReply,
+  type BuildSummary,
+  REVISIONS_A_PAGE,
+  type RevisionReply,
+} from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { asc, count, eq, sql } from 'drizzle-orm';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
@@ -16,7 +22,13 @@ import type { Database } from '../storage/database.ts';
 import { documentHash } from '../storage/documentHash.ts';
 import { buildCheckpoints, buildRevisions, builds } from '../storage/schema.ts';
 import { DATABASE } from '../storage/token.ts';
-import { BuildHistory, CHECKPOINT_EVERY, type RevisionRow } from './buildHistory.ts';
+import {
+  BuildHistory,
+  CHECKPOINT_EVERY,
+  type RevisionRow,
+  type RevisionsAsked,
+} from './buildHistory.ts';
+import { Newest } from './newest.ts';
 
 type BuildRow = typeof builds.$inferSelect;
 
@@ -38,13 +50,16 @@ export interface Sent {
   readonly version: string;
 }
 
+/** Builds that are remembered as they stand: those that were asked for last. */
+const REMEMBERED = 60;
+
 /** Builds and their revisions in SQLite. */
 @Injectable()
 export class BuildStore {
   /** replies as they are sent, and the histories told with them */
   private readonly sent = new WeakMap<BuildReply, { build?: Buffer; revisions?: Buffer }>();
   /** newest replies by build; a revision never changes */
-  private readonly known = new Map<string, BuildReply>();
+  private readonly known = new Newest<BuildReply>(REMEMBERED);
   /** asks at which revision a build stands; prepared once, since every read asks it */
   private readonly head;
 
@@ -104,13 +119,16 @@ export class BuildStore {
     return { body: sent.build, version: `${reply.revision}-${reply.updatedAt}` };
   }
 
-  /** The history of a build, newest first. */
-  revisions(id: string): RevisionReply[] {
+  /** A page of the history of a build, newest first. */
+  revisions(
+    id: string,
+    asked: RevisionsAsked = { before: undefined, find: '', most: REVISIONS_A_PAGE },
+  ): RevisionReply[] {
     this.row(id);
-    return this.history.told(id);
+    return this.history.told(id, asked);
   }
 
-  /** The history of a build as it is sent; written once for each revision. */
+  /** The newest page of the history of a build as it is sent; written once for each revision. */
   revisionsSent(id: string): Sent {
     const reply = this.read(id);
     const sent = this.sentOf(reply);
@@ -160,19 +178,24 @@ export class BuildStore {
     this.database.update(builds).set({ archived }).where(eq(builds.id, id)).run();
   }
 
-  /** Newest documents of all builds. */
-  documents(): { id: string; name: string; archived: boolean; document: BuildDocument }[] {
-    return this.database
-      .select()
+  /** Builds that mention a part, by name; read a few at a time, so that others are answered. */
+  async mentioning(
+    itemId: string,
+  ): Promise<{ id: string; name: string; archived: boolean; document: BuildDocument }[]> {
+    const quoted = JSON.stringify(itemId);
+    const ids = this.database
+      .select({ id: builds.id })
       .from(builds)
+      .where(sql`instr(${builds.document}, ${quoted}) > 0`)
       .orderBy(asc(builds.name))
-      .all()
-      .map(({ id, name, archived, document }) => ({
-        id,
-        name,
-        archived,
-        document: JSON.parse(document) as BuildDocument,
-      }));
+      .all();
+    const found = [];
+    for (const { id } of ids) {
+      const { name, archived, document } = this.row(id);
+      found.push({ id, name, archived, document: JSON.parse(document) as BuildDocument });
+      await nextTurn();
+    }
+    return found;
   }
 
   /** The document as it was at a revision; null when there is none. */

@@ -9,6 +9,7 @@ import {
   EditMessage,
   GoBackMessage,
   type ImportPreview,
+  REVISIONS_A_PAGE,
   type RevisionDocumentReply,
   StartMessage,
   type StartReply,
@@ -32,7 +33,14 @@ import { asAttachment } from '../asAttachment.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { NOBODY, textBody, wholeNumber } from '../requests.ts';
 import { ModelPipe } from '../modelPipe.ts';
-import { MayBeMissing, MayConflict, Replies, Takes, TakesText } from '../openapi/replies.ts';
+import {
+  MayBeBusy,
+  MayBeMissing,
+  MayConflict,
+  Replies,
+  Takes,
+  TakesText,
+} from '../openapi/replies.ts';
 import { BuildEditor, type Change } from './buildEditor.ts';
 import { BuildStarter } from './buildStarter.ts';
 import { BuildStates } from './buildStates.ts';
@@ -83,7 +91,7 @@ export class BuildsController {
   @ApiConsumes(fileTypes.json)
   @TakesText('The build file')
   @Replies(201, 'BuildReply', 'The new build')
-  importNew(@Body() text: unknown): BuildReply {
+  importNew(@Body() text: unknown): Promise<BuildReply> {
     return this.editor.importNew(textBody(text), NOBODY);
   }
 
@@ -121,11 +129,29 @@ export class BuildsController {
   }
 
   @Get(':id/revisions')
-  @ApiOperation({ summary: 'The history of a build, newest first' })
-  @Replies(200, 'RevisionReply', 'The revisions', true)
+  @ApiOperation({ summary: 'A page of the history of a build, newest first' })
+  @ApiQuery({
+    name: 'before',
+    required: false,
+    description: 'Revisions before this one',
+    type: Number,
+  })
+  @ApiQuery({ name: 'find', required: false, description: 'Only those with these words in them' })
+  @Replies(200, 'RevisionReply', `At most ${REVISIONS_A_PAGE} revisions`, true)
   @MayBeMissing()
-  revisions(@Param('id') id: string, @Res() response: Response): void {
-    sendJson(response, this.store.revisionsSent(id));
+  revisions(
+    @Param('id') id: string,
+    @Query('before') before: string | undefined,
+    @Query('find') find: unknown,
+    @Res() response: Response,
+  ): void {
+    const words = typeof find === 'string' ? find.slice(0, 200) : '';
+    if (before === undefined && words === '') {
+      sendJson(response, this.store.revisionsSent(id));
+      return;
+    }
+    const from = before === undefined ? undefined : wholeNumber(before, 'before');
+    response.json(this.store.revisions(id, { before: from, find: words, most: REVISIONS_A_PAGE }));
   }
 
   @Get(':id/revisions/:number')
@@ -154,7 +180,8 @@ export class BuildsController {
   @ApiOperation({ summary: 'How many stops and warnings stand against a build' })
   @Replies(200, 'BuildStateReply', 'The counts')
   @MayBeMissing()
-  state(@Param('id') id: string): BuildStateReply {
+  @MayBeBusy()
+  state(@Param('id') id: string): Promise<BuildStateReply> {
     return this.states.of(id);
   }
 
@@ -212,7 +239,7 @@ export class BuildsController {
   @TakesText('The build file')
   @Replies(200, 'ImportPreview', 'The changes; nothing is written')
   @MayBeMissing()
-  preview(@Param('id') id: string, @Body() text: unknown): ImportPreview {
+  preview(@Param('id') id: string, @Body() text: unknown): Promise<ImportPreview> {
     return this.editor.preview(id, textBody(text));
   }
 
@@ -229,7 +256,7 @@ export class BuildsController {
     @Param('id') id: string,
     @Query('baseRevision') baseRevision: string,
     @Body() text: unknown,
-  ): BuildReply {
+  ): Promise<BuildReply> {
     const base = wholeNumber(baseRevision, 'baseRevision');
     return this.editor.importOver(id, { baseRevision: base, author: NOBODY }, textBody(text));
   }

@@ -6,16 +6,22 @@ export interface HistoryStep {
   readonly words: string;
 }
 
+/** Revisions that undo would take back and redo would put back, newest last. */
+export interface UndoStacks {
+  readonly undo: readonly number[];
+  readonly redo: readonly number[];
+}
+
 /**
- * Revisions that undo would take back and redo would put back, newest last. Nothing is taken back
+ * The stacks of a history, or of what was added to one whose stacks are known. Nothing is taken back
  * across a change of the document's format.
  */
-export function undoStacks(history: readonly Omit<HistoryStep, 'words'>[]): {
-  undo: number[];
-  redo: number[];
-} {
-  let undo: number[] = [];
-  let redo: number[] = [];
+export function undoStacks(
+  history: readonly Omit<HistoryStep, 'words'>[],
+  known: UndoStacks = { undo: [], redo: [] },
+): UndoStacks {
+  let undo = [...known.undo];
+  let redo = [...known.redo];
   for (const step of history) {
     switch (step.kind) {
       case 'create':

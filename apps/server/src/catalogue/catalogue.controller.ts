@@ -78,7 +78,7 @@ export class CatalogueController {
     @Query('format') format: string | undefined,
     @Query('category') category: string | undefined,
     @Body() text: unknown,
-  ): ImportItemsReply {
+  ): Promise<ImportItemsReply> {
     if (format === 'csv') return this.keeper.importSheet(categoryOf(category), textBody(text));
     if (format === 'json') return this.keeper.importJson(textBody(text));
     throw badInput([{ path: 'format', message: 'must be csv or json' }]);
@@ -88,7 +88,7 @@ export class CatalogueController {
   @ApiOperation({ summary: 'Builds that use an item' })
   @Replies(200, 'WhereUsedReply', 'The builds, each with the revision it uses')
   @MayBeMissing()
-  whereUsed(@Param('id') id: string): WhereUsedReply {
+  whereUsed(@Param('id') id: string): Promise<WhereUsedReply> {
     return this.keeper.whereUsed(id);
   }
 }

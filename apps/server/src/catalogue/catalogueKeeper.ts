@@ -1,20 +1,22 @@
-import { type CatalogueCategory, type CatalogueItem, newestOf } from '@brookrain/core';
 import {
   type ImportItemsReply,
-  type Issue,
   type KeptItemReply,
   type WhereUsedReply,
   itemIssues,
-  parseSafeJson,
-  readItemsSheet,
   sameItem,
   structureIssue,
 } from '@brookrain/contract';
-import { migrateItem, referencesOf } from '@brookrain/core';
+import {
+  type CatalogueCategory,
+  type CatalogueItem,
+  newestOf,
+  referencesOf,
+} from '@brookrain/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { BuildStore } from '../builds/buildStore.ts';
 import { badInput, notFound } from '../errors.ts';
 import { LiveEvents } from '../live/liveEvents.ts';
+import { WorkQueue } from '../work/workQueue.ts';
 import { CatalogueStore } from './catalogueStore.ts';
 
 /** Adds items and new revisions to the catalogue; what is there is never changed. */
@@ -24,67 +26,56 @@ export class CatalogueKeeper {
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(BuildStore) private readonly builds: BuildStore,
     @Inject(LiveEvents) private readonly live: LiveEvents,
+    @Inject(WorkQueue) private readonly work: WorkQueue,
   ) {}
 
   /** Keeps one item as the next revision of its id; 400 with the place of each mistake. */
-  keep(item: unknown): KeptItemReply {
-    const structure = structureIssue(item);
+  keep(sent: unknown): KeptItemReply {
+    const structure = structureIssue(sent);
     if (structure) throw badInput([{ ...structure, path: `item.${structure.path}` }]);
-    const [kept] = this.keepAll([{ ...(item as object), revision: 1 }], () => 'item');
+    const item = { ...(sent as object), revision: 1 };
+    const issues = itemIssues(item, 'item');
+    if (issues.length > 0) throw badInput(issues);
+    const [kept] = this.keepAll([item as CatalogueItem], () => 'item');
     return kept!;
   }
 
   /** Keeps every item of a CSV table of one category, or none when a cell is wrong. */
-  importSheet(category: CatalogueCategory, text: string): ImportItemsReply {
-    const sheet = readItemsSheet(category, text);
-    if (sheet.problems.length > 0) {
-      throw badInput(
-        sheet.problems.slice(0, 200).map(({ row, column, message }) => ({
-          path: `row ${row + 1}, column ${column + 1}`,
-          message,
-        })),
-      );
-    }
-    return this.importReply(this.keepAll(sheet.items, (i) => `items.${i}`));
+  async importSheet(category: CatalogueCategory, text: string): Promise<ImportItemsReply> {
+    return this.importReply(await this.work.readSheet(category, text));
   }
 
   /** Keeps every item of a JSON list, or none. */
-  importJson(text: string): ImportItemsReply {
-    const parsed = parseSafeJson(text);
-    if (!parsed.ok) throw badInput(parsed.issues);
-    const list = Array.isArray(parsed.value)
-      ? parsed.value
-      : (parsed.value as { items?: unknown } | null)?.items;
-    if (!Array.isArray(list))
-      throw badInput([{ path: 'items', message: 'must be a list of items' }]);
-    if (list.length === 0) throw badInput([{ path: 'items', message: 'there are no items here' }]);
-    if (list.length > 2000) throw badInput([{ path: 'items', message: 'at most 2 000 items' }]);
-    return this.importReply(this.keepAll(list.map(migrateItem), (i) => `items.${i}`));
+  async importJson(text: string): Promise<ImportItemsReply> {
+    return this.importReply(await this.work.readItems(text));
   }
 
-  private importReply(kept: readonly KeptItemReply[]): ImportItemsReply {
+  private importReply(items: readonly CatalogueItem[]): ImportItemsReply {
+    const kept = this.keepAll(items, (i) => `items.${i}`);
     const fresh = kept.filter((k) => k.isNew).map((k) => k.item);
     return { kept: fresh, unchanged: kept.length - fresh.length };
   }
 
-  private keepAll(items: readonly unknown[], pathOf: (index: number) => string): KeptItemReply[] {
-    const issues: Issue[] = items.flatMap((item, i) => itemIssues(item, pathOf(i)));
-    if (issues.length > 0) throw badInput(issues.slice(0, 200));
+  private keepAll(
+    items: readonly CatalogueItem[],
+    pathOf: (index: number) => string,
+  ): KeptItemReply[] {
+    /** newest revision of each id, with those that are kept now */
+    const newest = new Map<string, CatalogueItem>();
+    for (const item of this.catalogue.all().items) {
+      if ((newest.get(item.id)?.revision ?? 0) < item.revision) newest.set(item.id, item);
+    }
     const fresh: CatalogueItem[] = [];
-    const replies = (items as readonly CatalogueItem[]).map((item, i): KeptItemReply => {
-      const known = [...this.catalogue.all().items, ...fresh].filter((k) => k.id === item.id);
-      const other = known.find((k) => k.category !== item.category);
-      if (other) {
-        const message = `"${item.id}" is already the id of a ${other.category}`;
+    const replies = items.map((item, i): KeptItemReply => {
+      const known = newest.get(item.id);
+      if (known && known.category !== item.category) {
+        const message = `"${item.id}" is already the id of a ${known.category}`;
         throw badInput([{ path: `${pathOf(i)}.id`, message }]);
       }
-      const newest = known.reduce<CatalogueItem | undefined>(
-        (best, k) => (!best || k.revision > best.revision ? k : best),
-        undefined,
-      );
-      if (newest && sameItem(newest, item)) return { item: newest, isNew: false };
-      const kept = { ...item, revision: (newest?.revision ?? 0) + 1 };
+      if (known && sameItem(known, item)) return { item: known, isNew: false };
+      const kept = { ...item, revision: (known?.revision ?? 0) + 1 };
       fresh.push(kept);
+      newest.set(kept.id, kept);
       return { item: kept, isNew: true };
     });
     this.catalogue.install(fresh);
@@ -93,12 +84,13 @@ export class CatalogueKeeper {
   }
 
   /** Builds that use an item, each with the revision it uses. */
-  whereUsed(id: string): WhereUsedReply {
+  async whereUsed(id: string): Promise<WhereUsedReply> {
     if (!this.catalogue.all().items.some((item) => item.id === id)) {
       throw notFound(`there is no item "${id.slice(0, 60)}"`);
     }
+    const mentioning = await this.builds.mentioning(id);
     return {
-      uses: this.builds.documents().flatMap((build) =>
+      uses: mentioning.flatMap((build) =>
         referencesOf(build.document)
           .filter((ref) => ref.id === id)
           .map(({ revision }) => ({

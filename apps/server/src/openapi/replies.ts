@@ -25,6 +25,14 @@ export function Replies(status: number, schema: string, description: string, man
 export const MayBeMissing = () =>
   ApiResponse({ status: 404, description: 'There is no such thing', schema: named('ErrorReply') });
 
+/** 503 of routes whose answer is worked out beside everything else. */
+export const MayBeBusy = () =>
+  ApiResponse({
+    status: 503,
+    description: 'Too much is being worked out already; ask again in a moment',
+    schema: named('ErrorReply'),
+  });
+
 /** 409 of routes that change a build. */
 export const MayConflict = () =>
   ApiResponse({

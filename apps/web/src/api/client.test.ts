@@ -40,12 +40,12 @@ describe('talking to the server', () => {
     expect(error.conflict).toBeUndefined();
   });
 
-  test('a conflict brings both versions', async () => {
-    answer(409, { code: 'conflict', message: 'stale', current: { revision: 2 }, since: [] });
+  test('a conflict brings the revision that the build stands at', async () => {
+    answer(409, { code: 'conflict', message: 'stale', revision: 2, since: [] });
     const error = await failure(
       api.step('x', { baseRevision: 1, editId: 'e-0000002', author: 'a' }, 'undo'),
     );
-    expect(error.conflict?.current.revision).toBe(2);
+    expect(error.conflict?.revision).toBe(2);
   });
 
   test('no answer at all says that nothing accepted is lost', async () => {

@@ -93,7 +93,13 @@ export const api = {
   archive: (id: string, archived: boolean) =>
     ask<BuildReply>(`${buildPath(id)}/archive`, post({ archived })),
   resetDemos: () => ask<BuildSummary[]>('/demo/reset', post({})),
-  revisions: (id: string) => ask<RevisionReply[]>(`${buildPath(id)}/revisions`),
+  revisions: (id: string, asked: { before?: number | undefined; find?: string } = {}) => {
+    const query = new URLSearchParams();
+    if (asked.before !== undefined) query.set('before', `${asked.before}`);
+    if (asked.find) query.set('find', asked.find);
+    const text = query.toString();
+    return ask<RevisionReply[]>(`${buildPath(id)}/revisions${text === '' ? '' : `?${text}`}`);
+  },
   revision: (id: string, number: number) =>
     ask<RevisionDocumentReply>(`${buildPath(id)}/revisions/${number}`),
   edit: (id: string, head: ChangeHead, command: BuildCommand) =>

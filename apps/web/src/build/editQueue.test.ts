@@ -31,7 +31,7 @@ function fakeServer(revision = 1) {
           const conflict = {
             code: 'conflict',
             message: 'stale',
-            current: reply(current),
+            revision: current,
             since: [],
           };
           return Promise.reject(new ApiError(409, conflict as unknown as ConflictReply));

@@ -129,7 +129,7 @@ export class EditQueue {
       this.edits = this.edits.slice(1);
       if (error instanceof ApiError && error.conflict) {
         this.held = true;
-        this.revision = error.conflict.current.revision;
+        this.revision = error.conflict.revision;
         this.changed();
         this.events.conflict(error.conflict, edit);
         return false;

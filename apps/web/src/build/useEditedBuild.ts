@@ -110,8 +110,12 @@ export function useEditedBuild(
           show(reply);
         },
         conflict: (reply, edit) => {
-          show(reply.current);
-          setConflict({ reply, edit });
+          // What is asked of the person rests on the newest version: it is shown first.
+          const ask = (): void => setConflict({ reply, edit });
+          void api.build(id).then((newest) => {
+            show(newest);
+            ask();
+          }, ask);
         },
         refused: (error) => {
           toast.error(error instanceof Error ? error.message : String(error));

@@ -7,7 +7,7 @@ const MOST_CHANGES = 8;
 
 /** Shown when someone else changed the build first: both versions, and re-apply. */
 export function ConflictDialog() {
-  const { conflict, reapply, dropConflict } = useBuild();
+  const { conflict, stored: build, reapply, dropConflict } = useBuild();
   const [{ numbers }] = useUnits();
   return (
     <Dialog.Root open={conflict !== undefined} onOpenChange={(open) => !open && dropConflict()}>
@@ -24,6 +24,11 @@ export function ConflictDialog() {
             <dl className="mt-3 space-y-2">
               <div>
                 <dt className="text-[13px] text-second">Changed meanwhile</dt>
+                {conflict.untold > 0 && (
+                  <dd className="text-second">
+                    {conflict.untold} earlier {conflict.untold === 1 ? 'edit' : 'edits'}, and then
+                  </dd>
+                )}
                 {conflict.since.map((change, i) => (
                   <dd key={i}>
                     {change.words} <span className="text-second">by {change.author}</span>
@@ -31,9 +36,9 @@ export function ConflictDialog() {
                       <ul className="pl-3 text-[13px] text-second">
                         {change.changes.slice(0, MOST_CHANGES).map(({ path, before, after }) => (
                           <li key={pathText(path)}>
-                            {placeInWords(conflict.current.document, path) || pathText(path)}:{' '}
-                            {fieldInWords(conflict.current.document, path, before, numbers)} →{' '}
-                            {fieldInWords(conflict.current.document, path, after, numbers)}
+                            {placeInWords(build, path) || pathText(path)}:{' '}
+                            {fieldInWords(build, path, before, numbers)} →{' '}
+                            {fieldInWords(build, path, after, numbers)}
                           </li>
                         ))}
                       </ul>
@@ -44,7 +49,7 @@ export function ConflictDialog() {
               {conflict.command && (
                 <div>
                   <dt className="text-[13px] text-second">Your edit</dt>
-                  <dd>{editInWords(conflict.current.document, conflict.command)}</dd>
+                  <dd>{editInWords(build, conflict.command)}</dd>
                 </div>
               )}
             </dl>

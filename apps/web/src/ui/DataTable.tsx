@@ -6,7 +6,7 @@ import {
   useTable,
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { type KeyboardEvent, type ReactNode, useMemo, useRef } from 'react';
+import { type KeyboardEvent, type ReactNode, useEffect, useMemo, useRef } from 'react';
 import { ColumnChooser } from './ColumnChooser.tsx';
 
 /** A column: what it sorts by, and what stands in its cells. */
@@ -32,6 +32,8 @@ type Props<Row> = {
   /** the row that is looked at closely, where one can be: its first cell is a button */
   selected?: string | undefined;
   onSelect?: (key: string) => void;
+  /** called when the last row comes into sight: there may be more to fetch */
+  onEnd?: (() => void) | undefined;
 };
 
 /** From so many rows on only those in sight are drawn. */
@@ -68,7 +70,7 @@ function walkRows(event: KeyboardEvent<HTMLElement>): void {
 
 /** A table that is sorted by its heads, shows the columns that are chosen, and may be long. */
 export function DataTable<Row extends object>(props: Props<Row>) {
-  const { label, rows, columns, keyOf, selected, onSelect } = props;
+  const { label, rows, columns, keyOf, selected, onSelect, onEnd } = props;
   const definitions = useMemo(
     () =>
       columns.map((column) => ({
@@ -112,6 +114,10 @@ export function DataTable<Row extends object>(props: Props<Row>) {
   const drawn = long ? sorted.slice(first, first + items.length) : sorted;
   const above = long ? (items[0]?.start ?? 0) : 0;
   const below = long ? virtual.getTotalSize() - (items.at(-1)?.end ?? 0) : 0;
+  const atEnd = sorted.length > 0 && first + drawn.length >= sorted.length;
+  useEffect(() => {
+    if (atEnd) onEnd?.();
+  }, [atEnd, onEnd, sorted.length]);
   const hideable = table.getAllLeafColumns().filter((column) => column.getCanHide());
   return (
     <div>

@@ -14,6 +14,8 @@ function typed({ kind, unit }: FigureSpec, value: number): string {
 }
 
 const LONGEST_LIST = 60;
+/** What may be put in place by a decision, as JSON: a whole fuel circuit is a fifth of it. */
+const MOST_OF_ANYTHING = 100_000;
 
 function figuresProblem(value: unknown, min: number, max: number): string | undefined {
   if (!Array.isArray(value) || value.length === 0 || value.length > LONGEST_LIST) {
@@ -106,6 +108,9 @@ export function fieldProblem(
         ? undefined
         : 'must be a list of keys';
     case 'anything':
-      return value === undefined ? 'must be given' : undefined;
+      if (value === undefined) return 'must be given';
+      return JSON.stringify(value).length > MOST_OF_ANYTHING
+        ? 'holds more than a part of a build can'
+        : undefined;
   }
 }

@@ -52,24 +52,34 @@ export interface RevisionReply {
 export interface ConflictReply {
   readonly code: 'conflict';
   readonly message: string;
-  /** the build as it stands now */
-  readonly current: BuildReply;
-  /** what the edit started from */
-  readonly base: { readonly revision: number; readonly document: BuildDocument | null };
+  /** the revision that the build stands at now */
+  readonly revision: number;
+  /** the revision that the edit started from */
+  readonly baseRevision: number;
+  /** the edit that was not made; null where it was undo or redo */
   readonly command: BuildCommand | null;
-  /** what others changed since */
+  /** what others changed since, the last few edits of them */
   readonly since: readonly {
     readonly words: string;
     readonly author: string;
     /** what it changed, by place */
     readonly changes: readonly DocumentDifference[];
   }[];
+  /** how many edits before those are not told */
+  readonly untold: number;
 }
 
 /** Why a request was not done. */
 export interface ErrorReply {
   readonly code:
-    'bad-input' | 'not-found' | 'not-solvable' | 'too-large' | 'storage' | 'refused' | 'internal';
+    | 'bad-input'
+    | 'not-found'
+    | 'not-solvable'
+    | 'too-large'
+    | 'storage'
+    | 'refused'
+    | 'busy'
+    | 'internal';
   readonly message: string;
   readonly issues?: readonly Issue[];
 }

@@ -21,7 +21,7 @@ import { electricCases } from '../electrics/index.ts';
 import { addCircuit, caseNames, insertCommand, layOutAs } from '../fuel/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { type Finding, computeFormula } from '../results/index.ts';
-import { firstOfEach, numericLeaves } from '../tests/changeLeaf.ts';
+import { fieldOf, firstOfEach, numericLeaves } from '../tests/changeLeaf.ts';
 import { sameValue } from './runner/sameValue.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { formulas } from './formulas.ts';
@@ -329,24 +329,7 @@ describe('dead inputs', () => {
       path[0] === 'brief' &&
       ['boostCurve', 'coolerEffectiveness'].includes(path[1]!));
 
-  /** Of fields that stand many times over in a large build the first few are tried. */
-  const OF_EACH = 3;
-  /** Things of which even a small build has dozens. */
-  const standsOften = ([slice]: Path): boolean =>
-    ['placements', 'devices', 'controllers', 'vehicleSignals', 'grounds'].includes(slice ?? '');
-
-  const seldom = (document: BuildDocument) =>
-    numericLeaves(document).filter(({ path }) => !standsOften(path));
-  /** The first of each of their fields, whatever the thing is called. */
-  const often = (document: BuildDocument) => {
-    const seen = new Map<string, number>();
-    return numericLeaves(document).filter(({ path }) => {
-      if (!standsOften(path) || isNote(document, path)) return false;
-      const field = `${path[0]} ${path.at(-1) === 'value' ? path.at(-2) : path.at(-1)}`;
-      seen.set(field, (seen.get(field) ?? 0) + 1);
-      return (seen.get(field) ?? 0) <= OF_EACH;
-    });
-  };
+  const inLantern = new Set(numericLeaves(lantern).map(({ path }) => fieldOf(lantern, path)));
 
   test.each(demos.map((d) => [d.name, d] as const))(
     'numbers of %s move a result or a finding',
@@ -374,12 +357,12 @@ describe('dead inputs', () => {
       });
       const moves = (document: BuildDocument): boolean =>
         answers.some((differs) => differs(document));
-      const leaves = [
-        ...(demo === lantern ? seldom(demo) : firstOfEach(seldom(demo), OF_EACH)),
-        ...often(demo),
-      ];
+      const quantities = numericLeaves(demo).filter(({ path }) => !isNote(demo, path));
+      // Of each field the first two of Lantern; of the others what Lantern has nothing of.
+      const leaves = firstOfEach(demo, quantities, demo === lantern ? 2 : 1).filter(
+        ({ path }) => demo === lantern || !inLantern.has(fieldOf(demo, path)),
+      );
       const dead = leaves
-        .filter((leaf) => !isNote(demo, leaf.path))
         .filter((leaf) => {
           const whole = Number.isInteger(leaf.value) && leaf.path.at(-1) !== 'value';
           // A limit that is far away may only be felt when it comes nearer.

@@ -1,4 +1,12 @@
-import type { Path } from '../model/index.ts';
+import {
+  type BuildDocument,
+  type Path,
+  type Spec,
+  documentSpec,
+  settledSpec,
+  specAt,
+  valueAt,
+} from '../model/index.ts';
 
 /** A numeric leaf of plain data with the keys that lead to it. */
 export interface NumericLeaf {
@@ -6,21 +14,31 @@ export interface NumericLeaf {
   readonly value: number;
 }
 
-/** What a path leads to in any entry of its collections: entries share their fields. */
-const fieldOf = (path: Path): string =>
-  path
-    .filter((key) => key !== 'value' && /^[a-zA-Z]+$/.test(key))
-    .slice(-3)
-    .join('.');
+/** The declared field that a path leads to, whichever entry of its collections it is of. */
+export function fieldOf(document: BuildDocument, path: Path): string {
+  let spec: Spec | undefined = documentSpec;
+  let at: unknown = document;
+  const names: string[] = [];
+  for (const key of path) {
+    if (spec?.type === 'kinds') names.push(`{${String(valueAt(at, [spec.by]))}}`);
+    const settled: Spec | undefined = spec && settledSpec(spec, at);
+    const isEntry = settled?.type === 'record' || settled?.type === 'list';
+    names.push(isEntry ? '*' : key);
+    spec = settled && specAt(settled, [key], at);
+    at = valueAt(at, [key]);
+  }
+  return names.join('.');
+}
 
-/** Of fields that stand many times over in a large build the first few. */
+/** Of fields that stand many times over in a build the first few. */
 export function firstOfEach<Leaf extends { readonly path: Path }>(
+  document: BuildDocument,
   leaves: readonly Leaf[],
   most: number,
 ): Leaf[] {
   const seen = new Map<string, number>();
   return leaves.filter(({ path }) => {
-    const field = fieldOf(path);
+    const field = fieldOf(document, path);
     seen.set(field, (seen.get(field) ?? 0) + 1);
     return seen.get(field)! <= most;
   });

@@ -1,5 +1,6 @@
 import type { BuildSummary } from '@brookrain/contract';
 import { generalNotice } from '@brookrain/core';
+import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Archive, ArchiveRestore, Copy } from 'lucide-react';
 import { useRef, useState } from 'react';
@@ -9,6 +10,7 @@ import { ApiError, api } from '../../api/client.ts';
 import { Page } from '../../frame/Page.tsx';
 import { countsInWords } from '../../frame/stages.ts';
 import { authorName } from '../../ui/preferences.ts';
+import { Tabs } from '../../ui/Tabs.tsx';
 import { shownTime } from '../../ui/shownTime.ts';
 
 /** What stands against a build, in words. */
@@ -23,7 +25,16 @@ function StateOf({ build }: { build: BuildSummary }) {
   return <span className={stops + warnings > 0 ? 'text-signal' : 'text-second'}>{words}</span>;
 }
 
-function BuildLine({ build, names }: { build: BuildSummary; names: ReadonlySet<string> }) {
+function BuildLine({
+  build,
+  names,
+  measured,
+}: {
+  build: BuildSummary;
+  names: ReadonlySet<string>;
+  /** in a long list: which line it is, and what measures its height */
+  measured?: { index: number; ref: (element: HTMLElement | null) => void } | undefined;
+}) {
   const queries = useQueryClient();
   const navigate = useNavigate();
   const changed = (): void => void queries.invalidateQueries({ queryKey: ['builds'] });
@@ -55,7 +66,11 @@ function BuildLine({ build, names }: { build: BuildSummary; names: ReadonlySet<s
     }
   };
   return (
-    <li className="flex items-center gap-2 border-b-[0.75px] border-hair hover:bg-panel">
+    <li
+      ref={measured?.ref}
+      data-index={measured?.index}
+      className="flex items-center gap-2 border-b-[0.75px] border-hair hover:bg-panel"
+    >
       <Link
         to={`/builds/${build.id}/brief`}
         className="grid min-w-0 flex-1 grid-cols-[150px_1fr_150px] gap-4 px-2 py-2.5 max-[700px]:block"
@@ -99,6 +114,65 @@ function BuildLine({ build, names }: { build: BuildSummary; names: ReadonlySet<s
   );
 }
 
+/** From so many builds on they can be searched and sorted. */
+const FEW = 6;
+/** From so many on only those in sight are drawn. */
+const VIRTUAL_FROM = 60;
+const LINE_HEIGHT = 63;
+
+type Order = 'name' | 'changed';
+const byName = new Intl.Collator(undefined, { numeric: true }).compare;
+const orders: Readonly<Record<Order, (a: BuildSummary, b: BuildSummary) => number>> = {
+  name: (a, b) => byName(a.name, b.name),
+  changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
+};
+const wordsOf = ({ name, description }: BuildSummary): string =>
+  `${name} ${description}`.toLowerCase();
+
+/** A line for each build; of many only those in sight are drawn. */
+function BuildLines({
+  builds,
+  names,
+}: {
+  builds: readonly BuildSummary[];
+  names: ReadonlySet<string>;
+}) {
+  const long = builds.length >= VIRTUAL_FROM;
+  const list = useRef<HTMLUListElement>(null);
+  const virtual = useWindowVirtualizer({
+    count: builds.length,
+    estimateSize: () => LINE_HEIGHT,
+    overscan: 8,
+    enabled: long,
+    scrollMargin: list.current?.offsetTop ?? 0,
+  });
+  const items = virtual.getVirtualItems();
+  const first = items[0]?.index ?? 0;
+  const drawn = long ? builds.slice(first, first + items.length) : builds;
+  const above = (items[0]?.start ?? 0) - virtual.options.scrollMargin;
+  const end = items.at(-1)?.end ?? 0;
+  const below = virtual.getTotalSize() - (end - virtual.options.scrollMargin);
+  return (
+    <ul
+      ref={list}
+      className="border-t-[1.5px] border-ink"
+      aria-label="Builds"
+      style={
+        long ? { paddingTop: Math.max(0, above), paddingBottom: Math.max(0, below) } : undefined
+      }
+    >
+      {drawn.map((build, i) => (
+        <BuildLine
+          key={build.id}
+          build={build}
+          names={names}
+          measured={long ? { index: first + i, ref: virtual.measureElement } : undefined}
+        />
+      ))}
+    </ul>
+  );
+}
+
 /** All builds, new ones, and a way to bring one in from a file. */
 export function BuildsScreen() {
   const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds });
@@ -116,7 +190,13 @@ export function BuildsScreen() {
   });
   const all = builds.data ?? [];
   const names = new Set(all.map((b) => b.name));
-  const shown = all.filter((b) => b.archived === away);
+  const [find, setFind] = useState('');
+  const [order, setOrder] = useState<Order>('name');
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const inWork = all.filter((b) => b.archived === away);
+  const shown = inWork
+    .filter((build) => words.every((word) => wordsOf(build).includes(word)))
+    .sort(orders[order]);
   const putAway = all.filter((b) => b.archived).length;
   return (
     <Page title="Builds" lead="One vehicle with one engine conversion each.">
@@ -162,18 +242,42 @@ export function BuildsScreen() {
           )}
         </div>
       )}
-      <ul className="border-t-[1.5px] border-ink" aria-label="Builds">
-        {shown.map((build) => (
-          <BuildLine key={build.id} build={build} names={names} />
-        ))}
-        {builds.data && shown.length === 0 && (
-          <li className="px-2 py-3">
-            {away
+      {inWork.length > FEW && (
+        <div className="mb-3 flex flex-wrap items-end gap-3">
+          <input
+            type="search"
+            aria-label="Find a build"
+            placeholder="Find: name, or a few of its words"
+            className="field max-w-[320px]"
+            value={find}
+            onChange={(event) => setFind(event.target.value)}
+          />
+          <Tabs
+            label="Order of the builds"
+            value={order}
+            choices={[
+              { value: 'name', label: 'By name' },
+              { value: 'changed', label: 'Last changed first' },
+            ]}
+            onChoose={setOrder}
+          />
+          <span className="text-[13px] text-second">
+            {shown.length === inWork.length
+              ? `${inWork.length} builds`
+              : `${shown.length} of ${inWork.length} builds`}
+          </span>
+        </div>
+      )}
+      <BuildLines builds={shown} names={names} />
+      {builds.data && shown.length === 0 && (
+        <p className="px-2 py-3">
+          {inWork.length > 0
+            ? 'No build has these words in it.'
+            : away
               ? 'Nothing is put away.'
               : 'No builds yet. Start one, bring one in from a file, or reset the demo builds in the settings.'}
-          </li>
-        )}
-      </ul>
+        </p>
+      )}
       <footer className="mt-10 text-[13px] text-second">{generalNotice}</footer>
     </Page>
   );

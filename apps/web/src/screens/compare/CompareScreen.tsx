@@ -16,6 +16,9 @@ interface Side {
   readonly failed?: string | undefined;
 }
 
+/** So many other builds are offered to compare with. */
+const MOST_BUILDS = 100;
+
 /** The version that a choice names: this build now, a revision, an alternative, another build. */
 function useSide(choice: string): Side {
   const { id, document: build, stored, catalogue } = useBuild();
@@ -77,6 +80,7 @@ function SideChoice({
   const { id, document: build, revision } = useBuild();
   const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds });
   const revisions = useQuery({ queryKey: ['revisions', id], queryFn: () => api.revisions(id) });
+  // The newest page of its history, and the builds that were worked on last.
   const sides: (Choice | ChoiceGroup)[] = [
     { value: 'now', label: 'This build now' },
     ...build.options.map((option) => ({
@@ -96,6 +100,8 @@ function SideChoice({
       heading: 'Other builds',
       choices: (builds.data ?? [])
         .filter((b) => b.id !== id)
+        .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))
+        .slice(0, MOST_BUILDS)
         .map((b) => ({ value: `build:${b.id}`, label: b.name })),
     },
   ];

@@ -1,6 +1,6 @@
-import type { RevisionReply } from '@brookrain/contract';
-import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { REVISIONS_A_PAGE, type RevisionReply } from '@brookrain/contract';
+import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { api } from '../../api/client.ts';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
@@ -16,7 +16,13 @@ const kindWords: Record<RevisionReply['kind'], string> = {
   migrate: 'brought up to date',
 };
 
-const columnsAt = (now: number): readonly DataColumn<RevisionReply>[] => [
+/** Sorted by anything but their number only where all of them are there. */
+const columnsAt = (now: number, whole: boolean): readonly DataColumn<RevisionReply>[] =>
+  allColumns(now).map(({ sortBy, ...column }) =>
+    whole && sortBy ? { ...column, sortBy } : column,
+  );
+
+const allColumns = (now: number): readonly DataColumn<RevisionReply>[] => [
   { key: 'number', label: 'No.', shown: 'always', sortBy: (r) => r.number, cell: (r) => r.number },
   {
     key: 'words',
@@ -55,11 +61,23 @@ const columnsAt = (now: number): readonly DataColumn<RevisionReply>[] => [
 /** Every change of the build: who, when, in plain words, and what it moved. */
 export function HistoryScreen() {
   const { id, revision } = useBuild();
-  const history = useQuery({ queryKey: ['revisions', id], queryFn: () => api.revisions(id) });
+  const [typed, setTyped] = useState('');
+  const find = useDeferredValue(typed.trim());
+  const history = useInfiniteQuery({
+    queryKey: ['revisions', id, 'pages', find],
+    queryFn: ({ pageParam }) => api.revisions(id, { before: pageParam, find }),
+    initialPageParam: undefined as number | undefined,
+    getNextPageParam: (page) => (page.length < REVISIONS_A_PAGE ? undefined : page.at(-1)?.number),
+    placeholderData: keepPreviousData,
+  });
+  const { hasNextPage, isFetching, fetchNextPage } = history;
   const [picked, setPicked] = useState<number>();
-  const revisions = history.data ?? [];
+  const revisions = useMemo(() => history.data?.pages.flat() ?? [], [history.data]);
   const selected = revisions.find((r) => r.number === picked) ?? revisions[0];
-  const columns = useMemo(() => columnsAt(revision), [revision]);
+  const columns = useMemo(() => columnsAt(revision, !hasNextPage), [revision, hasNextPage]);
+  const more = useCallback(() => {
+    if (hasNextPage && !isFetching) void fetchNextPage();
+  }, [hasNextPage, isFetching, fetchNextPage]);
   return (
     <Screen
       title="History"
@@ -71,6 +89,17 @@ export function HistoryScreen() {
           {history.error.message}
         </p>
       )}
+      <input
+        type="search"
+        aria-label="Find in the history"
+        placeholder="Find: what was changed, or who"
+        className="field mb-2 max-w-[320px]"
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+      />
+      {find !== '' && revisions.length === 0 && !isFetching && (
+        <p className="text-second">No revision has these words in it.</p>
+      )}
       <DataTable
         label="Revisions, newest first"
         rows={revisions}
@@ -78,6 +107,7 @@ export function HistoryScreen() {
         keyOf={(r) => String(r.number)}
         selected={String(selected?.number ?? '')}
         onSelect={(number) => setPicked(Number(number))}
+        onEnd={more}
       />
     </Screen>
   );

@@ -1,0 +1,24 @@
+import type { BuildReply } from '@brookrain/contract';
+import type { Catalogue, Evaluation, UnitSystem } from '@brookrain/core';
+
+/** What a paper is written from. */
+export interface PaperSource {
+  readonly build: BuildReply;
+  readonly catalogue: Catalogue;
+  readonly evaluation: Evaluation;
+  /** units of the paper */
+  readonly units: UnitSystem;
+  /** of which part, line or sheet it is, where it is of one */
+  readonly of: string;
+}
+
+/** A file that is taken from a build. */
+export interface Paper {
+  readonly body: Uint8Array | string;
+  /** what its name ends in, after the name of the build */
+  readonly rest: string;
+}
+
+/** What stands at the foot of every page of a build's papers. */
+export const footOf = ({ document, revision }: BuildReply): string =>
+  `Brookrain · ${document.name} · revision ${revision}`;

@@ -1,0 +1,2 @@
+/** So many revisions are told at once. */
+export const REVISIONS_A_PAGE = 200;
