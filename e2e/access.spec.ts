@@ -60,10 +60,19 @@ async function seriousFaults(page: Page, rules?: string[]): Promise<string[]> {
     );
 }
 
-/** Opens a page and looks at it in both themes and as wide as a phone. */
+/** Goes to a page of the program that is open, as a link in it does. */
+const goTo = (page: Page, path: string): Promise<void> =>
+  page.evaluate((to) => {
+    document.documentElement.setAttribute('data-theme', 'light');
+    history.pushState(null, '', to);
+    window.dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+
+/** Goes to a page and looks at it in both themes. */
 async function look(page: Page, url: string): Promise<void> {
   await page.setViewportSize(onDesk);
-  await page.goto(url);
+  await goTo(page, url);
+  await page.waitForURL((at) => at.pathname === url);
   await expect(page.locator('main h1')).toBeVisible();
   // The inspector of a build stands only when its figures do.
   await expect(page.getByText(/^Opening( the build)?$/)).toHaveCount(0);
@@ -86,8 +95,9 @@ test('pages without a build: no serious fault in either theme, and they fit on a
   server,
 }) => {
   test.setTimeout(180_000);
+  await page.goto(server);
   for (const path of pages) {
-    await look(page, server + path);
+    await look(page, path);
     await lookOnPhone(page, path);
   }
 });
@@ -97,9 +107,9 @@ test('screens of a build: no serious fault in either theme, they fit on a desk a
   server,
 }) => {
   test.setTimeout(480_000);
+  await page.goto(`${server}/builds/lantern/brief`);
   for (const screen of screens) {
-    const url = `${server}/builds/lantern/${screen}`;
-    await look(page, url);
+    await look(page, `/builds/lantern/${screen}`);
     const sizes = await page.evaluate(() => ({
       wide: document.documentElement.scrollWidth,
       high: document.documentElement.scrollHeight,

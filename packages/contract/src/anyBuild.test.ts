@@ -96,7 +96,7 @@ describe('any build that the fields accept', () => {
           }
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   }, 120_000);
 
@@ -113,7 +113,7 @@ describe('any build that the fields accept', () => {
           here.results.map((r) => [r.key, r.value]),
         );
       }),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
   }, 120_000);
 

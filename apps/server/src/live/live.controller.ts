@@ -1,7 +1,7 @@
 import type { LiveEvent } from '@brookrain/contract';
 import { Controller, Inject, type MessageEvent, type OnModuleDestroy, Sse } from '@nestjs/common';
 import { ApiOperation, ApiProduces, ApiTags } from '@nestjs/swagger';
-import { type Observable, Subject, interval, map, merge, of, takeUntil } from 'rxjs';
+import { type Observable, ReplaySubject, interval, map, merge, of, takeUntil } from 'rxjs';
 import { Replies } from '../openapi/replies.ts';
 import { LiveEvents } from './liveEvents.ts';
 
@@ -11,7 +11,8 @@ const ALIVE_EVERY_MS = 10_000;
 @ApiTags('live')
 @Controller('api/events')
 export class LiveController implements OnModuleDestroy {
-  private readonly closing = new Subject<void>();
+  /** a stream that is opened while the server closes ends at once */
+  private readonly closing = new ReplaySubject<void>(1);
 
   constructor(@Inject(LiveEvents) private readonly live: LiveEvents) {}
 

@@ -39,7 +39,7 @@ describe('long work', () => {
   test('what waits too long a line is told to come again, and all that wait are told of the end', async () => {
     const build = await server.read('sandpiper');
     const answers = Array.from({ length: 260 }, () => state(build).then(() => 'done', refusalOf));
-    await server.server.app.get(WorkQueue).onModuleDestroy();
+    queue().onModuleDestroy();
     const told = await Promise.all(answers);
     expect(told.filter((each) => /^503 too much/.test(each)).length).toBeGreaterThan(50);
     expect(told.filter((each) => /^503 .*stopped/.test(each)).length).toBeGreaterThan(150);

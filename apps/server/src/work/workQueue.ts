@@ -162,7 +162,7 @@ export class WorkQueue implements OnModuleDestroy {
     await thread?.terminate();
   }
 
-  async onModuleDestroy(): Promise<void> {
+  onModuleDestroy(): void {
     clearTimeout(this.timer);
     const stopping = busy('the program is being stopped');
     for (const { reject } of this.waiting.splice(0)) reject(stopping);
@@ -173,6 +173,7 @@ export class WorkQueue implements OnModuleDestroy {
       this.thread = undefined;
     }
     this.settle(({ reject }) => reject(stopping));
-    await this.end();
+    // Requests that come meanwhile would hold the server open: it is not waited for.
+    void this.end();
   }
 }

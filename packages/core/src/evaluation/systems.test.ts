@@ -211,7 +211,7 @@ describe('any build', () => {
         expect(swept.filter((p) => p.rows === undefined)).toEqual([]);
         expectWorst(fluid, swept);
       }),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   });
 });

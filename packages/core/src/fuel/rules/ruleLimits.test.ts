@@ -30,7 +30,7 @@ function turningPoint({ build, finding, between, says }: Turn): readonly [number
   const verdict = (value: number): Verdict =>
     findingIn(build(value), finding)?.severity ?? 'nothing';
   expect([verdict(before), verdict(after)]).toEqual(says);
-  for (let k = 0; k < 34; k++) {
+  for (let k = 0; k < 30; k++) {
     const middle = (before + after) / 2;
     if (verdict(middle) === says[0]) before = middle;
     else after = middle;

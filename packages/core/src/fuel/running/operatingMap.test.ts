@@ -99,7 +99,7 @@ describe('what holds on any map', () => {
           );
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
