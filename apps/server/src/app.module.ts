@@ -1,4 +1,6 @@
 import { type DynamicModule, Module } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ThrottlerModule } from '@nestjs/throttler';
 import { BuildEditor } from './builds/buildEditor.ts';
 import { BuildHistory } from './builds/buildHistory.ts';
 import { BuildStates } from './builds/buildStates.ts';
@@ -6,6 +8,7 @@ import { BuildStore } from './builds/buildStore.ts';
 import { BuildsController } from './builds/builds.controller.ts';
 import { CatalogueController } from './catalogue/catalogue.controller.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
+import { WRITE_WINDOW, WriteLimit } from './doors/writeLimit.ts';
 import { ExportsController } from './exports/exports.controller.ts';
 import { HealthController } from './health/health.controller.ts';
 import { BuildStarter } from './builds/buildStarter.ts';
@@ -22,9 +25,10 @@ import { DATABASE } from './storage/token.ts';
 /** The server's parts on one open database. */
 @Module({})
 export class AppModule {
-  static on(open: OpenDatabase, dataFolder: string): DynamicModule {
+  static on(open: OpenDatabase, dataFolder: string, writes: number): DynamicModule {
     return {
       module: AppModule,
+      imports: [ThrottlerModule.forRoot([{ ttl: WRITE_WINDOW, limit: writes }])],
       controllers: [
         BuildsController,
         DemoController,
@@ -46,6 +50,7 @@ export class AppModule {
         BuildStarter,
         CatalogueKeeper,
         WorkQueue,
+        { provide: APP_GUARD, useClass: WriteLimit },
       ],
     };
   }

@@ -7,7 +7,12 @@ export interface ServerConfig {
   readonly host: string;
   readonly port: number;
   readonly webFolder: string;
+  /** so many requests that write, of each kind and from each address, are taken in ten seconds */
+  readonly writes: number;
 }
+
+/** More than a workshop full of people does; a program run wild is held up by it. */
+export const USUAL_WRITES = 1500;
 
 /** Where it serves unless it is told otherwise: nobody else reaches it there. */
 export const LOOPBACK = '127.0.0.1';
@@ -25,12 +30,21 @@ function portOf(text: string | undefined): number {
   throw new ConfigTrouble(`BROOKRAIN_PORT "${text}" must be a whole number from 1 to 65535`);
 }
 
+/** A limit on writes as it is given; without one the usual. Throws ConfigTrouble for what is none. */
+function writesOf(text: string | undefined): number {
+  if (text === undefined) return USUAL_WRITES;
+  const writes = /^\d{1,9}$/.test(text) ? Number(text) : 0;
+  if (writes >= 1) return writes;
+  throw new ConfigTrouble(`BROOKRAIN_WRITES "${text}" must be a whole number from 1`);
+}
+
 /** Reads the configuration from the environment. Throws ConfigTrouble for what cannot be. */
 export function readConfig(env: NodeJS.ProcessEnv): ServerConfig {
   return {
     dataFolder: env['BROOKRAIN_DATA'] ?? join(root, 'data'),
     host: env['BROOKRAIN_HOST'] ?? LOOPBACK,
     port: portOf(env['BROOKRAIN_PORT']),
+    writes: writesOf(env['BROOKRAIN_WRITES']),
     webFolder: env['BROOKRAIN_WEB'] ?? join(root, 'apps/web/dist'),
   };
 }

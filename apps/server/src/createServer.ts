@@ -9,7 +9,7 @@ import { AppModule } from './app.module.ts';
 import { MOST_SENT, boundedJson } from './boundedJson.ts';
 import { BuildStore } from './builds/buildStore.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
-import { LOOPBACK, type ServerConfig } from './config.ts';
+import { LOOPBACK, type ServerConfig, USUAL_WRITES } from './config.ts';
 import { requestDoor } from './doors/requestDoor.ts';
 import { ErrorFilter } from './errorFilter.ts';
 import { serveOpenApi } from './openapi/serveOpenApi.ts';
@@ -46,7 +46,8 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
 
 /** Builds the server on a data folder; it does not listen yet. */
 export async function createServer(
-  config: Pick<ServerConfig, 'dataFolder' | 'webFolder'> & Partial<Pick<ServerConfig, 'host'>>,
+  config: Pick<ServerConfig, 'dataFolder' | 'webFolder'> &
+    Partial<Pick<ServerConfig, 'host' | 'writes'>>,
 ): Promise<Server> {
   const lock = lockFolder(config.dataFolder);
   let open: OpenDatabase;
@@ -57,7 +58,7 @@ export async function createServer(
     throw error;
   }
   const app = await NestFactory.create<NestExpressApplication>(
-    AppModule.on(open, config.dataFolder),
+    AppModule.on(open, config.dataFolder, config.writes ?? USUAL_WRITES),
     {
       bodyParser: false,
       logger: ['error', 'warn'],

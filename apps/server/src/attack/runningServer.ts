@@ -14,11 +14,19 @@ export interface RunningServer {
 }
 
 /** Starts the compiled server on a data folder and waits until it says that it is ready. */
-export async function startProgram(folder: string): Promise<RunningServer> {
+export async function startProgram(
+  folder: string,
+  settings: Readonly<Record<string, string>> = {},
+): Promise<RunningServer> {
   const port = await freePort();
   return new Promise((resolve, reject) => {
     const started = spawn(process.execPath, [compiledMain], {
-      env: { ...process.env, BROOKRAIN_DATA: folder, BROOKRAIN_PORT: String(port) },
+      env: {
+        ...process.env,
+        ...settings,
+        BROOKRAIN_DATA: folder,
+        BROOKRAIN_PORT: String(port),
+      },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     let said = '';

@@ -2,6 +2,7 @@ import { join } from 'node:path';
 import type { SnapshotReply, SnapshotsReply } from '@brookrain/contract';
 import { Controller, Get, Inject, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
+import { Throttle } from '@nestjs/throttler';
 import { Replies } from '../openapi/replies.ts';
 import { Snapshots } from './snapshots.ts';
 
@@ -23,6 +24,8 @@ export class SnapshotsController {
     };
   }
 
+  // Each is a copy of everything, and those that are asked for stay.
+  @Throttle({ default: { limit: 20, ttl: 60_000 } })
   @Post()
   @ApiOperation({ summary: 'Take a snapshot now' })
   @Replies(201, 'SnapshotReply', 'The snapshot')
