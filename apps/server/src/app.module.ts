@@ -19,6 +19,7 @@ import { LiveEvents } from './live/liveEvents.ts';
 import { SnapshotsController } from './storage/snapshots.controller.ts';
 import { Snapshots } from './storage/snapshots.ts';
 import type { OpenDatabase } from './storage/database.ts';
+import { LastWritten } from './storage/lastWritten.ts';
 import { WorkQueue } from './work/workQueue.ts';
 import { DATABASE } from './storage/token.ts';
 
@@ -40,6 +41,7 @@ export class AppModule {
       ],
       providers: [
         { provide: DATABASE, useValue: open.database },
+        { provide: LastWritten, useValue: open.last },
         { provide: Snapshots, useValue: new Snapshots(open.sqlite, dataFolder) },
         LiveEvents,
         CatalogueStore,

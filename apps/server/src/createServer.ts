@@ -15,6 +15,7 @@ import { ErrorFilter } from './errorFilter.ts';
 import { serveOpenApi } from './openapi/serveOpenApi.ts';
 import { seedDemo } from './seed/seedDemo.ts';
 import { type OpenDatabase, openDatabase } from './storage/database.ts';
+import { lostInWords } from './storage/lastWritten.ts';
 import { lockFolder } from './storage/folderLock.ts';
 import { Snapshots } from './storage/snapshots.ts';
 
@@ -22,6 +23,8 @@ export interface Server {
   readonly app: NestExpressApplication;
   /** the open data file */
   readonly sqlite: OpenDatabase['sqlite'];
+  /** what is missing from the data, in words; undefined: nothing */
+  readonly lost: string | undefined;
   readonly close: () => Promise<void>;
 }
 
@@ -90,9 +93,11 @@ export async function createServer(
   app.get(BuildStore).bringUpToDate();
   seedDemo(app.get(BuildStore), app.get(CatalogueStore));
   app.get(Snapshots).start();
+  const lost = open.last.lost();
   return {
     app,
     sqlite: open.sqlite,
+    lost: lost ? lostInWords(lost) : undefined,
     close: async () => {
       await app.get(Snapshots).stop();
       await app.close();

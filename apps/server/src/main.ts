@@ -17,6 +17,7 @@ try {
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
+  if (server.lost !== undefined) console.error(server.lost);
   console.log(`Brookrain is ready on http://${config.host}:${config.port}`);
 } catch (error) {
   console.error(startTrouble(error, config));

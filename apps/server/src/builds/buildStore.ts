@@ -19,6 +19,7 @@ import { asc, count, eq, sql } from 'drizzle-orm';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
 import { notFound } from '../errors.ts';
 import type { Database } from '../storage/database.ts';
+import { LastWritten } from '../storage/lastWritten.ts';
 import { documentHash } from '../storage/documentHash.ts';
 import { buildCheckpoints, buildRevisions, builds } from '../storage/schema.ts';
 import { DATABASE } from '../storage/token.ts';
@@ -67,6 +68,7 @@ export class BuildStore {
     @Inject(DATABASE) private readonly database: Database,
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(BuildHistory) private readonly history: BuildHistory,
+    @Inject(LastWritten) private readonly last: LastWritten,
   ) {
     this.head = database
       .select({ revision: builds.revision })
@@ -241,6 +243,7 @@ export class BuildStore {
         },
         { behavior: 'immediate' },
       );
+      this.last.add();
       this.known.delete(row.id);
     }
   }
@@ -283,6 +286,7 @@ export class BuildStore {
       },
       { behavior: 'immediate' },
     );
+    this.last.add();
     return this.read(id);
   }
 
@@ -315,6 +319,7 @@ export class BuildStore {
       { behavior: 'immediate' },
     );
     if (!written) return undefined;
+    this.last.add();
     const reply = this.reply(id, input.baseRevision + 1, time, document);
     this.known.set(id, reply);
     return reply;

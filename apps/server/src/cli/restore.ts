@@ -4,6 +4,7 @@ import Sqlite from 'better-sqlite3';
 import { readConfig } from '../config.ts';
 import { DATABASE_FILE } from '../storage/database.ts';
 import { type FolderLock, lockFolder } from '../storage/folderLock.ts';
+import { forgetMark } from '../storage/lastWritten.ts';
 import { snapshotName } from '../storage/keptSnapshots.ts';
 import { SNAPSHOT_FOLDER } from '../storage/snapshots.ts';
 
@@ -86,6 +87,7 @@ export function runRestore(file: string | undefined, env: NodeJS.ProcessEnv): nu
     if (existsSync(database)) putAside(database, snapshots);
     for (const rest of ['-wal', '-shm']) rmSync(`${database}${rest}`, { force: true });
     renameSync(unfinished, database);
+    forgetMark(dataFolder);
     process.stdout.write(`Restored ${file}\n`);
     return 0;
   } finally {

@@ -19,6 +19,11 @@ export interface Paper {
   readonly rest: string;
 }
 
-/** What stands at the foot of every page of a build's papers. */
-export const footOf = ({ document, revision }: BuildReply): string =>
-  `Brookrain · ${document.name} · revision ${revision}`;
+/** So many letters of a name stand on one line at the foot. */
+const LONGEST = 40;
+
+/** What stands at the foot of every page of a build's papers, on one line. */
+export function footOf({ document: { name }, revision }: BuildReply): string {
+  const short = name.length > LONGEST ? `${name.slice(0, LONGEST - 1)}…` : name;
+  return `Brookrain · ${short} · revision ${revision}`;
+}

@@ -1,6 +1,7 @@
 import { type Ink, type PlacedSheet, schematicInk, schematicSizes } from '@brookrain/core';
-import PdfDocument from 'pdfkit';
-import { type Pen, sheetColours, sheetFonts } from './sheetPage.ts';
+import { paperFonts } from './paperFonts.ts';
+import { LATINISED, PaperPdf } from './paperPdf.ts';
+import { type Pen, sheetColours } from './sheetPage.ts';
 
 /** A4 on its side, points. */
 const PAGE = { width: 841.89, height: 595.28, margin: 30, head: 30, foot: 22 } as const;
@@ -28,7 +29,7 @@ function drawInk(pen: Pen, ink: Ink): void {
       return;
     }
     case 'text': {
-      pen.font(ink.bold ? sheetFonts.bold : sheetFonts.plain).fontSize(schematicSizes.letter);
+      pen.font(ink.bold ? paperFonts.bold : paperFonts.plain).fontSize(schematicSizes.letter);
       const wide = pen.widthOfString(ink.text);
       const size = schematicSizes.letter * Math.min(1, ink.width / wide);
       pen.fontSize(size);
@@ -46,16 +47,11 @@ export async function schematicPdf(input: {
   readonly footer: string;
 }): Promise<Buffer> {
   const { sheets, buildName, footer } = input;
-  const pdf = new PdfDocument({
+  const pdf = new PaperPdf({
     size: [PAGE.width, PAGE.height],
     margin: 0,
     autoFirstPage: false,
-    info: { Title: `${buildName}: schematic`, Producer: 'Brookrain', Creator: 'Brookrain' },
-  });
-  const chunks: Buffer[] = [];
-  const done = new Promise<Buffer>((resolve) => {
-    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
-    pdf.on('end', () => resolve(Buffer.concat(chunks)));
+    title: `${buildName}: schematic`,
   });
   const { margin, head, foot } = PAGE;
   const room = {
@@ -66,7 +62,7 @@ export async function schematicPdf(input: {
     pdf.addPage();
     const line = (text: string, y: number, size: number, bold: boolean): void => {
       pdf
-        .font(bold ? sheetFonts.bold : sheetFonts.plain)
+        .font(bold ? paperFonts.bold : paperFonts.plain)
         .fontSize(size)
         .fillColor(sheetColours.ink)
         .text(text, margin, y, { lineBreak: false });
@@ -79,7 +75,7 @@ export async function schematicPdf(input: {
       false,
     );
     line(
-      `${footer}   Sheet ${String(i + 1)} of ${String(sheets.length)}`,
+      `${footer}   Sheet ${String(i + 1)} of ${String(sheets.length)}${pdf.isLatinised ? `   ${LATINISED}` : ''}`,
       PAGE.height - margin - 8,
       8,
       false,
@@ -93,5 +89,5 @@ export async function schematicPdf(input: {
     pdf.restore();
   });
   pdf.end();
-  return done;
+  return pdf.bytes();
 }

@@ -1,20 +1,6 @@
 import { entryAt } from '@brookrain/core';
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
-import PdfDocument from 'pdfkit';
-
-const folder = join(
-  dirname(createRequire(import.meta.url).resolve('dejavu-fonts-ttf/package.json')),
-  'ttf',
-);
-/** Asked for by their files: by a name of their own they would be read anew for every cell of a table. */
-const FONTS = {
-  plain: join(folder, 'DejaVuSansCondensed.ttf'),
-  bold: join(folder, 'DejaVuSansCondensed-Bold.ttf'),
-} as const;
-
-/** The fonts of sheets. */
-export const sheetFonts = FONTS;
+import { paperFonts as FONTS } from './paperFonts.ts';
+import { LATINISED, PaperPdf } from './paperPdf.ts';
 
 const INK = '#1C272C';
 const SECOND = '#4A5960';
@@ -46,22 +32,16 @@ export interface Column {
 
 /** An A4 sheet that is filled from top to bottom and breaks pages by itself. */
 export class SheetPage {
-  private readonly pdf: PDFKit.PDFDocument;
-  private readonly chunks: Buffer[] = [];
-  private readonly done: Promise<Buffer>;
+  private readonly pdf: PaperPdf;
 
   constructor(info: { title: string; footer: string }) {
-    this.pdf = new PdfDocument({
+    this.pdf = new PaperPdf({
       size: 'A4',
       margin: MARGIN,
       bufferPages: true,
-      info: { Title: info.title, Producer: 'Brookrain', Creator: 'Brookrain' },
+      title: info.title,
     });
     this.footer = info.footer;
-    this.done = new Promise((resolve) => {
-      this.pdf.on('data', (chunk: Buffer) => this.chunks.push(chunk));
-      this.pdf.on('end', () => resolve(Buffer.concat(this.chunks)));
-    });
   }
 
   private readonly footer: string;
@@ -240,6 +220,7 @@ export class SheetPage {
   /** Numbers the pages and closes the sheet. */
   finish(): void {
     const { count } = this.pdf.bufferedPageRange();
+    const note = this.pdf.isLatinised ? `   ${LATINISED}` : '';
     for (let i = 0; i < count; i++) {
       this.pdf.switchToPage(i);
       this.pdf.page.margins.bottom = 0;
@@ -247,7 +228,7 @@ export class SheetPage {
         .font(FONTS.plain)
         .fontSize(7.5)
         .fillColor(SECOND)
-        .text(`${this.footer}   Page ${i + 1} of ${count}`, MARGIN, 841.89 - 34, {
+        .text(`${this.footer}   Page ${i + 1} of ${count}${note}`, MARGIN, 841.89 - 34, {
           width: WIDTH,
           lineBreak: false,
         });
@@ -257,6 +238,6 @@ export class SheetPage {
 
   /** The finished PDF. */
   bytes(): Promise<Buffer> {
-    return this.done;
+    return this.pdf.bytes();
   }
 }

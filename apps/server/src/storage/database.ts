@@ -5,6 +5,7 @@ import { CURRENT_VERSION } from '@brookrain/core';
 import Sqlite from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { FoundLog, LastWritten } from './lastWritten.ts';
 import * as schema from './schema.ts';
 
 export type Database = BetterSQLite3Database<typeof schema>;
@@ -13,6 +14,8 @@ export interface OpenDatabase {
   readonly database: Database;
   /** the driver's own handle, for snapshots */
   readonly sqlite: Sqlite.Database;
+  /** how many revisions were acknowledged, and what of them is missing */
+  readonly last: LastWritten;
   readonly close: () => void;
 }
 
@@ -87,19 +90,32 @@ function refuseNewer(sqlite: Sqlite.Database, file: string): void {
 export function openDatabase(dataFolder: string): OpenDatabase {
   mkdirSync(dataFolder, { recursive: true });
   refuseLost(dataFolder);
-  const sqlite = new Sqlite(join(dataFolder, DATABASE_FILE));
+  const file = join(dataFolder, DATABASE_FILE);
+  const found = new FoundLog(file);
+  const sqlite = new Sqlite(file);
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('synchronous = FULL');
   sqlite.pragma('foreign_keys = ON');
   // Another program that holds the file is waited for shortly; then the request is refused.
   sqlite.pragma('busy_timeout = 2000');
   try {
-    refuseNewer(sqlite, join(dataFolder, DATABASE_FILE));
+    refuseNewer(sqlite, file);
   } catch (error) {
+    found.forget();
     sqlite.close();
     throw error;
   }
   const database = drizzle(sqlite, { schema });
   migrate(database, { migrationsFolder });
-  return { database, sqlite, close: () => sqlite.close() };
+  const revisions = sqlite.prepare('select count(*) from build_revisions').pluck().get() as number;
+  const last = new LastWritten(dataFolder, revisions, found);
+  return {
+    database,
+    sqlite,
+    last,
+    close: () => {
+      last.close();
+      sqlite.close();
+    },
+  };
 }

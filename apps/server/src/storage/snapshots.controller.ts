@@ -1,15 +1,19 @@
 import { join } from 'node:path';
 import type { SnapshotReply, SnapshotsReply } from '@brookrain/contract';
-import { Controller, Get, Inject, Post } from '@nestjs/common';
+import { Controller, Get, HttpCode, Inject, Post } from '@nestjs/common';
 import { ApiOperation, ApiTags } from '@nestjs/swagger';
 import { Throttle } from '@nestjs/throttler';
 import { Replies } from '../openapi/replies.ts';
+import { LastWritten } from './lastWritten.ts';
 import { Snapshots } from './snapshots.ts';
 
 @ApiTags('service')
 @Controller('api/snapshots')
 export class SnapshotsController {
-  constructor(@Inject(Snapshots) private readonly snapshots: Snapshots) {}
+  constructor(
+    @Inject(Snapshots) private readonly snapshots: Snapshots,
+    @Inject(LastWritten) private readonly last: LastWritten,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: 'Snapshots of the data folder, newest first' })
@@ -21,6 +25,7 @@ export class SnapshotsController {
       folder: this.snapshots.folder,
       restoreCommand: `npm run restore -- ${join(this.snapshots.folder, file)}`,
       snapshots,
+      lost: this.last.lost(),
     };
   }
 
@@ -31,5 +36,14 @@ export class SnapshotsController {
   @Replies(201, 'SnapshotReply', 'The snapshot')
   take(): Promise<SnapshotReply> {
     return this.snapshots.take('asked');
+  }
+
+  @Post('lost/understood')
+  @HttpCode(200)
+  @ApiOperation({ summary: 'What is missing from the data was read, and is not told any more' })
+  @Replies(200, 'SnapshotsReply', 'The snapshots and how one is put back')
+  understood(): SnapshotsReply {
+    this.last.understood();
+    return this.list();
   }
 }

@@ -126,5 +126,6 @@ export const api = {
   whereUsed: (id: string) =>
     ask<WhereUsedReply>(`/catalogue/items/${encodeURIComponent(id)}/where-used`),
   snapshots: () => ask<SnapshotsReply>('/snapshots'),
+  understoodLost: () => ask<SnapshotsReply>('/snapshots/lost/understood', post({})),
   takeSnapshot: () => ask<SnapshotReply>('/snapshots', post({})),
 };

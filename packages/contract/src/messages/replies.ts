@@ -140,6 +140,15 @@ export interface WhereUsedReply {
   }[];
 }
 
+/** Acknowledged edits that are not in the data any more, as after damage to their log. */
+export interface LostEdits {
+  readonly edits: number;
+  /** when the last of them was made, ISO 8601 */
+  readonly until: string;
+  /** the folder in which the data are kept as they were found */
+  readonly kept: string;
+}
+
 /** One snapshot of the data folder. */
 export interface SnapshotReply {
   readonly file: string;
@@ -153,6 +162,8 @@ export interface SnapshotsReply {
   readonly folder: string;
   readonly restoreCommand: string;
   readonly snapshots: readonly SnapshotReply[];
+  /** edits that are missing from the data; null when none are, or it was read */
+  readonly lost: LostEdits | null;
 }
 
 /** What other open windows are told. */

@@ -7,6 +7,7 @@ import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { ApiError, api } from '../../api/client.ts';
+import { LostNote } from '../../frame/LostNote.tsx';
 import { Page } from '../../frame/Page.tsx';
 import { countsInWords } from '../../frame/stages.ts';
 import { authorName } from '../../ui/preferences.ts';
@@ -200,6 +201,7 @@ export function BuildsScreen() {
   const putAway = all.filter((b) => b.archived).length;
   return (
     <Page title="Builds" lead="One vehicle with one engine conversion each.">
+      <LostNote />
       {builds.error && <p className="mt-3 text-signal">{builds.error.message}</p>}
       <div className="mb-3 flex flex-wrap gap-2">
         <Link to="/new" className="act act-main inline-block">
