@@ -5,7 +5,9 @@ import {
   type BuildDocument,
   type CatalogueItem,
   CURRENT_VERSION,
+  type ItemRef,
   type Patch,
+  referencesOf,
   storedDocument,
 } from '@brookrain/core';
 import {
@@ -54,6 +56,14 @@ export interface Sent {
 /** Builds that are remembered as they stand: those that were asked for last. */
 const REMEMBERED = 60;
 
+/** Builds of which it is remembered what they refer to. */
+const REFERENCES_REMEMBERED = 5000;
+
+/** A build with the items of the catalogue that it refers to. */
+export interface BuildReferences extends Pick<BuildSummary, 'id' | 'name' | 'archived'> {
+  readonly items: readonly ItemRef[];
+}
+
 /** Builds and their revisions in SQLite. */
 @Injectable()
 export class BuildStore {
@@ -61,6 +71,8 @@ export class BuildStore {
   private readonly sent = new WeakMap<BuildReply, { build?: Buffer; revisions?: Buffer }>();
   /** newest replies by build; a revision never changes */
   private readonly known = new Newest<BuildReply>(REMEMBERED);
+  /** items that builds refer to, by build and revision */
+  private readonly referred = new Newest<readonly ItemRef[]>(REFERENCES_REMEMBERED);
   /** asks at which revision a build stands; prepared once, since every read asks it */
   private readonly head;
 
@@ -180,22 +192,21 @@ export class BuildStore {
     this.database.update(builds).set({ archived }).where(eq(builds.id, id)).run();
   }
 
-  /** Builds that mention a part, by name; read a few at a time, so that others are answered. */
-  async mentioning(
-    itemId: string,
-  ): Promise<{ id: string; name: string; archived: boolean; document: BuildDocument }[]> {
-    const quoted = JSON.stringify(itemId);
-    const ids = this.database
-      .select({ id: builds.id })
-      .from(builds)
-      .where(sql`instr(${builds.document}, ${quoted}) > 0`)
-      .orderBy(asc(builds.name))
-      .all();
-    const found = [];
-    for (const { id } of ids) {
-      const { name, archived, document } = this.row(id);
-      found.push({ id, name, archived, document: JSON.parse(document) as BuildDocument });
-      await nextTurn();
+  /**
+   * What each build refers to, by name of the build. What is not known yet is read one build after the
+   * other, so that others are answered meanwhile.
+   */
+  async references(): Promise<BuildReferences[]> {
+    const found: BuildReferences[] = [];
+    for (const { id, name, archived, revision } of this.list()) {
+      const key = `${id}@${revision}`;
+      let items = this.referred.get(key);
+      if (!items) {
+        await nextTurn();
+        items = referencesOf(this.readAnew(id).document);
+        this.referred.set(key, items);
+      }
+      found.push({ id, name, archived, items });
     }
     return found;
   }

@@ -6,12 +6,7 @@ import {
   sameItem,
   structureIssue,
 } from '@brookrain/contract';
-import {
-  type CatalogueCategory,
-  type CatalogueItem,
-  newestOf,
-  referencesOf,
-} from '@brookrain/core';
+import { type CatalogueCategory, type CatalogueItem, newestOf } from '@brookrain/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { BuildStore } from '../builds/buildStore.ts';
 import { badInput, notFound } from '../errors.ts';
@@ -88,17 +83,12 @@ export class CatalogueKeeper {
     if (!this.catalogue.all().items.some((item) => item.id === id)) {
       throw notFound(`there is no item "${id.slice(0, 60)}"`);
     }
-    const mentioning = await this.builds.mentioning(id);
+    const builds = await this.builds.references();
     return {
-      uses: mentioning.flatMap((build) =>
-        referencesOf(build.document)
+      uses: builds.flatMap(({ id: buildId, name, archived, items }) =>
+        items
           .filter((ref) => ref.id === id)
-          .map(({ revision }) => ({
-            buildId: build.id,
-            name: build.name,
-            revision,
-            archived: build.archived,
-          })),
+          .map(({ revision }) => ({ buildId, name, revision, archived })),
       ),
     };
   }

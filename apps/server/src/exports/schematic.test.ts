@@ -1,6 +1,16 @@
-import { type PlacedSheet, demoBuilds, evaluate, lantern, sampleCatalogue } from '@brookrain/core';
+import {
+  type PlacedSheet,
+  demoBuilds,
+  evaluate,
+  lantern,
+  sampleCatalogue,
+  schematicInk,
+  schematicSizes,
+} from '@brookrain/core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
+import { paperFonts } from './paperFonts.ts';
+import { PaperPdf } from './paperPdf.ts';
 import { placedSheet, sheetsOf } from './schematicSheets.ts';
 
 interface Box {
@@ -57,6 +67,31 @@ describe('the sheets as they are laid out', () => {
     },
     60_000,
   );
+
+  test('on paper no word lies on another, in the type that is printed', async () => {
+    const pen = new PaperPdf({ size: 'A4' }).fontSize(schematicSizes.letter);
+    for (const { document } of demoBuilds) {
+      for (const sheet of await placedOf(document)) {
+        const words = schematicInk(sheet).flatMap((ink) => {
+          if (ink.kind !== 'text') return [];
+          const { anchor, at, bold, text, width: most } = ink;
+          pen.font(bold ? paperFonts.bold : paperFonts.plain);
+          // Longer words are set smaller until they have room.
+          const width = Math.min(most, pen.widthOfString(text));
+          const left = at[0] - { start: 0, middle: 0.5, end: 1 }[anchor] * width;
+          const height = schematicSizes.letter * 0.7;
+          return [{ text, x: left, y: at[1] - height, width, height }];
+        });
+        words.forEach((word, i) => {
+          for (const other of words.slice(i + 1)) {
+            expect(overlap(word, other), `${sheet.title}: ${word.text} on ${other.text}`).toBe(
+              false,
+            );
+          }
+        });
+      }
+    }
+  }, 60_000);
 
   test('wires leave and reach the pins that they are on', async () => {
     for (const { blocks, wires } of await placedOf(lantern)) {

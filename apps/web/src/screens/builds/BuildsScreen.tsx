@@ -76,7 +76,7 @@ function BuildLine({
         to={`/builds/${build.id}/brief`}
         className="grid min-w-0 flex-1 grid-cols-[150px_1fr_150px] gap-4 px-2 py-2.5 max-[700px]:block"
       >
-        <span className="text-[16px] font-medium">{build.name}</span>
+        <span className="text-[16px] font-medium max-[700px]:block">{build.name}</span>
         <span>
           {build.description}
           <span className="block text-[13px]">
@@ -245,7 +245,7 @@ export function BuildsScreen() {
         </div>
       )}
       {inWork.length > FEW && (
-        <div className="mb-3 flex flex-wrap items-end gap-3">
+        <div className="mb-3 flex flex-wrap items-center gap-3">
           <input
             type="search"
             aria-label="Find a build"

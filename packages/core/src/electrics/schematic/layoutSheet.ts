@@ -98,7 +98,8 @@ export interface PlacedSheet {
   readonly crossings: number;
 }
 
-const textWidth = (text: string): number =>
+/** How wide a word is taken to be. */
+export const textWidth = (text: string): number =>
   text.length * schematicSizes.letter * schematicSizes.width;
 
 /** Room for a name over a line and a size under it. */

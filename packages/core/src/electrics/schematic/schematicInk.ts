@@ -6,6 +6,7 @@ import {
   type SchematicPoint,
   pinText,
   schematicSizes,
+  textWidth,
 } from './layoutSheet.ts';
 import type { SchematicSymbol } from './schematicSheet.ts';
 
@@ -232,7 +233,7 @@ function blockInk(block: PlacedBlock): Ink[] {
       text: name,
       anchor: 'start',
       bold: true,
-      width: width - 24,
+      width: width - 27,
     },
     ...pins.map((pin): Ink => ({
       of,
@@ -241,7 +242,7 @@ function blockInk(block: PlacedBlock): Ink[] {
       text: pinText(pin),
       anchor: pin.side === 'west' ? 'start' : 'end',
       bold: false,
-      width: width / 2,
+      width: textWidth(pinText(pin)) + edge,
     })),
   ];
 }
