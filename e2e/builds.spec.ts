@@ -88,6 +88,52 @@ test('a build is copied, put away and taken out again; demo builds are reset', a
   await expect(field(page, 'Power')).toHaveValue('99 kW');
 });
 
+test('of many builds only those in sight are drawn; they are found by words, sorted, paged', async ({
+  page,
+  server,
+}) => {
+  for (let n = 1; n <= 90; n++) {
+    const data = { name: `Van ${n}` };
+    const made = await page.request.post(`${server}/api/builds/sandpiper/copy`, { data });
+    expect(made.status()).toBe(201);
+  }
+  for (let baseRevision = 1; baseRevision <= 230; baseRevision++) {
+    const value = `step ${baseRevision}`;
+    const command = { name: 'set', path: ['description'], value };
+    const data = { baseRevision, author: 'Ada', command };
+    const made = await page.request.post(`${server}/api/builds/lantern/commands`, { data });
+    expect(made.status()).toBe(200);
+  }
+  await page.goto(server);
+  const lines = page.getByRole('list', { name: 'Builds' }).getByRole('listitem');
+  await expect(page.getByText('93 builds')).toBeVisible();
+  await expect(lines.first()).toContainText('Kittiwake');
+  expect(await lines.count()).toBeLessThan(40);
+  await page.getByRole('searchbox', { name: 'Find a build' }).fill('van 77');
+  await expect(lines).toHaveCount(1);
+  await expect(page.getByText('1 of 93 builds')).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find a build' }).fill('');
+  await page.getByRole('radio', { name: 'Last changed first' }).click();
+  await expect(lines.first()).toContainText('Lantern');
+  // How high the lines are that were not in sight yet is known once they are: the end moves on.
+  await expect(async () => {
+    await page.locator('main').evaluate((main) => main.scrollTo(0, main.scrollHeight));
+    const last = page.getByRole('link', { name: /Kittiwake|Sandpiper/ }).last();
+    await expect(last).toBeInViewport({ timeout: 500 });
+  }).toPass();
+
+  await page.goto(`${server}/builds/lantern/history`);
+  const list = page.getByRole('table', { name: 'Revisions, newest first' });
+  await expect(list.getByText('step 230', { exact: false }).first()).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find in the history' }).fill('step 177');
+  await expect(list.locator('tbody tr')).toHaveCount(2);
+  await page.getByRole('searchbox', { name: 'Find in the history' }).fill('');
+  await expect(list).toHaveAttribute('aria-rowcount', '201');
+  // The next page comes when the last row comes into sight.
+  await list.locator('xpath=..').evaluate((box) => box.scrollTo(0, box.scrollHeight));
+  await expect(list).toHaveAttribute('aria-rowcount', '232');
+});
+
 test('history: what each changed, going back, branching off', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/brief`);
   await field(page, 'Ethanol by volume').fill('85 %');

@@ -1,9 +1,9 @@
 import type { BuildSummary } from '@brookrain/contract';
 import { generalNotice } from '@brookrain/core';
-import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Archive, ArchiveRestore, Copy } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { ApiError, api } from '../../api/client.ts';
@@ -140,12 +140,21 @@ function BuildLines({
 }) {
   const long = builds.length >= VIRTUAL_FROM;
   const list = useRef<HTMLUListElement>(null);
-  const virtual = useWindowVirtualizer({
+  // The page scrolls in its main part; where the list begins there is known once it stands.
+  const [top, setTop] = useState(0);
+  useLayoutEffect(() => {
+    const page = list.current?.closest('main');
+    if (!list.current || !page) return;
+    const above = list.current.getBoundingClientRect().top - page.getBoundingClientRect().top;
+    setTop(above + page.scrollTop);
+  }, [long]);
+  const virtual = useVirtualizer({
     count: builds.length,
+    getScrollElement: () => list.current?.closest('main') ?? null,
     estimateSize: () => LINE_HEIGHT,
     overscan: 8,
     enabled: long,
-    scrollMargin: list.current?.offsetTop ?? 0,
+    scrollMargin: top,
   });
   const items = virtual.getVirtualItems();
   const first = items[0]?.index ?? 0;
