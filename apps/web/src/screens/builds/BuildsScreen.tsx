@@ -10,6 +10,7 @@ import { ApiError, api } from '../../api/client.ts';
 import { LostNote } from '../../frame/LostNote.tsx';
 import { Page } from '../../frame/Page.tsx';
 import { countsInWords } from '../../frame/stages.ts';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { authorName } from '../../ui/preferences.ts';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { shownTime } from '../../ui/shownTime.ts';
@@ -255,13 +256,11 @@ export function BuildsScreen() {
       )}
       {inWork.length > FEW && (
         <div className="mb-3 flex flex-wrap items-center gap-3">
-          <input
-            type="search"
-            aria-label="Find a build"
-            placeholder="Find: name, or a few of its words"
-            className="field max-w-[320px]"
+          <SearchField
+            label="Find a build"
+            hint="Find: name, or a few of its words"
             value={find}
-            onChange={(event) => setFind(event.target.value)}
+            onChange={setFind}
           />
           <Tabs
             label="Order of the builds"

@@ -8,6 +8,7 @@ import {
 import { useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { Page } from '../../frame/Page.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { ItemComparison } from './ItemComparison.tsx';
 import { readField } from './fieldText.ts';
@@ -158,13 +159,11 @@ export function CatalogueScreen() {
         </nav>
         <div className="min-w-0">
           <div className="mb-2 flex flex-wrap items-center gap-2">
-            <input
-              type="search"
-              aria-label="Search the catalogue"
-              placeholder="Search all: designation, family, group"
-              className="field max-w-[300px]"
+            <SearchField
+              label="Search the catalogue"
+              hint="Search all: designation, family, group"
               value={search}
-              onChange={(event) => setSearch(event.target.value)}
+              onChange={setSearch}
             />
             <span className="flex-1" />
             <Link to={`/catalogue/${category}/new`} className="act inline-block">

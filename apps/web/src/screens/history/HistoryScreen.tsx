@@ -3,6 +3,7 @@ import { keepPreviousData, useInfiniteQuery } from '@tanstack/react-query';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { api } from '../../api/client.ts';
 import { useBuild } from '../../build/BuildContext.ts';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { shownTime } from '../../ui/shownTime.ts';
@@ -89,14 +90,14 @@ export function HistoryScreen() {
           {history.error.message}
         </p>
       )}
-      <input
-        type="search"
-        aria-label="Find in the history"
-        placeholder="Find: what was changed, or who"
-        className="field mb-2 max-w-[320px]"
-        value={typed}
-        onChange={(event) => setTyped(event.target.value)}
-      />
+      <div className="mb-2">
+        <SearchField
+          label="Find in the history"
+          hint="Find: what was changed, or who"
+          value={typed}
+          onChange={setTyped}
+        />
+      </div>
       {find !== '' && revisions.length === 0 && !isFetching && (
         <p className="text-second">No revision has these words in it.</p>
       )}
