@@ -86,5 +86,5 @@ test('no wire of any build outlives its fuse, unless it is told', () => {
     }),
     { numRuns: 250, seed: 13 },
   );
-  expect(judged).toBeGreaterThan(10_000);
+  expect(judged).toBeGreaterThan(5000);
 }, 120_000);

@@ -120,10 +120,12 @@ export function nearestObstacles(
 ): NearByKind {
   // A chord of the drawn line leaves its arc by less than a millimetre.
   const own = grown(boundsOf(polylineOf(path)), 1e-3);
-  const least = (thing: Obstacle): number =>
-    boxToBox(own, thing.bounds) -
-    line.outsideDiameter / 2 -
-    (line.sleeve ? thing.asksOfSleeved : thing.asks);
+  const least = (thing: Obstacle): number => {
+    const apart = boxToBox(own, thing.bounds);
+    // Where bounds meet they say nothing of how deep one may lie in the other.
+    if (apart === 0) return -Infinity;
+    return apart - line.outsideDiameter / 2 - (line.sleeve ? thing.asksOfSleeved : thing.asks);
+  };
   const byLeast = things
     .map((thing) => ({ thing, atLeast: least(thing) }))
     .sort((a, b) => a.atLeast - b.atLeast);

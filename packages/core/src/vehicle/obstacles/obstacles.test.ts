@@ -106,6 +106,21 @@ describe('clearance', () => {
       { numRuns: 60 },
     );
   });
+
+  test('of two that a line goes through the one that it goes deeper into is told', () => {
+    const path = pathOf(0, [-1, 0, 0], [1, 0, 0]);
+    const through = (id: string, offset: number): Obstacle =>
+      thing(rod([0, offset, -1], [0, offset, 1], 0.02), { id });
+    const [shallow, deep] = [through('shallow', 0.015), through('deep', 0)];
+    for (const things of [
+      [shallow, deep],
+      [deep, shallow],
+    ]) {
+      const found = nearestObstacles(path, things, bare);
+      expect(found.hot?.id).toBe('deep');
+      expect(found.hot?.margin).toBeCloseTo(nearOf(path, deep, bare)!.margin, 12);
+    }
+  });
 });
 
 describe('what a way meets', () => {
