@@ -17,6 +17,8 @@ import { badInput } from '../errors.ts';
 @Injectable()
 export class CatalogueStore {
   private known: Catalogue | undefined;
+  /** every item that was read, by id, revision and hash: an item that did not change stays itself */
+  private readonly read = new Map<string, CatalogueItem>();
 
   constructor(@Inject(DATABASE) private readonly database: Database) {}
 
@@ -24,13 +26,31 @@ export class CatalogueStore {
   all(): Catalogue {
     this.known ??= {
       items: this.database
-        .select({ item: catalogueItems.item })
+        .select({
+          id: catalogueItems.id,
+          revision: catalogueItems.revision,
+          hash: catalogueItems.hash,
+        })
         .from(catalogueItems)
         .orderBy(catalogueItems.category, catalogueItems.id, catalogueItems.revision)
         .all()
-        .map((row) => migrateItem(JSON.parse(row.item)) as CatalogueItem),
+        .map((row) => this.itemOf(row.id, row.revision, row.hash)),
     };
     return this.known;
+  }
+
+  private itemOf(id: string, revision: number, hash: string): CatalogueItem {
+    const key = `${id}@${revision} ${hash}`;
+    const known = this.read.get(key);
+    if (known) return known;
+    const row = this.database
+      .select({ item: catalogueItems.item })
+      .from(catalogueItems)
+      .where(and(eq(catalogueItems.id, id), eq(catalogueItems.revision, revision)))
+      .get();
+    const item = migrateItem(JSON.parse(row!.item)) as CatalogueItem;
+    this.read.set(key, item);
+    return item;
   }
 
   /** Items of a list whose revision is not in the catalogue, whatever it says of those that are. */
@@ -75,6 +95,7 @@ export class CatalogueStore {
       { behavior: 'immediate' },
     );
     this.known = undefined;
+    this.read.clear();
   }
 
   /** Adds items that are new; call inside the transaction that needs them. */

@@ -37,7 +37,11 @@ export type AnyWorkDone = WorkDone[keyof WorkDone];
 
 /** What the thread is told: the catalogue whenever it has changed, and one piece of work at a time. */
 export type ToThread =
-  | { readonly type: 'catalogue'; readonly items: readonly CatalogueItem[] }
+  | {
+      readonly type: 'catalogue';
+      /** every item in its order: of those that the thread has, its place there; the others */
+      readonly items: readonly (number | CatalogueItem)[];
+    }
   | { readonly type: 'work'; readonly work: Work };
 
 /** What the thread answers to a piece of work. */

@@ -42,6 +42,8 @@ interface Waiting {
 const busy = (message: string): RefusedRequest =>
   new RefusedRequest(503, { code: 'busy', message });
 
+const needsCatalogue = ({ kind }: Work): boolean => kind !== 'readItems' && kind !== 'readSheet';
+
 /**
  * What takes long is done in a thread of its own, one after the other: the server answers others
  * meanwhile. The thread begins with the first piece of work.
@@ -104,11 +106,14 @@ export class WorkQueue implements OnModuleDestroy {
       return;
     }
     const thread = (this.thread ??= this.begin());
-    const catalogue = this.catalogue.all();
     const tell = (message: ToThread): void => thread.postMessage(message);
-    if (this.told !== catalogue) {
-      tell({ type: 'catalogue', items: catalogue.items });
-      this.told = catalogue;
+    if (needsCatalogue(this.running.work)) {
+      const catalogue = this.catalogue.all();
+      if (this.told !== catalogue) {
+        const had = new Map(this.told?.items.map((item, at) => [item, at]));
+        tell({ type: 'catalogue', items: catalogue.items.map((item) => had.get(item) ?? item) });
+        this.told = catalogue;
+      }
     }
     tell({ type: 'work', work: this.running.work });
     this.timer = setTimeout(() => {

@@ -53,7 +53,10 @@ async function answer(work: Work): Promise<FromThread> {
 
 parentPort?.on('message', (message: ToThread) => {
   if (message.type === 'catalogue') {
-    catalogue = { items: message.items };
+    const had = catalogue.items;
+    catalogue = {
+      items: message.items.map((item) => (typeof item === 'number' ? had[item]! : item)),
+    };
     return;
   }
   void answer(message.work).then((reply) => parentPort?.postMessage(reply));
