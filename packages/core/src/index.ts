@@ -8,5 +8,6 @@ export * from './plumbing/index.ts';
 export * from './vehicle/index.ts';
 export * from './electrics/index.ts';
 export * from './fuel/index.ts';
+export * from './harness/index.ts';
 export * from './evaluation/index.ts';
 export * from './exchange/index.ts';

@@ -1,5 +1,6 @@
 import { type Of, kinds } from '../model/spec.ts';
 import { type CatalogueKind } from './kinds/catalogueKind.ts';
+import { cover } from './kinds/cover.ts';
 import { device } from './kinds/device.ts';
 import { battery, ecu, fuse, relay, wire } from './kinds/electrical.ts';
 import { fastener } from './kinds/fastener.ts';
@@ -28,6 +29,7 @@ export const itemSpec = kinds('category', {
   fuse: fuse.spec,
   relay: relay.spec,
   wire: wire.spec,
+  cover: cover.spec,
   ecu: ecu.spec,
   device: device.spec,
 });
@@ -55,6 +57,7 @@ export const catalogueKinds: Readonly<Record<CatalogueCategory, CatalogueKind>> 
   fuse,
   relay,
   wire,
+  cover,
   ecu,
   device,
 };
@@ -74,6 +77,7 @@ export type BatteryItem = ItemOf<'battery'>;
 export type FuseItem = ItemOf<'fuse'>;
 export type RelayItem = ItemOf<'relay'>;
 export type WireItem = ItemOf<'wire'>;
+export type CoverItem = ItemOf<'cover'>;
 export type EcuItem = ItemOf<'ecu'>;
 export type DeviceItem = ItemOf<'device'>;
 /** A pin of a device, as its catalogue item says it. */

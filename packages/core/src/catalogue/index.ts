@@ -12,6 +12,8 @@ export { hasBody, sides } from './kinds/bodyFields.ts';
 export type { ServicedFrom, Side } from './kinds/bodyFields.ts';
 export { injectorPlugs } from './kinds/seatFields.ts';
 export type { InjectorPlug } from './kinds/seatFields.ts';
+export { coverForms } from './kinds/cover.ts';
+export type { CoverForm } from './kinds/cover.ts';
 export type { FastenerForm } from './kinds/fastener.ts';
 export { mate, portCodes, portInWords, portTypes } from './kinds/ports.ts';
 export type { PortCode, PortKind, PortType } from './kinds/ports.ts';

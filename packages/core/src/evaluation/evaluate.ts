@@ -9,6 +9,7 @@ import type {
 import type { Demand, DemandMap } from '../engine/index.ts';
 import type { Candidates, FluidResult } from '../fuel/index.ts';
 import { type BuildDocument, type BuildFinding, readBuild } from '../model/index.ts';
+import type { HarnessDesign, LedHarness } from '../harness/index.ts';
 import type { MadeLine, partsNeeded } from '../plumbing/index.ts';
 import type { Result } from '../results/index.ts';
 import type { LengthSource, MapOutput } from '../vehicle/index.ts';
@@ -37,6 +38,9 @@ export interface Evaluation {
   readonly sneaks: Sneaks;
   readonly candidates: Candidates;
   readonly map: MapOutput;
+  /** where the harness runs, and its bundles */
+  readonly led: LedHarness;
+  readonly harness: HarnessDesign;
   /** every line as it is made */
   readonly made: readonly MadeLine[];
   /** everything the build is made of, by part */
@@ -83,6 +87,8 @@ function evaluationOf(runner: Runner, whole: Whole): Evaluation {
     sneaks: runner.get(stages.sneaks),
     candidates: runner.get(stages.candidates),
     map: runner.get(stages.map),
+    led: runner.get(stages.led),
+    harness: runner.get(stages.harness),
     made: runner.get(stages.made),
     parts: runner.get(stages.parts),
     lengthSources: Object.assign({}, ...runner.get(stages.geometry).map((g) => g.lengthSources)),

@@ -14,6 +14,7 @@ import {
   tankFormulas,
 } from '../fuel/index.ts';
 import { injectorFormulas } from '../fuel/index.ts';
+import { harnessFormulas } from '../harness/index.ts';
 import { plumbingFormulas } from '../plumbing/index.ts';
 import {
   busFormulas,
@@ -55,6 +56,7 @@ export const formulas: ReadonlyMap<string, Formula> = new Map(
       ...sneakFormulas,
       ...panelFormulas,
       ...busFormulas,
+      ...harnessFormulas,
     ] as unknown as Formula[]
   ).map((formula) => [formula.name, formula]),
 );

@@ -30,6 +30,7 @@ import { rules } from './rules.ts';
 import { toldEvaluation } from './told/toldEvaluation.ts';
 import { tripped as trippedDemo } from '../tests/trippedBuilds.ts';
 import { trippedElectrics } from '../tests/trippedElectrics.ts';
+import { trippedHarness } from '../tests/trippedHarness.ts';
 import { trippedMaps } from '../tests/trippedMaps.ts';
 import { trippedPlumbing } from '../tests/trippedPlumbing.ts';
 import { trippedSystems } from '../tests/trippedSystems.ts';
@@ -37,6 +38,7 @@ import { trippedSystems } from '../tests/trippedSystems.ts';
 const tripped = [
   ...trippedDemo,
   ...trippedMaps,
+  ...trippedHarness,
   ...trippedSystems,
   ...trippedPlumbing,
   ...trippedElectrics,

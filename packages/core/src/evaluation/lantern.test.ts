@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { asCut } from '../tests/asCut.ts';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
-import { kittiwake, lantern, sampleCatalogue } from '../exchange/index.ts';
+import { kittiwake, lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { laidOutAs } from '../tests/trippedSystems.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { documentedFigures, figuresDocument, figuresOf } from './figures/documentedFigures.ts';
@@ -282,6 +282,9 @@ describe('figures', () => {
         withValueAt(lantern, 'assemblies.feed.asMade', asCut('feed', 3370)),
       ),
       'a tank on the map': with_(lantern),
+      'a harness that is led': with_(sandpiper),
+      'a splice that has its place': with_(sandpiper),
+      'a bundle through a hole': with_(lantern),
       'a device on the list': with_(lantern),
     };
     for (const { key, onlyWith } of documentedFigures) {

@@ -10,6 +10,7 @@ import {
 } from '../model/index.ts';
 import { type Catalogue, newestOf, refOf } from '../catalogue/index.ts';
 import { returnAfterRail, returnAtTank, typedLength, unknownLength } from '../fuel/index.ts';
+import { NO_HARNESS } from '../harness/index.ts';
 import { pumpDevices } from '../electrics/index.ts';
 import { defaultCurves, reidOfBlend } from '../engine/index.ts';
 import { bareVehicle } from '../vehicle/index.ts';
@@ -276,6 +277,7 @@ export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     vehicleSignals: [],
     buses: [],
     panels: [],
+    harness: NO_HARNESS,
     switching: [],
     limits: {
       designFactor: q(110, 'ratio', '%'),

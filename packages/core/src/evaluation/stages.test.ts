@@ -29,6 +29,7 @@ function mayRun(changed: readonly Source<unknown>[]): Set<string> {
 
 const named = [
   'map',
+  'harness',
   'lengths on the map',
   'names',
   'judged design',
@@ -249,6 +250,7 @@ describe('stages', () => {
 
     test('a place that nothing stands at runs the stages that read places, and no more', () => {
       expect(ranAfter('placements.place-7.z', { value: 0.5, unit: 'mm' })).toEqual([
+        'ways in the harness',
         'electrics',
         'components',
         'map',

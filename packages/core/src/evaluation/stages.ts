@@ -1,7 +1,7 @@
 import { surroundings, fuels, rows, demand } from './stages/engineStages.ts';
 import { components, map, routedLengths, geometry } from './stages/vehicleStages.ts';
+import { netlist, led, ledLengths } from './stages/ledStages.ts';
 import {
-  netlist,
   switched,
   electrics,
   budget,
@@ -21,6 +21,7 @@ import {
   ventLengths,
   tanks,
 } from './stages/fluidStages.ts';
+import { harness } from './stages/harnessStages.ts';
 import { made, parts, buying } from './stages/plumbingStages.ts';
 import {
   results,
@@ -43,8 +44,11 @@ export const stages = {
   demand,
   geometry,
   netlist,
+  led,
+  ledLengths,
   switched,
   electrics,
+  harness,
   budget,
   switching,
   sneaks,

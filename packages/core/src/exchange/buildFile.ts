@@ -15,14 +15,15 @@ export function referencesOf(document: BuildDocument): ItemRef[] {
 /** Categories that rules choose from. */
 const chosenByRule: ReadonlySet<CatalogueItem['category']> = new Set([
   'wire',
+  'cover',
   'fuse',
   'small-part',
   'fastener',
 ]);
 
 /**
- * The file of a build. It embeds the items in use and those the rules choose from (wires, fuses,
- * clamps, bolts), so that the same file evaluates the same elsewhere.
+ * The file of a build. It embeds the items in use and those the rules choose from (wires, sleeves,
+ * fuses, clamps, bolts), so that the same file evaluates the same elsewhere.
  */
 export function toBuildFile(document: BuildDocument, catalogue: Catalogue): BuildFile {
   const used = new Set(referencesOf(document).map((ref) => `${ref.id}@${ref.revision}`));

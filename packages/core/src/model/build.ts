@@ -11,6 +11,13 @@ import type {
 } from '../electrics/model.ts';
 import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
+import type {
+  StoredBreakout,
+  StoredHarness,
+  StoredSegment,
+  StoredSpliceSite,
+  StoredWireColour,
+} from '../harness/model.ts';
 import type { StoredAssembly } from '../plumbing/model.ts';
 import type {
   StoredEdge,
@@ -49,6 +56,10 @@ import type {
   Sheet,
   AssemblyEnd,
   Assembly,
+  Harness,
+  HarnessSegment,
+  SpliceSite,
+  SettledColour,
   LineRoute,
   Build,
   StoredEnd,
@@ -189,6 +200,26 @@ const grounds = entries<StoredGround>();
 const buses = entries<StoredBus>();
 const panels = entries<StoredPanel>();
 const switching = entries<StoredSwitchRow>();
+const breakouts = entries<StoredBreakout>();
+const segments = listOf((stored: StoredSegment, id): HarnessSegment => {
+  const { order: _, ...rest } = stored;
+  return { ...rest, id, points: inOrder(stored.points) };
+});
+const spliceSites = listOf((stored: StoredSpliceSite, spliceId): SpliceSite => ({
+  ...stored,
+  spliceId,
+}));
+const colours = listOf((stored: StoredWireColour, wireId): SettledColour => ({
+  ...stored,
+  wireId,
+}));
+const harness = remembered((stored: StoredHarness): Harness => ({
+  ...stored,
+  breakouts: breakouts(stored.breakouts),
+  segments: segments(stored.segments),
+  splices: spliceSites(stored.splices),
+  colours: colours(stored.colours),
+}));
 const acceptances = listOf((stored: StoredAcceptance, findingId): Acceptance => ({
   ...stored,
   findingId,
@@ -246,6 +277,7 @@ export const readBuild = remembered((document: BuildDocument): Build => ({
   buses: buses(document.buses),
   panels: panels(document.panels),
   switching: switching(document.switching),
+  harness: harness(document.harness),
   options: options(document.options),
   acceptances: acceptances(document.acceptances),
   assemblies: assemblies(document.assemblies),

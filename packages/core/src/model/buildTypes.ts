@@ -11,6 +11,13 @@ import type {
 } from '../electrics/model.ts';
 import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
+import type {
+  StoredBreakout,
+  StoredHarness,
+  StoredSegment,
+  StoredSpliceSite,
+  StoredWireColour,
+} from '../harness/model.ts';
 import type { StoredAssembly } from '../plumbing/model.ts';
 import type { Quantity } from '../quantities/index.ts';
 import type {
@@ -151,6 +158,7 @@ type Collections =
   | 'buses'
   | 'panels'
   | 'switching'
+  | 'harness'
   | 'options'
   | 'acceptances'
   | 'assemblies'
@@ -192,6 +200,27 @@ export type Ground = Identified<StoredGround>;
 export type Bus = Identified<StoredBus>;
 export type Panel = Identified<StoredPanel>;
 export type SwitchRow = Identified<StoredSwitchRow>;
+
+export type Breakout = Identified<StoredBreakout>;
+/** A stretch of the harness, its corners in order from its beginning. */
+export interface HarnessSegment extends Omit<StoredSegment, 'order' | 'points'> {
+  readonly id: string;
+  readonly points: readonly Identified<StoredSegment['points'][string]>[];
+}
+/** Where a splice of the netlist sits. */
+export type SpliceSite = StoredSpliceSite & { readonly spliceId: string };
+/** The colour of a wire that is settled. */
+export type SettledColour = StoredWireColour & { readonly wireId: string };
+/** The harness with its collections as lists. */
+export interface Harness extends Omit<
+  StoredHarness,
+  'breakouts' | 'segments' | 'splices' | 'colours'
+> {
+  readonly breakouts: readonly Breakout[];
+  readonly segments: readonly HarnessSegment[];
+  readonly splices: readonly SpliceSite[];
+  readonly colours: readonly SettledColour[];
+}
 
 export type StoredEnd = StoredAssembly['from'];
 /** One end of a line as it is made, its adapters in order from the part to the hose. */
@@ -246,6 +275,7 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly buses: readonly Bus[];
   readonly panels: readonly Panel[];
   readonly switching: readonly SwitchRow[];
+  readonly harness: Harness;
   readonly options: readonly DecisionOption[];
   readonly acceptances: readonly Acceptance[];
   readonly assemblies: readonly Assembly[];

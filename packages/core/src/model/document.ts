@@ -11,6 +11,7 @@ import {
 } from '../electrics/model.ts';
 import { briefSpec, demandSpec, engineLimits, fuelsSpec } from '../engine/model.ts';
 import { circuitsSpec, fuelLimits, injectorRowsSpec } from '../fuel/model.ts';
+import { harnessSpec } from '../harness/model.ts';
 import { assembliesSpec, offcutsSpec, shelfSpec } from '../plumbing/model.ts';
 import { unitSystems } from '../quantities/index.ts';
 import {
@@ -85,7 +86,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(14),
+  version: constant(15),
   name: text({
     label: 'Name of the build',
     min: 1,
@@ -120,6 +121,7 @@ export const documentSpec = object({
   buses: busesSpec,
   panels: panelsSpec,
   switching: switchingSpec,
+  harness: harnessSpec,
   limits: limitsSpec,
   options: record(optionSpec, { max: 40 }),
   acceptances: record(acceptanceSpec, { max: 400, key: 160 }),

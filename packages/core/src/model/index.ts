@@ -22,5 +22,6 @@ export * from './writeBuild.ts';
 export * from '../electrics/model.ts';
 export * from '../engine/model.ts';
 export * from '../fuel/model.ts';
+export * from '../harness/model.ts';
 export * from '../plumbing/model.ts';
 export * from '../vehicle/model.ts';

@@ -51,6 +51,16 @@ const powerOfNow = (power: unknown): Plain => ({
   negativeGroundId: null,
 });
 
+/** A build whose wires nobody has led. */
+const NONE: Plain = {
+  school: 'taped',
+  massBudget: null,
+  breakouts: {},
+  segments: {},
+  splices: {},
+  colours: {},
+};
+
 /** The limits of an older version as they are now: with the shares of alternator and battery. */
 const limitsOfNow = (limits: unknown): Plain => ({
   ...(limits as Plain),
@@ -253,6 +263,7 @@ describe('documents of older versions', () => {
         buses: {},
         panels: {},
         switching: {},
+        harness: NONE,
       });
       // All that is wired are its pumps.
       const kinds = new Set(Object.values(devices).map(({ part }) => part.kind));
@@ -270,20 +281,21 @@ describe('documents of older versions', () => {
         thermostatOpens: ____,
         ...limits
       } = document.limits;
-      const { panels: _____, switching: ______, ...older } = document;
+      const { panels: _____, switching: ______, harness: _______, ...older } = document;
       const eleven = { ...older, version: 11, limits };
-      expect(storedDocument(eleven)).toEqual({ ...document, switching: {} });
+      expect(storedDocument(eleven)).toEqual({ ...document, switching: {}, harness: NONE });
     }
   });
 
   test('version 12 gets a table of what is switched, still empty, and when the thermostat opens', () => {
     for (const { document } of demoBuilds) {
       const { thermostatOpens, ...limits } = document.limits;
-      const { switching: _, ...older } = document;
+      const { switching: _, harness: __, ...older } = document;
       expect(thermostatOpens).toEqual({ value: 355.15, unit: '°C' });
       expect(storedDocument({ ...older, version: 12, limits })).toEqual({
         ...document,
         switching: {},
+        harness: NONE,
       });
     }
   });
@@ -293,7 +305,18 @@ describe('documents of older versions', () => {
       const devices = Object.fromEntries(
         Object.entries(document.devices).map(([id, { positionLimit: _, ...older }]) => [id, older]),
       );
-      expect(storedDocument({ ...document, version: 13, devices })).toEqual(document);
+      const { harness: _, ...older } = document;
+      const lifted = storedDocument({ ...older, version: 13, devices });
+      expect(lifted).toEqual({ ...document, harness: NONE });
+    }
+  });
+
+  test('version 14 knows no harness, and nothing else moves', () => {
+    for (const { document } of demoBuilds) {
+      const { harness: _, ...older } = document;
+      const lifted = storedDocument({ ...older, version: 14 });
+      expect(lifted).toEqual({ ...document, harness: NONE });
+      expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
     }
   });
 

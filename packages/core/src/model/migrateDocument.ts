@@ -7,6 +7,7 @@ import { fusePositions } from './migrations/fusePositions.ts';
 import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
+import { harnessAdded } from './migrations/harnessAdded.ts';
 import { heatAndRoutes } from './migrations/heatAndRoutes.ts';
 import { partsAndCovers } from './migrations/partsAndCovers.ts';
 import { supplyBudget } from './migrations/supplyBudget.ts';
@@ -29,10 +30,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   supplyBudget,
   switchingTable,
   fusePositions,
+  harnessAdded,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 14;
+export const CURRENT_VERSION: BuildDocument['version'] = 15;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -165,6 +165,20 @@ export function writeBuild(build: Build): BuildDocument {
     buses: ordered(build.buses),
     panels: ordered(build.panels),
     switching: ordered(build.switching),
+    harness: {
+      ...build.harness,
+      breakouts: byId(build.harness.breakouts, (breakout) => breakout),
+      segments: ordered(build.harness.segments, (segment) => ({
+        ...segment,
+        points: ordered(segment.points),
+      })),
+      splices: Object.fromEntries(
+        build.harness.splices.map(({ spliceId, ...site }) => [spliceId, site]),
+      ),
+      colours: Object.fromEntries(
+        build.harness.colours.map(({ wireId, ...colour }) => [wireId, colour]),
+      ),
+    },
     options: ordered(build.options, writeOption),
     acceptances: Object.fromEntries(
       build.acceptances.map(({ findingId, ...accepted }) => [findingId, accepted]),

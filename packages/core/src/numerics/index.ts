@@ -6,3 +6,4 @@ export * from './solveDense.ts';
 export * from './rankCorrelation.ts';
 export * from './seededNormal.ts';
 export * from './linearProgram.ts';
+export * from './minHeap.ts';

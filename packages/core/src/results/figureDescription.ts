@@ -19,5 +19,8 @@ export interface FigureDescription {
     | 'measured seats'
     | 'lines with their ends'
     | 'a hose that is cut'
-    | 'a tank on the map';
+    | 'a tank on the map'
+    | 'a harness that is led'
+    | 'a bundle through a hole'
+    | 'a splice that has its place';
 }

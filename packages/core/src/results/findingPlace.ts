@@ -12,6 +12,7 @@ export type FindingPlace =
   | { readonly stage: 'devices'; readonly device: string }
   | { readonly stage: 'devices'; readonly signal: string }
   | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string }
+  | { readonly stage: 'harness'; readonly segment?: string }
   | { readonly stage: 'supply' | 'panel' }
   | { readonly stage: 'switching'; readonly switch?: string };
 
@@ -37,6 +38,8 @@ export function placeText(place: FindingPlace): string {
     case 'supply':
     case 'panel':
       return place.stage;
+    case 'harness':
+      return place.segment === undefined ? 'harness' : `harness:${place.segment}`;
     case 'switching':
       return place.switch === undefined ? 'switching' : `switching:${place.switch}`;
     case 'demand':

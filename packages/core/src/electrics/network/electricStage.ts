@@ -1,5 +1,5 @@
 import type { Catalogue } from '../../catalogue/index.ts';
-import type { Result } from '../../results/index.ts';
+import type { Result, Sourced } from '../../results/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import {
@@ -43,9 +43,11 @@ export function electricStage(input: {
   readonly document: WiringBuild;
   readonly catalogue: Catalogue;
   readonly netlist: Netlist;
+  /** lengths of wires that are led through the harness, by wire */
+  readonly led?: Readonly<Record<string, Sourced<number>>>;
 }): ElectricDesign {
-  const { document, catalogue, netlist } = input;
-  const network = sizeNetwork({ document, catalogue, netlist });
+  const { document, catalogue, netlist, led } = input;
+  const network = sizeNetwork({ document, catalogue, netlist, ...(led ? { led } : {}) });
   const solvable = solvableNetwork(network, document);
   const cases = caseVoltages(solvable);
   const feeds = pumpSupply({ network, solvable, document, catalogue });

@@ -115,11 +115,13 @@ export function sizeNetwork(input: {
   readonly catalogue: Catalogue;
   /** as it was derived from the build */
   readonly netlist?: Netlist;
+  /** lengths of wires that are led through the harness, by wire */
+  readonly led?: Readonly<Record<string, Sourced<number>>>;
 }): SizedNetwork {
   const { document, catalogue } = input;
   const { power, limits } = document;
   const netlist = input.netlist ?? buildNetlist({ document, catalogue });
-  const book = new WireBook(document, catalogue, netlist.parts);
+  const book = new WireBook(document, catalogue, netlist.parts, input.led ?? {});
   const loads = liveLoads(netlist);
   const isOn = loadsOn(netlist, loads);
   const voltage = limits.voltageLow.value;

@@ -32,6 +32,7 @@ export class WireBook {
     private readonly document: WiringBuild,
     private readonly catalogue: Catalogue,
     parts: readonly NetPart[],
+    private readonly led: Readonly<Record<string, Sourced<number>>>,
   ) {
     this.places = new Map(document.placements.map((place) => [place.id, place]));
     this.parts = new Map(parts.map((part) => [part.id, part]));
@@ -70,6 +71,7 @@ export class WireBook {
       from: this.placeOf(wire.from.placementId),
       to: this.placeOf(wire.to.placementId),
       path: ['power', 'wireDecisions', wire.id, 'length'],
+      onMap: this.led[wire.id],
     });
     this.lengths.set(wire.id, length);
     return length;

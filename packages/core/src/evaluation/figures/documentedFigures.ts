@@ -7,6 +7,7 @@ import {
   single,
 } from '../../results/index.ts';
 import { documentedElectricFigures } from '../../electrics/index.ts';
+import { documentedHarnessFigures } from '../../harness/index.ts';
 import { documentedPlumbingFigures } from '../../plumbing/index.ts';
 import { documentedMapFigures } from '../../vehicle/index.ts';
 import { type Ladder, reachedRungs } from '../ladder.ts';
@@ -274,6 +275,7 @@ export const documentedFigures: readonly FigureDescription[] = [
   },
   ...documentedMapFigures,
   ...documentedPlumbingFigures,
+  ...documentedHarnessFigures,
   {
     key: 'consumption.flow',
     kind: 'volumeFlow',

@@ -8,6 +8,7 @@ import { fuelFigure } from '../../fuel/index.ts';
 import { laidOutAs } from '../../tests/trippedSystems.ts';
 import { evaluate } from '../evaluate.ts';
 import { componentFigure, routeFigure, thingFigure } from '../../vehicle/index.ts';
+import { harnessFigure } from '../../harness/index.ts';
 import { plumbingFigure } from '../../plumbing/index.ts';
 import { documentedFigures } from './documentedFigures.ts';
 
@@ -19,6 +20,7 @@ const patterns: Readonly<Record<string, string>> = {
   ...thingFigure.patterns,
   ...componentFigure.patterns,
   ...plumbingFigure.patterns,
+  ...harnessFigure.patterns,
 };
 /** The key that a pattern makes: `{.x}` may be missing, `{x}` is anything. */
 const matching = (pattern: string): RegExp => {
@@ -42,6 +44,7 @@ describe('the names of figures', () => {
       thingFigure,
       componentFigure,
       plumbingFigure,
+      harnessFigure,
     ].map((r) => Object.keys(r.patterns));
     expect(new Set(rooms.flat()).size).toBe(rooms.flat().length);
   });

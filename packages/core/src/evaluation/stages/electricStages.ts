@@ -1,5 +1,4 @@
 import {
-  buildNetlist,
   electricStage,
   panelStage,
   supplyStage,
@@ -9,6 +8,7 @@ import {
 } from '../../electrics/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
+import { ledLengths, netlist } from './ledStages.ts';
 
 /** What somebody said of when things are on, in every case. */
 export const switched = stage({
@@ -17,25 +17,12 @@ export const switched = stage({
   run: ({ switching }) => switchedInCases(switching),
 });
 
-/** What is joined to what: places, lengths and limits leave it as it is. */
-export const netlist = stage({
-  name: 'netlist',
-  reads: {
-    power: slices.power,
-    electric: slices.electric,
-    fuelCircuits: slices.wiredCircuits,
-    injectorRows: slices.wiredRows,
-    catalogue: slices.catalogue,
-  },
-  run: ({ catalogue, electric, ...document }) =>
-    buildNetlist({ document: { ...document, ...electric }, catalogue }),
-});
-
 /** The fuses and wires of the vehicle, its circuit in every case. */
 export const electrics = stage({
   name: 'electrics',
   reads: {
     netlist,
+    ledLengths,
     power: slices.power,
     switched,
     electric: slices.electric,
@@ -46,8 +33,8 @@ export const electrics = stage({
     injectorRows: slices.wiredRows,
     catalogue: slices.catalogue,
   },
-  run: ({ catalogue, electric, netlist: drawn, ...document }) =>
-    electricStage({ document: { ...document, ...electric }, catalogue, netlist: drawn }),
+  run: ({ catalogue, electric, netlist: drawn, ledLengths: led, ...document }) =>
+    electricStage({ document: { ...document, ...electric }, catalogue, netlist: drawn, led }),
 });
 
 /** Loads against alternator and battery. */

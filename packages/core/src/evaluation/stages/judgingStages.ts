@@ -1,7 +1,7 @@
 import { lookUp } from '../../catalogue/index.ts';
 import { type Severity, resultIndex } from '../../results/index.ts';
 import { type JudgedDesign, candidatesOf } from '../../fuel/index.ts';
-import { type PlumbingChecked } from '../../plumbing/index.ts';
+import type { HarnessChecked } from '../../harness/index.ts';
 import { withAcceptances } from '../acceptance.ts';
 import { figures as figuresOf } from '../figures/figures.ts';
 import { rules } from '../rules.ts';
@@ -11,6 +11,8 @@ import { surroundings, fuels, demand } from './engineStages.ts';
 import { map } from './vehicleStages.ts';
 import { electrics, budget, switching, sneaks, panel, feeds } from './electricStages.ts';
 import { design, named, judged, fluids, lengths, tanks } from './fluidStages.ts';
+import { harness } from './harnessStages.ts';
+import { led } from './ledStages.ts';
 import { made, buying } from './plumbingStages.ts';
 
 /** Every figure with its working. */
@@ -31,8 +33,12 @@ export const results = stage({
     panel,
     switching,
     sneaks,
+    led,
+    harness,
   },
   run: ({ tanks: onMap, made: lines, buying: bought, budget: supplied, panel: plate, ...read }) => [
+    ...read.led.results,
+    ...read.harness.results,
     ...(plate?.results ?? []),
     ...read.switching.results,
     ...read.sneaks.results,
@@ -91,8 +97,14 @@ export const checked = stage({
     made,
     vehicle: slices.vehicle,
     routes: slices.routes,
+    led,
+    harness,
+    decidedHarness: slices.harness,
   },
-  run: (read): PlumbingChecked => ({
+  run: (read): HarnessChecked => ({
+    led: read.led,
+    harness: read.harness,
+    decidedHarness: read.decidedHarness,
     made: read.made,
     map: read.map,
     vehicle: read.vehicle,

@@ -7,6 +7,7 @@ import {
 } from '../../model/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
+import { NO_HARNESS } from '../../harness/index.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
 import { kittiwakeSwitching } from './demoSwitching.ts';
 import { kittiwakeWiring } from './kittiwakeWiring.ts';
@@ -304,6 +305,7 @@ export const kittiwake: BuildDocument = writeBuild({
   vehicleSignals: kittiwakeWiring.vehicleSignals,
   grounds: [...kittiwakeWiring.grounds, ...pumpWiring.grounds],
   panels: [],
+  harness: NO_HARNESS,
   switching: kittiwakeSwitching,
   buses: [{ id: 'bus-1', name: 'Vehicle bus', partId: 'ecu', pin: 'B09', rate: '1 Mbit/s' }],
   limits: {

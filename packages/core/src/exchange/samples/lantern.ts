@@ -1,4 +1,5 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
+import { NO_HARNESS } from '../../harness/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
 import { lanternVehicle } from './lanternVehicle.ts';
 import { lanternSwitching } from './demoSwitching.ts';
@@ -279,6 +280,7 @@ export const lantern: BuildDocument = writeBuild({
   vehicleSignals: lanternWiring.vehicleSignals,
   grounds: [...lanternWiring.grounds, ...pumpWiring.grounds],
   panels: [],
+  harness: NO_HARNESS,
   switching: lanternSwitching,
   buses: [],
   limits: {

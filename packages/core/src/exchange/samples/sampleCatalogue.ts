@@ -1,5 +1,6 @@
 import type { Catalogue } from '../../catalogue/index.ts';
 import { sampleBatteries, sampleFuses, sampleRelays, sampleWires } from './sampleElectrical.ts';
+import { sampleCovers } from './sampleCovers.ts';
 import { sampleEcus } from './sampleControllers.ts';
 import { sampleActuators } from './sampleActuators.ts';
 import { sampleSensors } from './sampleSensors.ts';
@@ -38,6 +39,7 @@ export const sampleCatalogue: Catalogue = {
     ...sampleFuses,
     ...sampleRelays,
     ...sampleWires,
+    ...sampleCovers,
     ...sampleEcus,
     ...sampleSensors,
     ...sampleActuators,

@@ -3,6 +3,7 @@ import { pumpDevices } from '../../electrics/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
 import { sandpiperVehicle } from './sandpiperVehicle.ts';
 import { sandpiperSwitching } from './demoSwitching.ts';
+import { sandpiperHarness } from './sandpiperHarness.ts';
 import { sandpiperWiring } from './sandpiperWiring.ts';
 import { assembly, byMap, end, otherAssembly, placedAt, points, q, ref } from './shorthand.ts';
 
@@ -156,6 +157,7 @@ export const sandpiper: BuildDocument = writeBuild({
   vehicleSignals: sandpiperWiring.vehicleSignals,
   grounds: [...sandpiperWiring.grounds, ...pumpWiring.grounds],
   panels: [],
+  harness: sandpiperHarness,
   switching: sandpiperSwitching,
   buses: [],
   limits: {

@@ -51,6 +51,7 @@ export function counterOf({ category }: CatalogueItem): Counter {
     case 'fuse':
     case 'relay':
     case 'wire':
+    case 'cover':
     case 'ecu':
     case 'device':
       return 'Electrical';

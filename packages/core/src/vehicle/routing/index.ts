@@ -1,4 +1,5 @@
 export * from './autoRoute.ts';
+export * from './movedPoints.ts';
 export type { LineToLead } from './costField.ts';
 export * from './proposalInput.ts';
 export * from './wayAsPoints.ts';

@@ -2,7 +2,7 @@ import { entryAt } from '../../numerics/index.ts';
 import type { CostField } from './costField.ts';
 import { CELL, type Grid } from './grid.ts';
 import { isReached } from './hops.ts';
-import { MinHeap } from './minHeap.ts';
+import { MinHeap } from '../../numerics/index.ts';
 
 /** A turn costs as much as a detour of so much, m. */
 const TURN = 0.25;

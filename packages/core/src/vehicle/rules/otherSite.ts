@@ -16,7 +16,7 @@ import { pointToSegment } from '../geometry/distances.ts';
 import { type Vector, along, subtract, unit } from '../geometry/vector.ts';
 import type { RoutedLine } from '../routes/routedLine.ts';
 import { vectorOf } from '../places/vectorOf.ts';
-import { isNoWorse } from './otherWay.ts';
+import { isNoWorse } from '../routing/movedPoints.ts';
 
 /** How far a part is moved at most, and in which steps, m. */
 const FURTHEST = 0.4;

@@ -6,7 +6,8 @@ import type { VehicleChecked, VehicleRule } from '../checked.ts';
 import { heightsOf } from '../geometry/heights.ts';
 import type { RoutedLine } from '../routes/routedLine.ts';
 import { cornerId, nameOf, onLines, onMap } from './onLines.ts';
-import { aroundOf, isNoWorse } from './otherWay.ts';
+import { isNoWorse } from '../routing/movedPoints.ts';
+import { aroundOf } from './otherWay.ts';
 
 /** A hump in a suction line may stand above both its ends by this, m. */
 const HUMP = 0.03;

@@ -1,62 +1,9 @@
-import type { BuildCommand, BuildFinding } from '../../model/index.ts';
-import { quantity } from '../../quantities/index.ts';
-import type { Cure } from '../../results/index.ts';
-import type { VehicleChecked, VehicleRule } from '../checked.ts';
-import type { SheetCrossing } from '../obstacles/index.ts';
-import { type RoutedLine, carriesFuel } from '../routes/routedLine.ts';
-import { freeId } from '../things/freeId.ts';
+import type { BuildFinding } from '../../model/index.ts';
+import type { VehicleRule } from '../checked.ts';
+import { carriesFuel } from '../routes/routedLine.ts';
+import { newHole, widerHole } from './holeCures.ts';
 import { ledAnew } from './ledAnew.ts';
 import { nameOf, onLines, onMap } from './onLines.ts';
-
-/** Room around a line in a new hole, for its grommet, m; bores come in whole millimetres. */
-const GROMMET = 0.004;
-
-const boreFor = (line: RoutedLine): number => Math.ceil((line.outsideDiameter + 2 * GROMMET) * 1e3);
-
-function newHole(
-  checked: VehicleChecked,
-  line: RoutedLine,
-  { sheet, at }: SheetCrossing,
-): Cure<BuildCommand>[] {
-  const stored = checked.vehicle.sheets.find((s) => s.id === sheet.id);
-  if (!stored) return [];
-  const id = freeId('hole', stored.passThroughs);
-  const millimetres = (value: number) => quantity(Math.round(value * 1e4) / 10, 'length', 'mm');
-  const [x, y, z] = at;
-  const fitted = sheet.seals && carriesFuel(line.carries) ? 'bulkhead-fitting' : 'grommet';
-  return [
-    {
-      text: `Put a hole of ${boreFor(line)} mm there, with a ${fitted.replace('-', ' ')}`,
-      command: {
-        name: 'set',
-        path: ['sheets', sheet.id, 'passThroughs', id],
-        value: {
-          name: `For the ${nameOf(checked, line).toLowerCase()}`.slice(0, 80),
-          x: millimetres(x),
-          y: millimetres(y),
-          z: millimetres(z),
-          bore: quantity(boreFor(line) + 1, 'length', 'mm'),
-          fitted,
-        },
-      },
-    },
-  ];
-}
-
-/** A hole that is there but too narrow, or missed: wider, where it is nearly met. */
-const widerHole = ({ sheet, hole, room }: SheetCrossing): Cure<BuildCommand>[] =>
-  hole === undefined || -room > hole.bore
-    ? []
-    : [
-        {
-          text: `Open “${hole.name}” to ${Math.ceil((hole.bore - 2 * room) * 1e3)} mm`,
-          command: {
-            name: 'set',
-            path: ['sheets', sheet.id, 'passThroughs', hole.id, 'bore'],
-            value: quantity(Math.ceil((hole.bore - 2 * room) * 1e3), 'length', 'mm'),
-          },
-        },
-      ];
 
 /** A line that goes through metal where there is no hole for it. */
 export const routeSheet: VehicleRule = {
@@ -84,7 +31,14 @@ export const routeSheet: VehicleRule = {
       },
       cures: () => [
         ...widerHole(worst),
-        ...(hole ? [] : newHole(checked, line, worst)),
+        ...(hole
+          ? []
+          : newHole(checked.vehicle.sheets, worst, {
+              name: nameOf(checked, line),
+              outsideDiameter: line.outsideDiameter,
+              fitted:
+                worst.sheet.seals && carriesFuel(line.carries) ? 'bulkhead-fitting' : 'grommet',
+            })),
         ...ledAnew(checked, line),
         { text: 'Lead it through a hole that is there' },
       ],

@@ -1,0 +1,32 @@
+import { buildNetlist } from '../../electrics/index.ts';
+import { harnessLengthsOf, ledHarness } from '../../harness/index.ts';
+import { stage } from '../runner/source.ts';
+import { slices } from '../slices.ts';
+
+/** What is joined to what: places, lengths and limits leave it as it is. */
+export const netlist = stage({
+  name: 'netlist',
+  reads: {
+    power: slices.power,
+    electric: slices.electric,
+    fuelCircuits: slices.wiredCircuits,
+    injectorRows: slices.wiredRows,
+    catalogue: slices.catalogue,
+  },
+  run: ({ catalogue, electric, ...document }) =>
+    buildNetlist({ document: { ...document, ...electric }, catalogue }),
+});
+
+/** Where the harness runs, and every wire in it. */
+export const led = stage({
+  name: 'ways in the harness',
+  reads: { netlist, harness: slices.harness, placements: slices.places },
+  run: (read) => ledHarness(read),
+});
+
+/** Lengths that the harness gives, without the names of its segments. */
+export const ledLengths = stage({
+  name: 'lengths in the harness',
+  reads: { led },
+  run: (read) => harnessLengthsOf(read.led),
+});

@@ -1,0 +1,376 @@
+import type { Catalogue, CoverItem, WireItem } from '../../catalogue/index.ts';
+import { type ElectricDesign, type SizedWire, zoneTemperature } from '../../electrics/index.ts';
+import type { Harness } from '../../model/index.ts';
+import {
+  type Result,
+  byDefault,
+  derive,
+  following,
+  fromItem,
+  given,
+  together,
+} from '../../results/index.ts';
+import {
+  type NearObstacle,
+  type VehicleAround,
+  type WayCheck,
+  checkWay,
+  nearestOf,
+} from '../../vehicle/index.ts';
+import { type ColouredWire, colouredWires } from '../colours/colouredWires.ts';
+import { connectorFigures } from '../connectors/connectorFigures.ts';
+import {
+  type ConnectorInput,
+  type HarnessConnector,
+  connectorsOf,
+} from '../connectors/connectorsOf.ts';
+import { harnessFigure } from '../figureNames.ts';
+import type { LedHarness, LedSegment } from '../lengths/ledHarness.ts';
+import type { BundleCover } from '../model.ts';
+import { coverFor, coverOfSchool } from './coverOf.ts';
+import * as f from './formulas.ts';
+import { type LoomHole, loomHoles } from './passThroughs.ts';
+
+/** A wire in a bundle. */
+export interface BundledWire {
+  readonly wireId: string;
+  readonly outsideDiameter: number;
+}
+
+/** A segment with its wires, what lies round them, and what is near it. */
+export interface Bundle {
+  readonly segmentId: string;
+  readonly name: string;
+  readonly wires: readonly BundledWire[];
+  readonly cover: BundleCover;
+  /** what it is covered with; undefined: nothing, or nothing in the catalogue takes it */
+  readonly coverItem: CoverItem | undefined;
+  readonly heatSleeve: CoverItem | undefined;
+  /** packed wires, and with what lies round them, m */
+  readonly bundle: number;
+  readonly diameter: number;
+  /** radius m that its centreline may at least be bent to */
+  readonly leastBend: number;
+  readonly tightest: number;
+  readonly length: number;
+  /** the hottest inside it, and around it, K; what the least of its wires stands */
+  readonly temperature: number;
+  readonly ambient: number;
+  readonly coldest: number;
+  readonly crossesToEngine: boolean;
+  /** what its way meets; undefined where the way cannot be run */
+  readonly check: WayCheck | undefined;
+  readonly nearest: NearObstacle | undefined;
+}
+
+/** The harness with its bundles, and what it comes to. */
+export interface HarnessDesign {
+  readonly bundles: readonly Bundle[];
+  readonly holes: readonly LoomHole[];
+  readonly connectors: readonly HarnessConnector[];
+  readonly colours: readonly ColouredWire[];
+  readonly results: readonly Result[];
+}
+
+/** How many diameters a bundle is bent with at least: lying still, and where it moves. */
+const BEND_STILL = 6;
+const BEND_MOVING = 10;
+/** A contact and a splice, in the currency of the catalogue. */
+const CONTACT_PRICE = 0.35;
+const SPLICE_PRICE = 0.6;
+/** Seconds to cover a metre of each. */
+const COVERING: Readonly<Record<BundleCover, number>> = {
+  none: 0,
+  tape: 240,
+  conduit: 120,
+  braid: 420,
+  'heat-shrink': 900,
+};
+
+const isBend = (bend: { readonly radius: number }): boolean => bend.radius > 0;
+
+/** Bundles of a harness that is led, and its figures. Nothing is chosen here that stands in the build. */
+export function bundleStage(input: {
+  readonly led: LedHarness;
+  readonly harness: Harness;
+  readonly electrics: Pick<ElectricDesign, 'wires' | 'netlist'>;
+  readonly around: VehicleAround;
+  readonly electric: Pick<ConnectorInput, 'devices' | 'controllers'>;
+  readonly power: ConnectorInput['power'];
+  /** of the hot day, K */
+  readonly ambientHot: number;
+  readonly catalogue: Catalogue;
+}): HarnessDesign {
+  const { led, harness, electrics, around, catalogue } = input;
+  const sized = new Map(electrics.wires.map((wire) => [wire.wire.id, wire]));
+  const told = new Map(harness.segments.map((segment) => [segment.id, segment]));
+  const within = new Map<string, SizedWire[]>();
+  for (const { wireId, parts } of led.wires) {
+    const wire = sized.get(wireId);
+    if (!wire) continue;
+    for (const { segmentId } of parts) {
+      const list = within.get(segmentId) ?? [];
+      within.set(segmentId, list);
+      list.push(wire);
+    }
+  }
+  const made = led.segments.map((segment) => {
+    const decided = told.get(segment.id);
+    return bundleOf({
+      segment,
+      name: decided?.name ?? segment.id,
+      cover: decided?.cover ?? coverOfSchool[harness.school],
+      heatSleeve: decided?.heatSleeve ?? false,
+      wires: within.get(segment.id) ?? [],
+      around,
+      ambientHot: input.ambientHot,
+      catalogue,
+    });
+  });
+  const { netlist } = electrics;
+  const connectors = connectorsOf({ ...input.electric, netlist, power: input.power, catalogue });
+  const bundles = made.map(({ bundle }) => bundle);
+  const holes = loomHoles(led, bundles, connectors);
+  return {
+    bundles,
+    holes,
+    connectors,
+    colours: colouredWires({ netlist, connectors, harness }),
+    results: [
+      ...made.flatMap(({ results }) => results),
+      ...holes.flatMap(({ results }) => results),
+      ...connectorFigures(connectors),
+      ...spliceFigures(input),
+      ...totals(input, made, sized),
+    ],
+  };
+}
+
+/** In which segment each splice sits, by the segment's place in their list. */
+const spliceFigures = ({ harness, electrics }: Parameters<typeof bundleStage>[0]): Result[] =>
+  harness.splices.flatMap(({ spliceId, segmentId }) => {
+    const part = electrics.netlist.parts.find(({ id }) => id === spliceId);
+    const at = harness.segments.findIndex(({ id }) => id === segmentId);
+    const segment = harness.segments[at];
+    if (!part || !segment) return [];
+    return [
+      derive({
+        figure: harnessFigure('splice.segment', { splice: spliceId }),
+        label: `${part.name}, in segment “${segment.name}”`,
+        formula: f.spliceSegment,
+        inputs: { number: following(at + 1, ['harness', 'splices', spliceId, 'segmentId']) },
+      }),
+    ];
+  });
+
+interface MadeBundle {
+  readonly bundle: Bundle;
+  readonly length: Result;
+  readonly results: readonly Result[];
+}
+
+function bundleOf(input: {
+  readonly segment: LedSegment;
+  readonly name: string;
+  readonly cover: BundleCover;
+  readonly heatSleeve: boolean;
+  readonly wires: readonly SizedWire[];
+  readonly around: VehicleAround;
+  readonly ambientHot: number;
+  readonly catalogue: Catalogue;
+}): MadeBundle {
+  const { segment, name, cover, wires, around, catalogue } = input;
+  const of = { segment: segment.id };
+  const diameters = together(wires.map(({ size }) => fromItem(size.outsideDiameter, size)));
+  const bundle = derive({
+    figure: harnessFigure('segment.bundle', of),
+    label: `${name}, wires packed`,
+    formula: f.bundleDiameter,
+    inputs: { wires: diameters },
+  });
+  const coverItem =
+    cover === 'none' || wires.length === 0 ? undefined : coverFor(catalogue, cover, bundle.value);
+  const inner = bundle.value + 2 * (coverItem?.wall ?? 0);
+  const heatSleeve =
+    input.heatSleeve && wires.length > 0 ? coverFor(catalogue, 'heat-sleeve', inner) : undefined;
+  const walls = [coverItem, heatSleeve].flatMap((item) =>
+    item ? [fromItem(item.wall, item)] : [],
+  );
+  const diameter = derive({
+    figure: harnessFigure('segment.diameter', of),
+    label: `${name}, diameter`,
+    formula: f.coveredDiameter,
+    inputs: { bundle, walls: together(walls) },
+  });
+  const bend = derive({
+    figure: harnessFigure('segment.bend', of),
+    label: `${name}, least bend`,
+    formula: f.leastBundleBend,
+    inputs: {
+      diameter,
+      times: segment.crossesToEngine
+        ? byDefault(BEND_MOVING, 'it moves with the engine at one end')
+        : byDefault(BEND_STILL, 'it lies still'),
+    },
+  });
+  const warm = wires.filter(({ task }) => task.forSeconds === undefined && task.load > 0);
+  const ambients = segment.zones.map((zone) => zoneTemperature(zone, input.ambientHot));
+  const temperature = derive({
+    figure: harnessFigure('segment.temperature', of),
+    label: `${name}, hottest inside with everything on`,
+    formula: f.bundleTemperature,
+    inputs: {
+      diameter,
+      ambient: following(Math.max(...ambients), ['harness', 'segments', segment.id]),
+      currents: together(warm.map(({ task, origins }) => given(task.load, origins.load.from))),
+      perMetre: together(warm.map(({ size }) => fromItem(size.resistancePerMetre, size))),
+    },
+  });
+  const check =
+    segment.path && wires.length > 0
+      ? checkWay(segment.path, around, {
+          outsideDiameter: diameter.value,
+          sleeve: heatSleeve !== undefined,
+        })
+      : undefined;
+  return {
+    length: segment.length,
+    bundle: {
+      segmentId: segment.id,
+      name,
+      wires: wires.map(({ wire, size }) => ({
+        wireId: wire.id,
+        outsideDiameter: size.outsideDiameter,
+      })),
+      cover,
+      coverItem,
+      heatSleeve,
+      bundle: bundle.value,
+      diameter: diameter.value,
+      leastBend: bend.value,
+      tightest: Math.min(
+        Infinity,
+        ...(segment.path?.bends.filter(isBend).map(({ radius }) => radius) ?? []),
+      ),
+      length: segment.length.value,
+      temperature: temperature.value,
+      coldest: Math.min(...wires.map(({ size }) => size.insulationClass)),
+      ambient: Math.max(...ambients),
+      crossesToEngine: segment.crossesToEngine,
+      check,
+      nearest: check && nearestOf(check),
+    },
+    results: [
+      derive({
+        figure: harnessFigure('segment.count', of),
+        label: `${name}, wires`,
+        formula: f.wireCount,
+        inputs: { wires: diameters },
+      }),
+      bundle,
+      diameter,
+      bend,
+      temperature,
+      ...(coverItem
+        ? [
+            derive({
+              figure: harnessFigure('segment.sleeve', of),
+              label: `${name}, size of its cover`,
+              formula: f.coverSize,
+              inputs: { nominal: fromItem(coverItem.nominal, coverItem) },
+            }),
+          ]
+        : []),
+    ],
+  };
+}
+
+/** What the whole harness comes to; nothing where no wire is led. */
+function totals(
+  { led }: { readonly led: LedHarness },
+  made: readonly MadeBundle[],
+  sized: ReadonlyMap<string, SizedWire>,
+): Result[] {
+  const wires = led.wires.flatMap((wire) => {
+    const known = sized.get(wire.wireId);
+    return known ? [{ ...wire, size: known.size }] : [];
+  });
+  if (wires.length === 0) return [];
+  const lengths = together(wires.map(({ length }) => length));
+  const ends = wires.flatMap(({ wireId }) => {
+    const wire = sized.get(wireId)?.wire;
+    return wire ? [wire.from, wire.to] : [];
+  });
+  const contacts = byDefault(
+    ends.filter(({ joint }) => joint !== 'splice').length,
+    'ends of the wires led that are no splice',
+  );
+  const spliced = new Set(ends.filter(({ joint }) => joint === 'splice').map(({ node }) => node));
+  const splices = byDefault(spliced.size, 'splices that wires led end at');
+  const covered = made.flatMap(({ bundle, length }) =>
+    [bundle.coverItem, bundle.heatSleeve].flatMap((item) => (item ? [{ item, length }] : [])),
+  );
+  const per = (key: 'mass' | 'price') => ({
+    perMetre: together(wires.map(({ size }: { size: WireItem }) => fromItem(size[key], size))),
+    coverPerMetre: together(covered.map(({ item }) => fromItem(item[key], item))),
+  });
+  const coveredLengths = together(covered.map(({ length }) => length));
+  return [
+    derive({
+      figure: harnessFigure('harness.copperLength'),
+      label: 'Wire in the harness',
+      formula: f.totalLength,
+      inputs: { wires: lengths },
+    }),
+    derive({
+      figure: harnessFigure('harness.lowerBoundRatio'),
+      label: 'Way of the wires over the lower bound',
+      formula: f.lowerBoundRatio,
+      inputs: {
+        ways: byDefault(
+          wires.map(({ wayLength }) => wayLength),
+          'along the segments',
+        ),
+        straight: byDefault(
+          wires.map(({ straight }) => straight),
+          'straight from end to end',
+        ),
+      },
+    }),
+    derive({
+      figure: harnessFigure('harness.weight'),
+      label: 'Mass of the harness',
+      formula: f.harnessMass,
+      inputs: { wires: lengths, covered: coveredLengths, ...per('mass'), contacts, splices },
+    }),
+    derive({
+      figure: harnessFigure('harness.cost'),
+      label: 'Price of the harness',
+      formula: f.harnessCost,
+      inputs: {
+        wires: lengths,
+        covered: coveredLengths,
+        ...per('price'),
+        contacts,
+        splices,
+        eachContact: byDefault(CONTACT_PRICE, 'a contact with its seal'),
+        eachSplice: byDefault(SPLICE_PRICE, 'a splice with its shrink'),
+      },
+    }),
+    derive({
+      figure: harnessFigure('harness.hours'),
+      label: 'Hours to build the harness',
+      formula: f.harnessHours,
+      inputs: {
+        wires: byDefault(wires.length, 'wires led'),
+        contacts,
+        splices,
+        covered: together(made.map(({ length }) => length)),
+        perMetre: byDefault(
+          made.map(({ bundle }) => COVERING[bundle.cover]),
+          'to cover a metre of each',
+        ),
+      },
+    }),
+  ];
+}

@@ -1,0 +1,208 @@
+import { defineFormula } from '../../results/index.ts';
+import { heatGivenOff, resistanceAt } from '../../electrics/index.ts';
+import { findRoot } from '../../numerics/index.ts';
+import { packedDiameter } from './packedBundle.ts';
+
+const sum = (values: readonly number[]): number => values.reduce((total, each) => total + each, 0);
+const product = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((total, each, i) => total + each * (b[i] ?? 0), 0);
+
+export const bundleDiameter = defineFormula({
+  name: 'diameter of a bundle',
+  notation: 'D = least circle around all wires, found by packing',
+  kind: 'length',
+  inputKinds: { wires: 'length' },
+  source:
+    'circles packed without overlap; 1.2 · √Σd² is only a quick check for four wires and more',
+  compute: (i: { wires: readonly number[] }) => packedDiameter(i.wires),
+});
+
+export const coveredDiameter = defineFormula({
+  name: 'outside diameter of a covered bundle',
+  notation: 'D = d + 2 · t',
+  kind: 'length',
+  inputKinds: { bundle: 'length', walls: 'length' },
+  source: 'bundle with what lies round it',
+  compute: (i: { bundle: number; walls: readonly number[] }) => i.bundle + 2 * sum(i.walls),
+});
+
+export const leastBundleBend = defineFormula({
+  name: 'least bend of a bundle',
+  notation: 'r = n · D',
+  kind: 'length',
+  inputKinds: { diameter: 'length', times: 'ratio' },
+  source: 'six outside diameters where it lies still, ten where it moves',
+  compute: (i) => i.times * i.diameter,
+});
+
+export const wireCount = defineFormula({
+  name: 'wires in a segment',
+  notation: 'n',
+  kind: 'count',
+  inputKinds: { wires: 'length' },
+  source: 'every wire whose way runs through it',
+  compute: (i: { wires: readonly number[] }) => i.wires.length,
+});
+
+export const coverSize = defineFormula({
+  name: 'size of a sleeve',
+  notation: 'smallest that takes the bundle',
+  kind: 'length',
+  inputKinds: { nominal: 'length' },
+  source: 'catalogue: grips the bundle and takes it',
+  compute: (i) => i.nominal,
+});
+
+/** W/m·K across a bundle of wires: copper, insulation and the air between them. */
+const ACROSS = 0.25;
+
+export const bundleTemperature = defineFormula({
+  name: 'hottest inside a bundle',
+  notation: 'T = T skin + P / (4π · 0.25 W/m·K); P(T) = Σ I² · R′(T) leaves the skin',
+  kind: 'temperature',
+  inputKinds: {
+    diameter: 'length',
+    ambient: 'temperature',
+    currents: 'current',
+    perMetre: 'resistancePerLength',
+  },
+  source:
+    'everything on at once; skin by natural convection (Churchill and Chu 1975) and radiation; a round body warmed evenly inside',
+  compute: (i: {
+    diameter: number;
+    ambient: number;
+    currents: readonly number[];
+    perMetre: readonly number[];
+  }) => {
+    const at20 = i.currents.reduce((all, amps, k) => all + amps ** 2 * (i.perMetre[k] ?? 0), 0);
+    if (at20 === 0 || i.diameter === 0) return i.ambient;
+    const skin = (inside: number): number =>
+      inside - resistanceAt(at20, inside) / (4 * Math.PI * ACROSS);
+    const short = (inside: number): number =>
+      heatGivenOff(i.diameter, skin(inside), i.ambient) - resistanceAt(at20, inside);
+    const most = i.ambient + 2000;
+    return short(most) < 0 ? most : findRoot({ low: i.ambient, high: most, of: short });
+  },
+});
+
+export const spliceSegment = defineFormula({
+  name: 'segment of a splice',
+  notation: 'its place in the list of segments',
+  kind: 'count',
+  inputKinds: { number: 'count' },
+  source: 'where the splice was put',
+  compute: (i) => i.number,
+});
+
+export const totalLength = defineFormula({
+  name: 'wire in the harness',
+  notation: 'Σ L',
+  kind: 'length',
+  inputKinds: { wires: 'length' },
+  source: 'every wire as it is cut',
+  compute: (i: { wires: readonly number[] }) => sum(i.wires),
+});
+
+export const lowerBoundRatio = defineFormula({
+  name: 'way of the wires over the lower bound',
+  notation: 'Σ way / Σ straight from end to end',
+  kind: 'ratio',
+  inputKinds: { ways: 'length', straight: 'length' },
+  source: 'no harness can be shorter than its wires drawn straight',
+  compute: (i: { ways: readonly number[]; straight: readonly number[] }) =>
+    sum(i.straight) > 0 ? sum(i.ways) / sum(i.straight) : 1,
+});
+
+export const harnessMass = defineFormula({
+  name: 'mass of the harness',
+  notation: 'Σ L · m wire + Σ l · m cover + contacts · 1 g + splices · 2 g',
+  kind: 'mass',
+  inputKinds: {
+    wires: 'length',
+    perMetre: 'mass',
+    covered: 'length',
+    coverPerMetre: 'mass',
+    contacts: 'count',
+    splices: 'count',
+  },
+  source: 'catalogue; a contact with its share of the plug 1 g, a splice with its shrink 2 g',
+  compute: (i: {
+    wires: readonly number[];
+    perMetre: readonly number[];
+    covered: readonly number[];
+    coverPerMetre: readonly number[];
+    contacts: number;
+    splices: number;
+  }) =>
+    product(i.wires, i.perMetre) +
+    product(i.covered, i.coverPerMetre) +
+    i.contacts * 1e-3 +
+    i.splices * 2e-3,
+});
+
+export const harnessCost = defineFormula({
+  name: 'price of the harness',
+  notation: 'Σ L · p wire + Σ l · p cover + contacts · p + splices · p',
+  kind: 'count',
+  inputKinds: {
+    wires: 'length',
+    perMetre: 'count',
+    covered: 'length',
+    coverPerMetre: 'count',
+    contacts: 'count',
+    splices: 'count',
+    eachContact: 'count',
+    eachSplice: 'count',
+  },
+  source: 'catalogue; materials only',
+  compute: (i: {
+    wires: readonly number[];
+    perMetre: readonly number[];
+    covered: readonly number[];
+    coverPerMetre: readonly number[];
+    contacts: number;
+    splices: number;
+    eachContact: number;
+    eachSplice: number;
+  }) =>
+    product(i.wires, i.perMetre) +
+    product(i.covered, i.coverPerMetre) +
+    i.contacts * i.eachContact +
+    i.splices * i.eachSplice,
+});
+
+export const harnessHours = defineFormula({
+  name: 'hours to build the harness',
+  notation: 't = wires · 4 min + contacts · 1.5 min + splices · 8 min + Σ l · t cover',
+  kind: 'time',
+  inputKinds: {
+    wires: 'count',
+    contacts: 'count',
+    splices: 'count',
+    covered: 'length',
+    perMetre: 'time',
+  },
+  source: 'cutting, labelling, crimping, laying; covering by its kind',
+  compute: (i: {
+    wires: number;
+    contacts: number;
+    splices: number;
+    covered: readonly number[];
+    perMetre: readonly number[];
+  }) => i.wires * 240 + i.contacts * 90 + i.splices * 480 + product(i.covered, i.perMetre),
+});
+
+export const bundleFormulas = [
+  bundleDiameter,
+  coveredDiameter,
+  leastBundleBend,
+  wireCount,
+  coverSize,
+  bundleTemperature,
+  spliceSegment,
+  totalLength,
+  lowerBoundRatio,
+  harnessMass,
+  harnessCost,
+  harnessHours,
+];

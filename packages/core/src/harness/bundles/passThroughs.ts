@@ -1,0 +1,155 @@
+import {
+  type Result,
+  byDefault,
+  defineFormula,
+  derive,
+  fromFigure,
+  given,
+  together,
+} from '../../results/index.ts';
+import type { HarnessConnector } from '../connectors/connectorsOf.ts';
+import { plugDiameter } from '../connectors/plugSize.ts';
+import { harnessFigure } from '../figureNames.ts';
+import type { LedHarness } from '../lengths/ledHarness.ts';
+import { placeNode } from '../topology/harnessNode.ts';
+import type { Bundle } from './bundleStage.ts';
+import { packedDiameter } from './packedBundle.ts';
+
+/** Hole saws as they are sold, mm. */
+export const holeSaws = [
+  14, 16, 17, 19, 20, 21, 22, 24, 25, 27, 29, 30, 32, 35, 37, 38, 40, 41, 43, 44, 46, 48, 51, 54,
+  57, 59, 60, 64, 67, 70, 73, 76, 79, 83, 86, 89, 92, 95, 98, 102, 105, 108, 111, 114, 121, 127,
+  140, 152,
+] as const;
+
+/** Room around a loom for its grommet, and around a plug to get it through, m. */
+const GROMMET = 0.004;
+const AROUND_PLUG = 0.002;
+
+export const passThroughBore = defineFormula({
+  name: 'bore of a pass-through',
+  notation: 'd = max(looms packed + 2 · 4 mm, largest plug + 2 · 2 mm)',
+  kind: 'length',
+  inputKinds: { looms: 'length', plug: 'length' },
+  source: 'the looms in their grommet, and the largest plug that has to be put through',
+  compute: (i: { looms: readonly number[]; plug: number }) =>
+    Math.max(packedDiameter(i.looms) + 2 * GROMMET, i.plug > 0 ? i.plug + 2 * AROUND_PLUG : 0),
+});
+
+export const holeSawFor = defineFormula({
+  name: 'hole saw of a pass-through',
+  notation: 'the next size that is sold',
+  kind: 'length',
+  inputKinds: { bore: 'length' },
+  source: 'hole saws of 14 to 152 mm',
+  compute: (i) =>
+    (holeSaws.find((size) => size / 1e3 >= i.bore - 1e-9) ?? holeSaws[holeSaws.length - 1] ?? 152) /
+    1e3,
+});
+
+export const passThroughFormulas = [passThroughBore, holeSawFor];
+
+/** A hole that bundles go through. */
+export interface LoomHole {
+  readonly id: string;
+  readonly name: string;
+  readonly sheet: string;
+  readonly bore: number;
+  readonly segments: readonly string[];
+  /** the largest plug on the side with fewer of them: that side is put through */
+  readonly largestPlug: HarnessConnector | undefined;
+  readonly results: readonly Result[];
+}
+
+/** Places on the side of a segment that has fewer plugs. */
+function behind(
+  segmentId: string,
+  led: LedHarness,
+  connectors: readonly HarnessConnector[],
+): readonly HarnessConnector[] {
+  const cut = led.segments.find(({ id }) => id === segmentId);
+  if (!cut) return [];
+  const reach = (start: string): Set<string> => {
+    const found = new Set([start]);
+    const open = [start];
+    for (let node = open.pop(); node !== undefined; node = open.pop()) {
+      for (const segment of led.segments) {
+        if (segment.id === segmentId) continue;
+        for (const [a, b] of [
+          [segment.from, segment.to],
+          [segment.to, segment.from],
+        ] as const) {
+          if (a !== node || found.has(b)) continue;
+          found.add(b);
+          open.push(b);
+        }
+      }
+    }
+    return found;
+  };
+  const sides = [cut.from, cut.to].map((start) => {
+    const nodes = reach(start);
+    return connectors.filter(({ placementId }) => nodes.has(placeNode(placementId)));
+  });
+  const [one, other] = sides;
+  return (one?.length ?? 0) <= (other?.length ?? 0) ? (one ?? []) : (other ?? []);
+}
+
+/** Every hole that bundles go through, with what it has to be. */
+export function loomHoles(
+  led: LedHarness,
+  bundles: readonly Bundle[],
+  connectors: readonly HarnessConnector[],
+): readonly LoomHole[] {
+  const holes = new Map<string, { name: string; sheet: string; bore: number; bundles: Bundle[] }>();
+  for (const bundle of bundles) {
+    for (const { hole, sheet } of bundle.check?.crossings ?? []) {
+      if (!hole) continue;
+      const known = holes.get(hole.id) ?? {
+        name: hole.name,
+        sheet: sheet.name,
+        bore: hole.bore,
+        bundles: [],
+      };
+      holes.set(hole.id, known);
+      if (!known.bundles.includes(bundle)) known.bundles.push(bundle);
+    }
+  }
+  return [...holes].map(([id, { name, sheet, bore, bundles: through }]): LoomHole => {
+    const plugs = through.flatMap(({ segmentId }) => behind(segmentId, led, connectors));
+    const largestPlug = plugs.reduce<HarnessConnector | undefined>(
+      (most, plug) => (most && plugDiameter(most) >= plugDiameter(plug) ? most : plug),
+      undefined,
+    );
+    const needed = derive({
+      figure: harnessFigure('passThrough.bore', { passThrough: id }),
+      label: `${name}, bore for its looms`,
+      formula: passThroughBore,
+      inputs: {
+        looms: together(
+          through.map(({ segmentId, diameter }) =>
+            given(diameter, fromFigure(harnessFigure('segment.diameter', { segment: segmentId }))),
+          ),
+        ),
+        plug: largestPlug
+          ? byDefault(plugDiameter(largestPlug), `plug of ${largestPlug.name.toLowerCase()}`)
+          : byDefault(0, 'no plug behind it'),
+      },
+    });
+    const saw = derive({
+      figure: harnessFigure('passThrough.holeSaw', { passThrough: id }),
+      label: `${name}, hole saw`,
+      formula: holeSawFor,
+      inputs: { bore: needed },
+    });
+    return {
+      id,
+      name,
+      sheet,
+      bore,
+      segments: through.map(({ segmentId }) => segmentId),
+      largestPlug,
+      results: [needed, saw],
+    };
+  });
+}

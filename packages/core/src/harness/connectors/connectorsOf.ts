@@ -1,0 +1,79 @@
+import { type Catalogue, lookUp } from '../../catalogue/index.ts';
+import {
+  ENGINE_CONTROLLER,
+  type NetPart,
+  type Netlist,
+  sharedPartIds,
+} from '../../electrics/index.ts';
+import type { Controller, Device, PowerDesign } from '../../model/index.ts';
+
+/** A plug of the harness: the mating half of a device, of one header of a controller. */
+export interface HarnessConnector {
+  readonly id: string;
+  readonly name: string;
+  readonly partId: string;
+  readonly placementId: string;
+  /** family of contacts; of a controller its header */
+  readonly family: string;
+  /** its pins by node, in their order */
+  readonly cavities: readonly { readonly pin: string; readonly node: string }[];
+  /** which of them a wire ends at */
+  readonly used: readonly string[];
+}
+
+export interface ConnectorInput {
+  readonly netlist: Pick<Netlist, 'parts' | 'wires'>;
+  readonly power: Pick<PowerDesign, 'ecu'>;
+  readonly controllers: readonly Controller[];
+  readonly devices: readonly Device[];
+  readonly catalogue: Catalogue;
+}
+
+/** Every plug that wires end in. What is bolted, or sits in a socket of a panel, is none. */
+export function connectorsOf(input: ConnectorInput): readonly HarnessConnector[] {
+  const { netlist, power, controllers, devices, catalogue } = input;
+  const wired = new Set(netlist.wires.flatMap(({ from, to }) => [from.node, to.node]));
+  const items = new Map([
+    [ENGINE_CONTROLLER, lookUp(catalogue, 'ecu', power.ecu, 'power.ecu')] as const,
+    ...controllers.map(
+      ({ id, item }) => [id, lookUp(catalogue, 'ecu', item, `controllers.${id}.item`)] as const,
+    ),
+  ]);
+  const families = new Map(
+    devices.flatMap(({ id, part }) =>
+      part.kind === 'item'
+        ? [[id, lookUp(catalogue, 'device', part.item, `devices.${id}`).plugFamily] as const]
+        : [],
+    ),
+  );
+  const made = (
+    part: NetPart,
+    id: string,
+    name: string,
+    family: string,
+    pins: NetPart['pins'],
+  ): HarnessConnector[] => {
+    const cavities = pins.map(({ pin, node }) => ({ pin, node }));
+    const used = cavities.flatMap(({ pin, node }) => (wired.has(node) ? [pin] : []));
+    return used.length === 0
+      ? []
+      : [{ id, name, partId: part.id, placementId: part.placementId, family, cavities, used }];
+  };
+  return netlist.parts.flatMap((part) => {
+    const pins = part.pins.filter(({ joint }) => joint === 'plug');
+    if (pins.length === 0 || part.sort === 'splice' || part.id === sharedPartIds.battery) return [];
+    const item = items.get(part.id);
+    if (!item) return made(part, part.id, part.name, families.get(part.id) ?? '', pins);
+    const plugOf = new Map(item.pins.map(({ id, plug }) => [id, plug]));
+    const plugs = [...new Set(pins.map(({ pin }) => plugOf.get(pin) ?? ''))];
+    return plugs.flatMap((plug) =>
+      made(
+        part,
+        plugs.length === 1 ? part.id : `${part.id}-${plug}`,
+        plugs.length === 1 ? part.name : `${part.name}, plug ${plug}`,
+        'header',
+        pins.filter(({ pin }) => (plugOf.get(pin) ?? '') === plug),
+      ),
+    );
+  });
+}

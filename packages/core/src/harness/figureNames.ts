@@ -1,0 +1,26 @@
+import { figureNames, single } from '../results/index.ts';
+
+/** Figures of the harness: its wires, segments, splices, connectors, and of all of it. */
+export const harnessFigure = figureNames({
+  'wire.harnessLength': 'wire.{wire}.harnessLength',
+  'segment.length': 'segment.{segment}.length',
+  'segment.mapLength': 'segment.{segment}.mapLength',
+  'segment.count': 'segment.{segment}.count',
+  'segment.bundle': 'segment.{segment}.bundle',
+  'segment.diameter': 'segment.{segment}.diameter',
+  'segment.bend': 'segment.{segment}.bend',
+  'segment.sleeve': 'segment.{segment}.sleeve',
+  'segment.temperature': 'segment.{segment}.temperature',
+  'passThrough.bore': 'passThrough.{passThrough}.bore',
+  'passThrough.holeSaw': 'passThrough.{passThrough}.holeSaw',
+  'connector.ways': 'connector.{connector}.ways',
+  'connector.used': 'connector.{connector}.used',
+  'splice.segment': 'splice.{splice}.segment',
+  ...single(
+    'harness.copperLength',
+    'harness.lowerBoundRatio',
+    'harness.weight',
+    'harness.cost',
+    'harness.hours',
+  ),
+});

@@ -1,0 +1,11 @@
+import { bundleFormulas } from './bundles/formulas.ts';
+import { passThroughFormulas } from './bundles/passThroughs.ts';
+import { connectorFormulas } from './connectors/connectorFigures.ts';
+import { lengthFormulas } from './lengths/formulas.ts';
+
+export const harnessFormulas = [
+  ...lengthFormulas,
+  ...bundleFormulas,
+  ...connectorFormulas,
+  ...passThroughFormulas,
+];

@@ -1,0 +1,26 @@
+import type { HarnessRule } from '../checked.ts';
+import { segmentCover, segmentCoverHeat, segmentHot } from './bundleRules.ts';
+import { colourTwice } from './colourTwice.ts';
+import { segmentNearRules } from './segmentNear.ts';
+import { segmentSheet } from './segmentSheet.ts';
+import { segmentBend, segmentFlex, segmentMeasured, segmentShape } from './segmentShape.ts';
+import { spliceSite } from './spliceSite.ts';
+import { harnessLoop, harnessMass, harnessUnled } from './wholeHarness.ts';
+
+/** Every check of the harness. */
+export const harnessRules: readonly HarnessRule[] = [
+  harnessLoop,
+  harnessUnled,
+  harnessMass,
+  segmentShape,
+  segmentBend,
+  ...segmentNearRules,
+  segmentSheet,
+  segmentFlex,
+  segmentMeasured,
+  segmentCover,
+  segmentCoverHeat,
+  segmentHot,
+  spliceSite,
+  colourTwice,
+];

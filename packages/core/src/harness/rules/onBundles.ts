@@ -1,0 +1,29 @@
+import type { BuildFinding } from '../../model/index.ts';
+import type { Bundle } from '../bundles/bundleStage.ts';
+import type { HarnessChecked, HarnessRule } from '../checked.ts';
+import type { LedSegment } from '../lengths/ledHarness.ts';
+
+/** A segment with its bundle. */
+export interface LaidBundle extends Bundle {
+  readonly led: LedSegment;
+}
+
+export const inSegment = (segmentId: string): BuildFinding['where'] => ({
+  stage: 'harness',
+  segment: segmentId,
+});
+
+/** Every segment that wires run through, with its bundle. */
+export function laidBundles({ led, harness }: HarnessChecked): readonly LaidBundle[] {
+  const segments = new Map(led.segments.map((segment) => [segment.id, segment]));
+  return harness.bundles.flatMap((bundle) => {
+    const segment = segments.get(bundle.segmentId);
+    return segment && bundle.wires.length > 0 ? [{ ...bundle, led: segment }] : [];
+  });
+}
+
+/** Runs a check on every segment that wires run through. */
+export const onBundles =
+  (check: (bundle: LaidBundle, checked: HarnessChecked) => BuildFinding[]): HarnessRule['check'] =>
+  (checked) =>
+    laidBundles(checked).flatMap((bundle) => check(bundle, checked));

@@ -1,0 +1,96 @@
+import type { BuildFinding } from '../../model/index.ts';
+import { harnessFigure } from '../figureNames.ts';
+import type { HarnessRule } from '../checked.ts';
+import { inSegment } from './onBundles.ts';
+
+/** A segment that joins what is joined already: a wire has two ways. */
+export const harnessLoop: HarnessRule = {
+  id: 'harness.loop',
+  source: 'a harness is a tree; a loop is a stop unless a second way is wanted',
+  check: ({ led, decidedHarness }) =>
+    led.loops.map((segmentId): BuildFinding => {
+      const name = decidedHarness.segments.find(({ id }) => id === segmentId)?.name ?? segmentId;
+      return {
+        id: `harness.loop:${segmentId}`,
+        rule: 'harness.loop',
+        severity: 'stop',
+        where: inSegment(segmentId),
+        title: 'Harness closes a loop',
+        because: `“${name}” joins two ends that are joined already: its wires would have two ways`,
+        numbers: {},
+        cures: () => [
+          {
+            text: `Take “${name}” out`,
+            command: { name: 'remove', path: ['harness', 'segments', segmentId] },
+          },
+        ],
+      };
+    }),
+};
+
+/** Wires between places that the harness does not join. */
+export const harnessUnled: HarnessRule = {
+  id: 'harness.unled',
+  source: 'every wire lies in the harness; cables bolted at both ends are led by themselves',
+  check: ({ led, electrics }) => {
+    const [first] = led.unled;
+    if (led.segments.length === 0 || first === undefined) return [];
+    const wires = new Map(electrics.netlist.wires.map((wire) => [wire.id, wire.name]));
+    const names = led.unled.slice(0, 3).map((id) => wires.get(id) ?? id);
+    const more = led.unled.length - names.length;
+    return [
+      {
+        id: 'harness.unled',
+        rule: 'harness.unled',
+        severity: 'warn',
+        where: { stage: 'harness' },
+        title: 'Wires have no way in the harness',
+        because: `{count} ${led.unled.length === 1 ? 'wire ends' : 'wires end'} at a place that no segment reaches: ${names.join('; ')}${more > 0 ? ` and ${more} more` : ''}`,
+        numbers: { count: { value: led.unled.length, kind: 'count' } },
+        measured: { value: led.unled.length, kind: 'count' },
+        worse: 'higher',
+        cures: () => [
+          { text: 'Join their places with a segment; until then they are as long as by the map' },
+        ],
+      },
+    ];
+  },
+};
+
+/** A harness heavier than it may be. */
+export const harnessMass: HarnessRule = {
+  id: 'harness.mass',
+  source: 'the mass that the build allows for its harness',
+  check: ({ results, decidedHarness: { massBudget } }) => {
+    const mass = results.find(harnessFigure('harness.weight'))?.value;
+    if (massBudget === null || mass === undefined || mass <= massBudget.value) return [];
+    return [
+      {
+        id: 'harness.mass',
+        rule: 'harness.mass',
+        severity: 'warn',
+        where: { stage: 'harness' },
+        title: 'Harness is heavier than allowed',
+        because: 'It weighs {mass}; allowed are {budget}',
+        numbers: {
+          mass: { value: mass, kind: 'mass' },
+          budget: { value: massBudget.value, kind: 'mass' },
+        },
+        measured: { value: mass, kind: 'mass' },
+        limit: { value: massBudget.value, kind: 'mass' },
+        worse: 'higher',
+        cures: () => [
+          {
+            text: 'Allow it as much as it weighs',
+            command: {
+              name: 'set',
+              path: ['harness', 'massBudget'],
+              value: { value: Math.ceil(mass * 10) / 10, unit: 'kg' },
+            },
+          },
+          { text: 'Shorten its ways, or take thinner wire or a lighter cover' },
+        ],
+      },
+    ];
+  },
+};

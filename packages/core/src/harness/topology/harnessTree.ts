@@ -1,0 +1,178 @@
+import { MinHeap, entryAt } from '../../numerics/index.ts';
+import type { NodeKey } from './harnessNode.ts';
+
+/** A segment as its ends and its length m: all that ways through a harness depend on. */
+export interface TreeSegment {
+  readonly id: string;
+  readonly from: NodeKey;
+  readonly to: NodeKey;
+  readonly length: number;
+}
+
+/** A point of a harness: a node, or a place in a segment at a share of it from its beginning. */
+export type TreePoint =
+  { readonly node: NodeKey } | { readonly segmentId: string; readonly share: number };
+
+/** How much of a segment a way runs through, from and to as shares from its beginning. */
+export interface WayPart {
+  readonly segmentId: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** A way through a harness: the stretches in order, and the nodes passed between its ends. */
+export interface HarnessWay {
+  readonly parts: readonly WayPart[];
+  readonly through: readonly NodeKey[];
+  /** m along the segments */
+  readonly length: number;
+}
+
+interface Step {
+  readonly segment: TreeSegment;
+  readonly to: NodeKey;
+}
+
+/** The segments of a harness as a graph: ways through it, what hangs together, what closes a loop. */
+export class HarnessTree {
+  private readonly steps = new Map<NodeKey, Step[]>();
+  private readonly byId = new Map<string, TreeSegment>();
+  private readonly numbers = new Map<NodeKey, number>();
+  private readonly nodes: NodeKey[] = [];
+
+  constructor(readonly segments: readonly TreeSegment[]) {
+    for (const segment of segments) {
+      this.byId.set(segment.id, segment);
+      this.stepsAt(segment.from).push({ segment, to: segment.to });
+      this.stepsAt(segment.to).push({ segment, to: segment.from });
+    }
+  }
+
+  private stepsAt(node: NodeKey): Step[] {
+    const known = this.steps.get(node);
+    if (known) return known;
+    const steps: Step[] = [];
+    this.steps.set(node, steps);
+    this.numbers.set(node, this.nodes.length);
+    this.nodes.push(node);
+    return steps;
+  }
+
+  /** Whether a segment ends at a node. */
+  has(node: NodeKey): boolean {
+    return this.steps.has(node);
+  }
+
+  /** How many segments end at a node. */
+  degreeOf(node: NodeKey): number {
+    return this.steps.get(node)?.length ?? 0;
+  }
+
+  segment(id: string): TreeSegment | undefined {
+    return this.byId.get(id);
+  }
+
+  /** Nodes from which a way may begin at a point, with the stretch that leads there. */
+  private doors(point: TreePoint): { node: NodeKey; part: WayPart | undefined; cost: number }[] {
+    if ('node' in point) {
+      return this.has(point.node) ? [{ node: point.node, part: undefined, cost: 0 }] : [];
+    }
+    const segment = this.byId.get(point.segmentId);
+    if (!segment) return [];
+    const { segmentId, share } = point;
+    return [
+      {
+        node: segment.from,
+        part: { segmentId, from: share, to: 0 },
+        cost: share * segment.length,
+      },
+      {
+        node: segment.to,
+        part: { segmentId, from: share, to: 1 },
+        cost: (1 - share) * segment.length,
+      },
+    ];
+  }
+
+  /** The shortest way between two points; undefined where nothing joins them. */
+  way(a: TreePoint, b: TreePoint): HarnessWay | undefined {
+    const direct = this.within(a, b);
+    const ends = new Map(this.doors(b).map((door) => [door.node, door]));
+    const far = new Map<NodeKey, number>();
+    const cameBy = new Map<NodeKey, { readonly from: NodeKey; readonly segment: TreeSegment }>();
+    const starts = new Map(this.doors(a).map((door) => [door.node, door]));
+    const open = new MinHeap();
+    const numberOf = (node: NodeKey): number => this.numbers.get(node) ?? 0;
+    for (const { node, cost } of starts.values()) {
+      far.set(node, cost);
+      open.push(numberOf(node), cost);
+    }
+    let best: { node: NodeKey; cost: number } | undefined;
+    for (let number = open.pop(); number !== undefined; number = open.pop()) {
+      const node = entryAt(this.nodes, number);
+      const cost = far.get(node) ?? Infinity;
+      const end = ends.get(node);
+      if (end && (!best || cost + end.cost < best.cost)) best = { node, cost: cost + end.cost };
+      for (const { segment, to } of this.steps.get(node) ?? []) {
+        const next = cost + segment.length;
+        if (next >= (far.get(to) ?? Infinity)) continue;
+        far.set(to, next);
+        cameBy.set(to, { from: node, segment });
+        open.push(numberOf(to), next);
+      }
+    }
+    if (direct && (!best || direct.length <= best.cost)) return direct;
+    if (!best) return undefined;
+    const parts: WayPart[] = [];
+    const nodes: NodeKey[] = [best.node];
+    let first = best.node;
+    for (let came = cameBy.get(first); came; came = cameBy.get(first)) {
+      const forward = came.segment.from === came.from;
+      parts.unshift({
+        segmentId: came.segment.id,
+        from: forward ? 0 : 1,
+        to: forward ? 1 : 0,
+      });
+      first = came.from;
+      nodes.unshift(first);
+    }
+    const start = starts.get(first)?.part;
+    const end = ends.get(best.node)?.part;
+    if (start && start.from !== start.to) parts.unshift(start);
+    if (end && end.from !== end.to) parts.push({ ...end, from: end.to, to: end.from });
+    const isEnd = (node: NodeKey): boolean =>
+      ('node' in a && a.node === node) || ('node' in b && b.node === node);
+    return { parts, through: nodes.filter((node) => !isEnd(node)), length: best.cost };
+  }
+
+  /** The way between two points of one segment along it. */
+  private within(a: TreePoint, b: TreePoint): HarnessWay | undefined {
+    if ('node' in a && 'node' in b) {
+      return a.node === b.node && this.has(a.node)
+        ? { parts: [], through: [], length: 0 }
+        : undefined;
+    }
+    if ('node' in a || 'node' in b || a.segmentId !== b.segmentId) return undefined;
+    const segment = this.byId.get(a.segmentId);
+    if (!segment) return undefined;
+    const parts =
+      a.share === b.share ? [] : [{ segmentId: a.segmentId, from: a.share, to: b.share }];
+    return { parts, through: [], length: Math.abs(a.share - b.share) * segment.length };
+  }
+
+  /** Segments that close a loop with those before them. */
+  loops(): readonly TreeSegment[] {
+    const root = new Map<NodeKey, NodeKey>();
+    const rootOf = (node: NodeKey): NodeKey => {
+      let at = node;
+      for (let up = root.get(at); up !== undefined && up !== at; up = root.get(at)) at = up;
+      return at;
+    };
+    return this.segments.filter(({ from, to }) => {
+      const [a, b] = [rootOf(from), rootOf(to)];
+      if (a === b) return true;
+      root.set(a, b);
+      return false;
+    });
+  }
+}

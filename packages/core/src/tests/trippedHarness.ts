@@ -1,0 +1,142 @@
+import { sampleCatalogue, sandpiper } from '../exchange/index.ts';
+import { type BuildDocument, withValueAt } from '../model/index.ts';
+import type { Change, TrippedBuild } from './trippedBuilds.ts';
+
+const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
+
+const withChanges = (changes: readonly Change[]): BuildDocument =>
+  changes.reduce((document, [path, value]) => withValueAt(document, path, value), sandpiper);
+
+const trip = (
+  rule: string,
+  of: string,
+  changes: readonly Change[],
+  more: Partial<TrippedBuild> = {},
+): TrippedBuild => ({
+  rule,
+  finding: of === '' ? rule : `${rule}:${of}`,
+  build: withChanges(changes),
+  soundBuild: sandpiper,
+  curable: true,
+  ...more,
+});
+
+const segment = (id: string, field: string): string => `harness.segments.${id}.${field}`;
+const ends = (from: string, to: string) => ({
+  from: { at: 'breakout', breakoutId: from },
+  to: { at: 'breakout', breakoutId: to },
+});
+const plain = {
+  order: 90_000,
+  points: {},
+  cover: null,
+  heatSleeve: false,
+  loop: mm(0),
+  measured: null,
+  locked: false,
+};
+const corner = (id: string, point: string, axis: string, value: number): Change => [
+  segment(id, `points.${point}.${axis}`),
+  mm(value),
+];
+
+/** A catalogue whose covers of one form take nothing, or stand less. */
+const covers = (change: (item: object) => object) => ({
+  items: sampleCatalogue.items.map((item) =>
+    item.category === 'cover' && item.form === 'tape' ? (change(item) as typeof item) : item,
+  ),
+});
+
+const with_ = (id: string, stored: object): Change => [
+  'harness.segments',
+  { ...sandpiper.harness.segments, [id]: stored },
+];
+
+const { air: _, ...withoutAir } = sandpiper.harness.segments;
+
+/** One build for every finding that a harness can trip. */
+export const trippedHarness: readonly TrippedBuild[] = [
+  trip('harness.loop', 'second', [
+    with_('second', { ...plain, name: 'Second way', ...ends('right', 'box') }),
+  ]),
+  trip('harness.unled', '', [['harness.segments', withoutAir]], { curable: false }),
+  trip('harness.mass', '', [['harness.massBudget', { value: 1, unit: 'kg' }]]),
+  trip('segment.shape', 'over', [[segment('over', 'points.c1.radius'), mm(900)]]),
+  trip('segment.shape', 'spare', [
+    with_('spare', { ...plain, name: 'Nowhere', ...ends('right', 'right') }),
+  ]),
+  trip('segment.bend', 'right-rail', [[segment('right-rail', 'points.c1.radius'), mm(30)]]),
+  trip('segment.heat', 'starter', [
+    corner('starter', 'c2', 'x', 560),
+    corner('starter', 'c2', 'y', -258),
+    corner('starter', 'c2', 'z', 345),
+    [segment('starter', 'points.c2.radius'), mm(50)],
+  ]),
+  trip('segment.moving', 'tail', [
+    corner('tail', 'c1', 'y', -205),
+    corner('tail', 'c1', 'z', 690),
+    corner('tail', 'c2', 'y', -205),
+    corner('tail', 'c2', 'z', 690),
+  ]),
+  trip('segment.edge', 'tail', [
+    ['edges.tank-strap.from', { x: mm(100), y: mm(-236), z: mm(800) }],
+    ['edges.tank-strap.to', { x: mm(100), y: mm(-236), z: mm(850) }],
+  ]),
+  trip('segment.solid', 'tail', [corner('tail', 'c1', 'y', -120), corner('tail', 'c2', 'y', -120)]),
+  trip('segment.component', 'tail', [
+    corner('tail', 'c1', 'y', 250),
+    corner('tail', 'c1', 'z', 800),
+    corner('tail', 'c2', 'y', 250),
+  ]),
+  trip('segment.sheet', 'front', [
+    [
+      'sheets',
+      {
+        nose: {
+          name: 'Nose plate',
+          seals: false,
+          corner: { x: mm(1500), y: mm(-500), z: mm(500) },
+          next: { x: mm(1500), y: mm(500), z: mm(500) },
+          other: { x: mm(1500), y: mm(-500), z: mm(900) },
+          passThroughs: {},
+        },
+      },
+    ],
+  ]),
+  trip('segment.flex', 'over', [[segment('over', 'loop'), mm(20)]]),
+  trip('segment.measured', 'front', [[segment('front', 'measured'), { value: 1.4, unit: 'mm' }]], {
+    curable: false,
+  }),
+  trip('segment.cover', 'cross', [], {
+    catalogue: covers((item) => ({ ...item, bundleMax: 0.01 })),
+  }),
+  trip('segment.cover-heat', 'over', [], {
+    catalogue: covers((item) => ({ ...item, temperatureLimit: 320 })),
+  }),
+  trip('segment.hot', 'over', [], {
+    catalogue: {
+      items: sampleCatalogue.items.map((item) =>
+        item.category === 'wire' ? { ...item, insulationClass: 322 } : item,
+      ),
+    },
+    curable: false,
+  }),
+  trip('splice.site', 'splice ecu:A04', [
+    [
+      'harness.splices',
+      {
+        ...sandpiper.harness.splices,
+        'splice ecu:A04': { segmentId: 'over', share: { value: 0, unit: '%' } },
+      },
+    ],
+  ]),
+  trip('wire.colour', 'throttle', [
+    [
+      'harness.colours',
+      {
+        'throttle~1': { colour: 'green', stripe: null },
+        'throttle~3': { colour: 'green', stripe: null },
+      },
+    ],
+  ]),
+];
