@@ -55,6 +55,23 @@ export class ExportsController {
     return this.send(response, id, CSV, { kind: 'wires' });
   }
 
+  @Get('cut-list.csv')
+  @PaperRoute('Wires as they are cut, as CSV', CSV, 'One line per wire, by size and colour')
+  cutListCsv(@Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.send(response, id, CSV, { kind: 'cutListCsv' });
+  }
+
+  @Get('cut-list.pdf')
+  @PaperRoute('Wires as they are cut, as PDF', PDF, 'By size and colour, with the reels')
+  @InUnits()
+  cutListPdf(
+    @Param('id') id: string,
+    @Query('units') units: string | undefined,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.send(response, id, PDF, { kind: 'cutListPdf', units });
+  }
+
   @Get('switching.csv')
   @PaperRoute('When everything that is switched is on, as CSV', CSV, 'One line per relay, output')
   switching(@Param('id') id: string, @Res() response: Response): Promise<void> {

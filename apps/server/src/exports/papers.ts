@@ -1,7 +1,9 @@
 import {
+  type CutLine,
   type MadeLine,
   cautionFacts,
   cautionsAt,
+  cutList,
   drawingSvg,
   fixingDrawing,
   panelDrawing,
@@ -16,6 +18,7 @@ import { notFound } from '../errors.ts';
 import { buyingRows, writeBuying } from './buyingSheet.ts';
 import { writeCards } from './cardSheet.ts';
 import { csvText } from './csvText.ts';
+import { writeCutList } from './cutListSheet.ts';
 import { drawingDxf } from './drawingDxf.ts';
 import { writeFixing } from './fixingSheet.ts';
 import { type Paper, type PaperSource, footOf } from './paper.ts';
@@ -77,6 +80,15 @@ function shopping({ build, evaluation, catalogue }: PaperSource) {
   return shoppingList({ ...evaluation.parts, shelf, offcuts, catalogue });
 }
 
+/** Wires as they are cut, with the names of the segments that they run through. */
+const cutLines = ({ build, evaluation }: PaperSource): CutLine[] =>
+  cutList(
+    evaluation,
+    Object.fromEntries(
+      Object.entries(build.document.harness.segments).map(([id, { name }]) => [id, name]),
+    ),
+  );
+
 /** Every paper of a build. What is not there is refused. */
 export const papers = {
   parts: ({ build, evaluation }) => ({
@@ -84,6 +96,16 @@ export const papers = {
     rest: '-parts.csv',
   }),
   wires: ({ evaluation }) => ({ body: csvText(wireList(evaluation)), rest: '-wires.csv' }),
+  cutListCsv: (source) => ({ body: csvText(cutLines(source)), rest: '-cut-list.csv' }),
+  cutListPdf: (source) =>
+    pages(source, 'cut list', '-cut-list.pdf', (sheet) =>
+      writeCutList({
+        sheet,
+        buildName: source.build.document.name,
+        lines: cutLines(source),
+        units: source.units,
+      }),
+    ),
   switching: ({ evaluation }) => ({
     body: csvText(switchingList(evaluation.switching, evaluation.electrics.netlist)),
     rest: '-switching.csv',

@@ -93,6 +93,16 @@ const Panel = named(
   'PanelScreen',
   stage('panel'),
 );
+const Harness = named(
+  () => import('../screens/harness/HarnessScreen.tsx'),
+  'HarnessScreen',
+  stage('harness'),
+);
+const CutList = named(
+  () => import('../screens/harness/CutListScreen.tsx'),
+  'CutListScreen',
+  stage('cut-list'),
+);
 const Pins = named(() => import('../screens/pins/PinsScreen.tsx'), 'PinsScreen', stage('pins'));
 const Wires = named(
   () => import('../screens/wires/WiresScreen.tsx'),
@@ -194,6 +204,8 @@ export const router = createBrowserRouter([
           { path: 'pins', Component: Pins },
           { path: 'supply', Component: Supply },
           { path: 'schools', Component: Schools },
+          { path: 'harness', Component: Harness },
+          { path: 'cut-list', Component: CutList },
           { path: 'schematic', Component: Schematic },
           { path: 'switching', Component: Switching },
           { path: 'panel', Component: Panel },

@@ -41,6 +41,7 @@ import {
   type Uncertainty,
   type UncertaintyOptions,
   type WireGain,
+  type SegmentSheet,
   type WireSheet,
   compareFuels,
   compareSchools,
@@ -75,6 +76,8 @@ import {
   toldEvaluation,
   readBuild,
   variantLadder,
+  segmentSheet,
+  proposedSplices,
   wireSheet,
   waysOfLine,
   placedComponents,
@@ -107,6 +110,10 @@ export interface WorkerAnswer {
 const electricsOf = (document: BuildDocument): ElectricDesign =>
   evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue).electrics;
 
+/** The evaluation of a build; the one that was evaluated last is at hand. */
+const evaluationOf = (document: BuildDocument): Evaluation =>
+  evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue);
+
 /** The netlist of a build as it is drawn, with the sizes of its wires. */
 function drawnOf(document: BuildDocument) {
   const { netlist, wires } = electricsOf(document);
@@ -133,6 +140,16 @@ const worker = {
     const delta = deltaOf(told, now);
     told = now;
     return { told: delta, ripple: moved };
+  },
+  /** A segment of the harness cut through. */
+  segment(document: BuildDocument, segmentId: string): SegmentSheet | undefined {
+    const { harness, electrics } = evaluationOf(document);
+    return segmentSheet(harness, electrics, segmentId);
+  },
+  /** Where the splices of a build sit with the least copper. */
+  splices(document: BuildDocument): ReturnType<typeof proposedSplices> {
+    const { led, electrics } = evaluationOf(document);
+    return proposedSplices({ led, electrics, harness: readBuild(document).harness });
   },
   /** The limit ladder of a build: asked for once its evaluation has been shown. */
   ladder(document: BuildDocument): Ladder {

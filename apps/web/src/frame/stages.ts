@@ -70,6 +70,12 @@ export const phaseList: readonly Phase[] = [
     pages: [{ id: 'schools', name: 'Relays or module', keys: '' }],
   },
   {
+    id: 'harness-phase',
+    name: 'Harness',
+    stages: [{ id: 'harness', name: 'Harness', keys: 'm' }],
+    pages: [{ id: 'cut-list', name: 'Cut list', keys: '' }],
+  },
+  {
     id: 'prove',
     name: 'Prove',
     stages: [{ id: 'margins', name: 'Margins', keys: '8' }],

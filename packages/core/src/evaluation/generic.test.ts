@@ -147,6 +147,9 @@ describe('commands', () => {
       ],
     },
     { name: 'take-off-map', slice: 'otherLines', id: 'vent' },
+    { name: 'put-breakout', segmentId: 'trunk', share: { value: 0.4, unit: '%' } },
+    { name: 'take-segment-out', segmentId: 'trunk' },
+    { name: 'take-breakout-out', breakoutId: 'middle' },
     { name: 'pull-map-true' },
     {
       name: 'lay-out-vehicle',

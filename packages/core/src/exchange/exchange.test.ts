@@ -96,7 +96,8 @@ describe('wire list', () => {
       expect(wire.length).toBeGreaterThan(0);
       expect(wire.from).not.toBe(wire.to);
       if (wire.wire === 'inertia-switch~in') expect(wire.protectedBy).toMatch(/fuse/);
-      expect(wire.lengthIsFrom).toBe('map');
+      const led = evaluation.led.wires.some(({ wireId }) => wireId === wire.wire);
+      expect(wire.lengthIsFrom).toBe(led ? 'harness' : 'map');
     }
   });
 

@@ -1,5 +1,7 @@
 import type { Evaluation } from '../evaluation/index.ts';
 import { terminalText } from '../electrics/index.ts';
+import { cutTo } from './cutList.ts';
+import { colourText } from '../harness/index.ts';
 
 /** One wire as it is cut: length m, area mm², drop V. */
 export interface WireLine {
@@ -11,7 +13,8 @@ export interface WireLine {
   readonly size: string;
   readonly area: number;
   readonly length: number;
-  readonly lengthIsFrom: 'by hand' | 'map';
+  readonly lengthIsFrom: 'by hand' | 'harness' | 'map';
+  readonly colour: string;
   readonly current: number;
   readonly drop: number;
   readonly protectedBy: string;
@@ -21,7 +24,10 @@ const rounded = (value: number, decimals: number): number => Number(value.toFixe
 
 /** Every wire of the vehicle with its size. */
 export function wireList(evaluation: Evaluation): WireLine[] {
+  const led = new Set(evaluation.led.wires.map(({ wireId }) => wireId));
+  const colours = new Map(evaluation.harness.colours.map((each) => [each.wireId, each]));
   return evaluation.electrics.wires.map((sized) => {
+    const coloured = colours.get(sized.wire.id);
     const known = sized.wire.decision?.length;
     return {
       wire: sized.wire.id,
@@ -31,8 +37,14 @@ export function wireList(evaluation: Evaluation): WireLine[] {
       role: sized.wire.role,
       size: sized.size.size,
       area: rounded(sized.size.area * 1e6, 3),
-      length: Math.ceil(sized.task.length * 100 - 1e-6) / 100,
-      lengthIsFrom: known?.typed || known?.measured ? ('by hand' as const) : ('map' as const),
+      length: cutTo(sized.task.length),
+      lengthIsFrom:
+        known?.typed || known?.measured
+          ? ('by hand' as const)
+          : led.has(sized.wire.id)
+            ? ('harness' as const)
+            : ('map' as const),
+      colour: coloured ? colourText(coloured) : '',
       current: rounded(sized.task.load, 2),
       drop: rounded(sized.drop, 4),
       protectedBy: sized.task.protection?.designation ?? '',

@@ -1,4 +1,4 @@
-import type { BuildRule, Harness } from '../model/index.ts';
+import type { BuildRule, Harness, Placement } from '../model/index.ts';
 import type { PlumbingChecked } from '../plumbing/index.ts';
 import type { HarnessDesign } from './bundles/bundleStage.ts';
 import type { LedHarness } from './lengths/ledHarness.ts';
@@ -8,6 +8,7 @@ export interface HarnessChecked extends PlumbingChecked {
   readonly led: LedHarness;
   readonly harness: HarnessDesign;
   readonly decidedHarness: Harness;
+  readonly placements: readonly Placement[];
 }
 
 /** A check on the harness. */

@@ -31,7 +31,7 @@ export const documentedHarnessFigures: readonly FigureDescription[] = [
   },
   {
     key: 'harness.hours',
-    kind: 'time',
+    kind: 'workTime',
     meaning: 'Time to cut, crimp, splice, lay and cover it.',
     onlyWith,
   },
@@ -60,13 +60,13 @@ export const documentedHarnessFigures: readonly FigureDescription[] = [
     onlyWith,
   },
   {
-    key: 'passThrough.bulkhead.bore',
+    key: 'passThrough.harness.bore',
     kind: 'length',
     meaning: 'Bore that a hole asks for: its looms in a grommet, and the largest plug put through.',
     onlyWith: 'a bundle through a hole',
   },
   {
-    key: 'passThrough.bulkhead.holeSaw',
+    key: 'passThrough.harness.holeSaw',
     kind: 'length',
     meaning: 'Hole saw for that bore.',
     onlyWith: 'a bundle through a hole',

@@ -1,6 +1,7 @@
 import type { ElectricsCommand } from '../electrics/commands/index.ts';
 import type { EngineCommand } from '../engine/commands/index.ts';
 import type { FuelCommand } from '../fuel/commands/index.ts';
+import type { HarnessCommand } from '../harness/commands/index.ts';
 import { NotFound } from '../quantities/index.ts';
 import type { VehicleCommand } from '../vehicle/commands/index.ts';
 import type { ModelCommand } from './commands/index.ts';
@@ -9,7 +10,7 @@ import type { Fields, OfFields } from './spec.ts';
 
 /** A small named edit. Every change of a build is one of these. */
 export type BuildCommand =
-  ModelCommand | EngineCommand | VehicleCommand | ElectricsCommand | FuelCommand;
+  ModelCommand | EngineCommand | VehicleCommand | ElectricsCommand | FuelCommand | HarnessCommand;
 export type CommandName = BuildCommand['name'];
 
 /** One kind of edit: what it carries, how the history calls it, what it does. */

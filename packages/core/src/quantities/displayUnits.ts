@@ -32,6 +32,7 @@ const metric: Record<UnitKind, string> = {
   specificHeat: 'kJ/kg·K',
   thermalConductance: 'W/K',
   compliance: 'm³/Pa',
+  workTime: 'h',
   duration: 's',
   density: 'kg/m³',
   viscosity: 'mPa·s',

@@ -98,6 +98,7 @@ export const unitKinds = {
     unit('min', 60),
     unit('h', 3600),
   ],
+  workTime: [unit('s', 1), unit('min', 60), unit('h', 3600)],
   duration: [unit('s', 1), unit('ms', 1e-3), unit('min', 60), unit('h', 3600)],
   angle: [unit('rad', 1), unit('°', Math.PI / 180, ['deg'])],
   velocity: [unit('m/s', 1), unit('ft/s', 0.3048)],

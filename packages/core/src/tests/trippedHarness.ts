@@ -59,7 +59,7 @@ export const trippedHarness: readonly TrippedBuild[] = [
   trip('harness.loop', 'second', [
     with_('second', { ...plain, name: 'Second way', ...ends('right', 'box') }),
   ]),
-  trip('harness.unled', '', [['harness.segments', withoutAir]], { curable: false }),
+  trip('harness.unled', '', [['harness.segments', withoutAir]]),
   trip('harness.mass', '', [['harness.massBudget', { value: 1, unit: 'kg' }]]),
   trip('segment.shape', 'over', [[segment('over', 'points.c1.radius'), mm(900)]]),
   trip('segment.shape', 'spare', [

@@ -17,7 +17,7 @@ import {
   shapeOf,
   vectorOf,
 } from '@brookrain/core';
-import { useRef } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { useUnits } from '../../ui/preferences.ts';
 import { lineStyle } from '../circuit/lineStyle.ts';
 import { ComponentShapes } from './ComponentShapes.tsx';
@@ -73,6 +73,8 @@ type Props = {
   extent: MapExtent;
   /** places of what is looked at */
   focus: readonly Vector[];
+  /** what else is drawn over the vehicle */
+  over?: (scale: MapScale) => ReactNode;
 };
 
 const pathOf = (scale: MapScale, points: readonly Vector[]): string =>
@@ -182,6 +184,7 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
             </g>
           );
         })}
+        {props.over?.(scale)}
         {chosen && <WaysDrawn line={chosen} ways={props.ways} scale={scale} />}
         {chosen &&
           endLabels.map((label) => (

@@ -27,6 +27,15 @@ const handle = (document: BuildDocument, path: Path, name: string): Handle[] => 
 
 type Ordered = Readonly<Record<string, StoredPlace & { readonly order: number }>>;
 
+/** Places under a path: of a single place that one, of a collection its points in their order. */
+export function handlesAlong(document: BuildDocument, path: Path, name: string): Handle[] {
+  const stored = valueAt(document, path);
+  if (typeof stored !== 'object' || stored === null) return [];
+  if (!('x' in stored)) return pointsAt(document, path, name);
+  const own = 'name' in stored ? String(stored.name) : name;
+  return handle(document, path, own);
+}
+
 /** The points of a collection in their order. */
 function pointsAt(document: BuildDocument, path: Path, name: string): Handle[] {
   const stored = (valueAt(document, path) ?? {}) as Ordered;

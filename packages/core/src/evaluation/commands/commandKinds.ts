@@ -1,6 +1,7 @@
 import { electricsCommands } from '../../electrics/index.ts';
 import { engineCommands } from '../../engine/index.ts';
 import { fuelCommands } from '../../fuel/index.ts';
+import { harnessCommands } from '../../harness/index.ts';
 import { type CommandKind, type CommandName, modelCommands } from '../../model/index.ts';
 import { vehicleCommands } from '../../vehicle/index.ts';
 
@@ -11,6 +12,7 @@ export const commandKinds: readonly CommandKind<CommandName>[] = [
   ...vehicleCommands,
   ...electricsCommands,
   ...fuelCommands,
+  ...harnessCommands,
 ];
 
 const byName: ReadonlyMap<string, CommandKind> = new Map(

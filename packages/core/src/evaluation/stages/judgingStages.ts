@@ -100,11 +100,13 @@ export const checked = stage({
     led,
     harness,
     decidedHarness: slices.harness,
+    placements: slices.places,
   },
   run: (read): HarnessChecked => ({
     led: read.led,
     harness: read.harness,
     decidedHarness: read.decidedHarness,
+    placements: read.placements,
     made: read.made,
     map: read.map,
     vehicle: read.vehicle,

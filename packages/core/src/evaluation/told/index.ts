@@ -1,2 +1,3 @@
+export type * from './toldHarness.ts';
 export * from './delta.ts';
 export * from './toldEvaluation.ts';

@@ -14,6 +14,7 @@ import type {
   RunningPoint,
   SolvedCase,
 } from '../../fuel/index.ts';
+import { type ToldHarness, toldHarness } from './toldHarness.ts';
 import type { BuildFinding, FuelCircuit, Fuel, InjectorRow } from '../../model/index.ts';
 import type { FigureRef, Result } from '../../results/index.ts';
 import type { Evaluation } from '../evaluate.ts';
@@ -144,6 +145,7 @@ export interface ToldEvaluation extends Pick<
   readonly components: readonly ToldComponent[];
   readonly made: readonly ToldMadeLine[];
   readonly nextTape: NextTape | undefined;
+  readonly harness: ToldHarness;
 }
 
 function toldCase({ point, solution }: SolvedCase): ToldCase {
@@ -206,6 +208,7 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     buses: evaluation.electrics.buses,
     made: evaluation.made.map(toldMade),
     nextTape: evaluation.map.nextTape,
+    harness: toldHarness(evaluation),
     components: evaluation.map.components.map(({ component, nearest }) => ({
       componentId: component.id,
       nearest,

@@ -7,7 +7,7 @@ import {
 } from '../../model/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
-import { NO_HARNESS } from '../../harness/index.ts';
+import { kittiwakeHarness } from './kittiwakeHarness.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
 import { kittiwakeSwitching } from './demoSwitching.ts';
 import { kittiwakeWiring } from './kittiwakeWiring.ts';
@@ -300,12 +300,26 @@ export const kittiwake: BuildDocument = writeBuild({
     ecuConnections: kittiwakeWiring.ecuConnections,
     negativeGroundId: 'battery-stud',
   },
-  devices: [...pumpWiring.devices, ...kittiwakeWiring.devices],
+  // On the left, as far from the pumps’ own ground as from the panel: it goes to the stud there.
+  devices: [
+    ...pumpWiring.devices.map((device) =>
+      device.id === 'methanol-pump'
+        ? {
+            ...device,
+            connections: {
+              ...device.connections,
+              '−': { to: 'ground' as const, groundId: 'panel-stud' },
+            },
+          }
+        : device,
+    ),
+    ...kittiwakeWiring.devices,
+  ],
   controllers: kittiwakeWiring.controllers,
   vehicleSignals: kittiwakeWiring.vehicleSignals,
   grounds: [...kittiwakeWiring.grounds, ...pumpWiring.grounds],
   panels: [],
-  harness: NO_HARNESS,
+  harness: kittiwakeHarness,
   switching: kittiwakeSwitching,
   buses: [{ id: 'bus-1', name: 'Vehicle bus', partId: 'ecu', pin: 'B09', rate: '1 Mbit/s' }],
   limits: {

@@ -124,8 +124,8 @@ export const kittiwakeVehicle: VehicleSlices = {
         [1350, -400, 900],
       ],
       [
-        hole('harness-right', 'Engine loom, right', [1350, -220, 420], 42, 'bulkhead-connector'),
-        hole('harness-left', 'Engine loom, left', [1350, 220, 420], 42, 'bulkhead-connector'),
+        hole('harness-right', 'Engine loom, right', [1350, -220, 640], 52, 'bulkhead-connector'),
+        hole('harness-left', 'Engine loom, left', [1350, 242, 650], 60, 'bulkhead-connector'),
       ],
       true,
     ),

@@ -1,6 +1,6 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
-import { NO_HARNESS } from '../../harness/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
+import { lanternHarness } from './lanternHarness.ts';
 import { lanternVehicle } from './lanternVehicle.ts';
 import { lanternSwitching } from './demoSwitching.ts';
 import { lanternWiring } from './lanternWiring.ts';
@@ -280,7 +280,7 @@ export const lantern: BuildDocument = writeBuild({
   vehicleSignals: lanternWiring.vehicleSignals,
   grounds: [...lanternWiring.grounds, ...pumpWiring.grounds],
   panels: [],
-  harness: NO_HARNESS,
+  harness: lanternHarness,
   switching: lanternSwitching,
   buses: [],
   limits: {

@@ -41,14 +41,14 @@ const makes: Readonly<Record<Exclude<CoverItem['form'], 'tape'>, CoverMake>> = {
   },
   'heat-shrink': {
     family: 'Heat-shrink with glue, 3 : 1',
-    sizes: [3, 6, 9, 12, 18, 24, 39, 50],
+    sizes: [3, 6, 9, 12, 18, 24, 32, 39, 50],
     grips: 1 / 3,
     takes: 0.85,
     wall: (size) => 0.5 + size / 40,
     limit: 135,
     mass: 2.6,
     price: (size) => 2 + size / 3.5,
-    letters: 'HS',
+    letters: 'SH',
   },
   'heat-sleeve': {
     family: 'Heat sleeve, woven glass with foil',

@@ -14,7 +14,6 @@ import {
   type NearObstacle,
   type VehicleAround,
   type WayCheck,
-  checkWay,
   nearestOf,
 } from '../../vehicle/index.ts';
 import { type ColouredWire, colouredWires } from '../colours/colouredWires.ts';
@@ -27,6 +26,8 @@ import {
 import { harnessFigure } from '../figureNames.ts';
 import type { LedHarness, LedSegment } from '../lengths/ledHarness.ts';
 import type { BundleCover } from '../model.ts';
+import { entryAt, lastOf } from '../../numerics/index.ts';
+import { checkSegment } from './segmentCheck.ts';
 import { coverFor, coverOfSchool } from './coverOf.ts';
 import * as f from './formulas.ts';
 import { type LoomHole, loomHoles } from './passThroughs.ts';
@@ -58,6 +59,8 @@ export interface Bundle {
   readonly ambient: number;
   readonly coldest: number;
   readonly crossesToEngine: boolean;
+  /** splices that sit in it, by id */
+  readonly splices: readonly string[];
   /** what its way meets; undefined where the way cannot be run */
   readonly check: WayCheck | undefined;
   readonly nearest: NearObstacle | undefined;
@@ -122,6 +125,9 @@ export function bundleStage(input: {
       cover: decided?.cover ?? coverOfSchool[harness.school],
       heatSleeve: decided?.heatSleeve ?? false,
       wires: within.get(segment.id) ?? [],
+      splices: harness.splices.flatMap(({ segmentId, spliceId }) =>
+        segmentId === segment.id ? [spliceId] : [],
+      ),
       around,
       ambientHot: input.ambientHot,
       catalogue,
@@ -174,6 +180,7 @@ function bundleOf(input: {
   readonly name: string;
   readonly cover: BundleCover;
   readonly heatSleeve: boolean;
+  readonly splices: readonly string[];
   readonly wires: readonly SizedWire[];
   readonly around: VehicleAround;
   readonly ambientHot: number;
@@ -228,10 +235,13 @@ function bundleOf(input: {
   });
   const check =
     segment.path && wires.length > 0
-      ? checkWay(segment.path, around, {
-          outsideDiameter: diameter.value,
-          sleeve: heatSleeve !== undefined,
-        })
+      ? checkSegment(
+          segment.path,
+          around,
+          { outsideDiameter: diameter.value, sleeve: heatSleeve !== undefined },
+          segment.endsAtPlace,
+          [entryAt(segment.points, 0).at, lastOf(segment.points).at],
+        )
       : undefined;
   return {
     length: segment.length,
@@ -257,6 +267,7 @@ function bundleOf(input: {
       coldest: Math.min(...wires.map(({ size }) => size.insulationClass)),
       ambient: Math.max(...ambients),
       crossesToEngine: segment.crossesToEngine,
+      splices: input.splices,
       check,
       nearest: check && nearestOf(check),
     },

@@ -174,13 +174,13 @@ export const harnessCost = defineFormula({
 export const harnessHours = defineFormula({
   name: 'hours to build the harness',
   notation: 't = wires · 4 min + contacts · 1.5 min + splices · 8 min + Σ l · t cover',
-  kind: 'time',
+  kind: 'workTime',
   inputKinds: {
     wires: 'count',
     contacts: 'count',
     splices: 'count',
     covered: 'length',
-    perMetre: 'time',
+    perMetre: 'workTime',
   },
   source: 'cutting, labelling, crimping, laying; covering by its kind',
   compute: (i: {

@@ -42,7 +42,10 @@ function pairsFor(role: DerivedWire['role']): readonly Pair[] {
   return [...plain, ...striped, ...others];
 }
 
-export const pairKey = ([colour, stripe]: Pair): string =>
+export const pairKey = ([colour, stripe]: Pair): string => colourText({ colour, stripe });
+
+/** A colour in words: base, then its stripe. */
+export const colourText = ({ colour, stripe }: Pick<ColouredWire, 'colour' | 'stripe'>): string =>
   stripe === null ? colour : `${colour}/${stripe}`;
 
 /**

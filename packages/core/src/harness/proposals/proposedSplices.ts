@@ -29,8 +29,11 @@ export function proposedSplices(input: {
       { segmentId, share: share.value },
     ]),
   );
+  const onBus = busNodes(electrics.netlist);
   const splices = electrics.netlist.parts.filter(
-    ({ sort, id }) => sort === 'splice' && (only === undefined || only.has(id)),
+    ({ sort, id, pins }) =>
+      sort === 'splice' &&
+      (only === undefined ? !pins.every(({ node }) => onBus.has(node)) : only.has(id)),
   );
   const wiresOf = (spliceId: string): SplicedWire[] =>
     electrics.netlist.wires.flatMap(({ id, from, to }): SplicedWire[] => {
@@ -80,6 +83,12 @@ export function proposedSplices(input: {
     }),
   );
 }
+
+/** Nodes at which a bus ends or goes on. */
+export const busNodes = ({
+  wires,
+}: Pick<ElectricDesign['netlist'], 'wires'>): ReadonlySet<string> =>
+  new Set(wires.flatMap(({ role, from, to }) => (role === 'bus' ? [from.node, to.node] : [])));
 
 /** The segments of a harness as room for splices. */
 export const spliceRooms = ({ segments }: Pick<LedHarness, 'segments'>): SpliceRoom[] =>

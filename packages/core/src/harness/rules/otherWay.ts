@@ -6,6 +6,7 @@ import {
   type MovableWay,
   type Vector,
   autoRoute,
+  checkWay,
   movedPoints,
   vehicleBox,
   wayAsPoints,
@@ -13,13 +14,18 @@ import {
 import type { HarnessChecked } from '../checked.ts';
 import type { LaidBundle } from './onBundles.ts';
 
-const movable = ({ led, check, diameter, heatSleeve }: LaidBundle): MovableWay => ({
-  points: led.points,
-  check,
-  outsideDiameter: diameter,
-  sleeve: heatSleeve !== undefined,
-  shielded: [],
-});
+const movable = (
+  { led, diameter, heatSleeve }: LaidBundle,
+  { map }: HarnessChecked,
+): MovableWay => {
+  const line = { outsideDiameter: diameter, sleeve: heatSleeve !== undefined };
+  return {
+    points: led.points,
+    check: led.path && checkWay(led.path, map.around, line),
+    ...line,
+    shielded: [],
+  };
+};
 
 /** The least move of one or two corners of a segment that rids it of a fault without another. */
 export function movedCorners(
@@ -29,7 +35,7 @@ export function movedCorners(
   rid: (fault: Fault) => boolean,
 ): Cure<BuildCommand>[] {
   const stored = checked.decidedHarness.segments.find(({ id }) => id === bundle.segmentId);
-  const found = stored && movedPoints(movable(bundle), checked.map.around, fault, rid);
+  const found = stored && movedPoints(movable(bundle, checked), checked.map.around, fault, rid);
   if (!stored || !found) return [];
   return [
     {

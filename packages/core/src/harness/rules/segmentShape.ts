@@ -31,7 +31,7 @@ export const segmentShape: HarnessRule = {
       cures: (): Cure<BuildCommand>[] => [
         {
           text: 'Take the segment out',
-          command: { name: 'remove', path: ['harness', 'segments', segmentId] },
+          command: { name: 'take-segment-out', segmentId },
         },
       ],
       ...extra,

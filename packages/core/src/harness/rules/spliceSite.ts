@@ -1,7 +1,7 @@
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { HarnessChecked, HarnessRule } from '../checked.ts';
-import { proposedSplices, spliceRooms } from '../proposals/proposedSplices.ts';
+import { busNodes, proposedSplices, spliceRooms } from '../proposals/proposedSplices.ts';
 import { freeStretches } from '../topology/spliceSites.ts';
 import { inSegment } from './onBundles.ts';
 
@@ -41,11 +41,14 @@ export const spliceSite: HarnessRule = {
         ledWires.has(id) ? [from.node, to.node] : [],
       ),
     );
+    const onBus = busNodes(electrics.netlist);
     const sites = new Map(decidedHarness.splices.map((site) => [site.spliceId, site]));
     const rooms = new Map(spliceRooms(led).map((room) => [room.id, room]));
     return electrics.netlist.parts.flatMap((part): BuildFinding[] => {
       if (part.sort !== 'splice' || !part.pins.some(({ node }) => reached.has(node))) return [];
       const site = sites.get(part.id);
+      // A bus that goes on to the next node is crimped twice into its plug: no stub at all.
+      if (!site && part.pins.every(({ node }) => onBus.has(node))) return [];
       const room = site && rooms.get(site.segmentId);
       const at = site && room ? site.share.value * room.length : 0;
       const free = room && freeStretches(room).some(([a, b]) => at >= a - 1e-4 && at <= b + 1e-4);

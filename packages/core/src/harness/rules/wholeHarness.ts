@@ -1,6 +1,8 @@
-import type { BuildFinding } from '../../model/index.ts';
+import type { BuildCommand, BuildFinding } from '../../model/index.ts';
+import type { Cure } from '../../results/index.ts';
+import { joinedPlaces } from '../proposals/joinedPlaces.ts';
 import { harnessFigure } from '../figureNames.ts';
-import type { HarnessRule } from '../checked.ts';
+import type { HarnessChecked, HarnessRule } from '../checked.ts';
 import { inSegment } from './onBundles.ts';
 
 /** A segment that joins what is joined already: a wire has two ways. */
@@ -21,18 +23,65 @@ export const harnessLoop: HarnessRule = {
         cures: () => [
           {
             text: `Take “${name}” out`,
-            command: { name: 'remove', path: ['harness', 'segments', segmentId] },
+            command: { name: 'take-segment-out', segmentId },
           },
         ],
       };
     }),
 };
 
+/** Segments from the nearest breakouts to the places at which wires end that have no way. */
+function joined({
+  led,
+  electrics,
+  decidedHarness,
+  placements,
+}: HarnessChecked): Cure<BuildCommand>[] {
+  const unled = new Set(led.unled);
+  const reached = new Set(
+    decidedHarness.segments.flatMap(({ from, to }) =>
+      [from, to].flatMap((end) => (end.at === 'place' ? [end.placementId] : [])),
+    ),
+  );
+  const missing = new Set(
+    electrics.netlist.wires
+      .filter(({ id }) => unled.has(id))
+      .flatMap(({ from, to }) => [from.placementId, to.placementId])
+      .filter((id) => !reached.has(id)),
+  );
+  const segments = joinedPlaces({
+    ends: [...missing].map((placementId) => ({
+      placementId,
+      name: electrics.netlist.parts.find((part) => part.placementId === placementId)?.name ?? '',
+    })),
+    harness: decidedHarness,
+    placements,
+  });
+  const count = Object.keys(segments).length;
+  if (count === 0) {
+    return [{ text: 'Join the parts of the harness; until then wires are as long as by the map' }];
+  }
+  return [
+    {
+      text: `Lead ${count === 1 ? 'a segment' : `${count} segments`} there from the nearest breakout`,
+      command: {
+        name: 'set-several',
+        label: 'Lead wires to where the harness does not reach',
+        changes: Object.entries(segments).map(([id, value]) => ({
+          path: ['harness', 'segments', id],
+          value,
+        })),
+      },
+    },
+  ];
+}
+
 /** Wires between places that the harness does not join. */
 export const harnessUnled: HarnessRule = {
   id: 'harness.unled',
   source: 'every wire lies in the harness; cables bolted at both ends are led by themselves',
-  check: ({ led, electrics }) => {
+  check: (checked) => {
+    const { led, electrics } = checked;
     const [first] = led.unled;
     if (led.segments.length === 0 || first === undefined) return [];
     const wires = new Map(electrics.netlist.wires.map((wire) => [wire.id, wire.name]));
@@ -49,9 +98,7 @@ export const harnessUnled: HarnessRule = {
         numbers: { count: { value: led.unled.length, kind: 'count' } },
         measured: { value: led.unled.length, kind: 'count' },
         worse: 'higher',
-        cures: () => [
-          { text: 'Join their places with a segment; until then they are as long as by the map' },
-        ],
+        cures: () => joined(checked),
       },
     ];
   },

@@ -136,6 +136,8 @@ function placesOf(draft: Draft, measured: ReadonlySet<string>): At[][] {
       measured.has(id) ? [] : [[place]],
     ),
     ...all(draft.routes).flatMap((route) => all(route.points).map((point) => [point])),
+    ...all(draft.harness.breakouts).map((breakout) => [breakout]),
+    ...all(draft.harness.segments).flatMap(({ points }) => all(points).map((point) => [point])),
     ...all(draft.hotRuns).flatMap((run) => all(run.points).map((point) => [point])),
     ...[...all(draft.edges), ...all(draft.mountingLines)].flatMap(({ from, to }) => [[from], [to]]),
     ...all(draft.sheets).flatMap(({ corner, next, other, passThroughs }) =>

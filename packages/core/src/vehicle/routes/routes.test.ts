@@ -82,6 +82,14 @@ function moved(build: BuildDocument, to: (x: number, y: number, z: number) => nu
     })),
     hotRuns: each(build.hotRuns, (run) => ({ ...run, points: each(run.points, change) })),
     routes: each(build.routes, (route) => ({ ...route, points: each(route.points, change) })),
+    harness: {
+      ...build.harness,
+      breakouts: each(build.harness.breakouts, change),
+      segments: each(build.harness.segments, (segment) => ({
+        ...segment,
+        points: each(segment.points, change),
+      })),
+    },
   };
 }
 

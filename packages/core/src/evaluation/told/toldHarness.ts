@@ -1,0 +1,87 @@
+import { colourText } from '../../harness/index.ts';
+import type { Evaluation } from '../evaluate.ts';
+
+/** A segment as screens show it; its figures stand under its id. */
+export interface ToldBundle {
+  readonly segmentId: string;
+  readonly count: number;
+  /** what lies round it, in words of the catalogue; null: nothing */
+  readonly cover: string | null;
+  readonly heatSleeve: string | null;
+  /** splices that sit in it */
+  readonly splices: readonly string[];
+}
+
+/** A plug of the harness as screens show it. */
+export interface ToldConnector {
+  readonly id: string;
+  readonly name: string;
+  readonly partId: string;
+  readonly family: string;
+  readonly ways: number;
+  readonly used: readonly string[];
+}
+
+/** A hole that bundles go through. */
+export interface ToldHole {
+  readonly id: string;
+  readonly name: string;
+  readonly sheet: string;
+  readonly bore: number;
+  readonly segments: readonly string[];
+  readonly largestPlug: string | null;
+}
+
+/** What of the harness screens show. */
+export interface ToldHarness {
+  readonly bundles: readonly ToldBundle[];
+  readonly connectors: readonly ToldConnector[];
+  readonly holes: readonly ToldHole[];
+  /** the segments that every wire runs through in their order, by their place in the bundles */
+  readonly ways: readonly (readonly number[])[];
+  /** colour of every wire, in the order of the list of wires */
+  readonly colours: readonly string[];
+  /** wires that the harness does not lead though it should, by id */
+  readonly unled: readonly string[];
+  /** splices of the netlist that sit nowhere yet: id and name */
+  readonly splices: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What of the harness screens show. */
+export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarness {
+  const at = new Map(harness.bundles.map(({ segmentId }, i) => [segmentId, i]));
+  const ways = new Map(
+    led.wires.map(({ wireId, parts }) => [
+      wireId,
+      parts.flatMap(({ segmentId }) => at.get(segmentId) ?? []),
+    ]),
+  );
+  const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
+  return {
+    bundles: harness.bundles.map(({ segmentId, wires, coverItem, heatSleeve, splices }) => ({
+      segmentId,
+      count: wires.length,
+      cover: coverItem?.designation ?? null,
+      heatSleeve: heatSleeve?.designation ?? null,
+      splices,
+    })),
+    connectors: harness.connectors.map(({ id, name, partId, family, cavities, used }) => ({
+      id,
+      name,
+      partId,
+      family,
+      ways: cavities.length,
+      used,
+    })),
+    holes: harness.holes.map(({ largestPlug, results: _, ...hole }) => ({
+      ...hole,
+      largestPlug: largestPlug?.name ?? null,
+    })),
+    ways: electrics.wires.map(({ wire }) => ways.get(wire.id) ?? []),
+    colours: electrics.wires.map(({ wire }) => colours.get(wire.id) ?? ''),
+    unled: led.unled,
+    splices: electrics.netlist.parts.flatMap(({ sort, id, name }) =>
+      sort === 'splice' ? [{ id, name }] : [],
+    ),
+  };
+}

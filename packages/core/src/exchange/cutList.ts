@@ -1,0 +1,80 @@
+import { terminalText } from '../electrics/index.ts';
+import type { Evaluation } from '../evaluation/index.ts';
+import { colourText } from '../harness/index.ts';
+
+/** A wire as it is cut: number, m, where it goes and through what. */
+export interface CutLine {
+  readonly number: number;
+  readonly wire: string;
+  readonly name: string;
+  readonly size: string;
+  readonly colour: string;
+  readonly length: number;
+  readonly lengthIsFrom: 'by hand' | 'harness' | 'map';
+  readonly from: string;
+  readonly to: string;
+  /** segments in the order in which it runs through them */
+  readonly via: string;
+}
+
+/** So much wire of a size and a colour, m. */
+export interface ReelLine {
+  readonly size: string;
+  readonly colour: string;
+  readonly wires: number;
+  readonly length: number;
+}
+
+/** A wire is cut in steps of a centimetre, never shorter. */
+export const cutTo = (length: number): number => Math.ceil(length * 100 - 1e-6) / 100;
+
+/** Every wire as it is cut: by size, then colour, the longest first. */
+export function cutList(
+  evaluation: Evaluation,
+  segmentNames: Readonly<Record<string, string>>,
+): CutLine[] {
+  const { electrics, harness, led } = evaluation;
+  const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
+  const ways = new Map(led.wires.map((wire) => [wire.wireId, wire]));
+  const numbers = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i + 1]));
+  return electrics.wires
+    .map((sized) => {
+      const { wire, size, task } = sized;
+      const way = ways.get(wire.id);
+      const known = wire.decision?.length;
+      const line: CutLine = {
+        number: numbers.get(wire.id) ?? 0,
+        wire: wire.id,
+        name: wire.name,
+        size: size.size,
+        colour: colours.get(wire.id) ?? '',
+        length: cutTo(task.length),
+        lengthIsFrom: known?.measured || known?.typed ? 'by hand' : way ? 'harness' : 'map',
+        from: terminalText(wire.from.terminal),
+        to: terminalText(wire.to.terminal),
+        via: (way?.parts ?? [])
+          .map(({ segmentId }) => segmentNames[segmentId] ?? segmentId)
+          .join(' > '),
+      };
+      return { line, area: size.area };
+    })
+    .sort(
+      (a, b) =>
+        a.area - b.area ||
+        (a.line.colour < b.line.colour ? -1 : a.line.colour > b.line.colour ? 1 : 0) ||
+        b.line.length - a.line.length ||
+        a.line.number - b.line.number,
+    )
+    .map(({ line }) => line);
+}
+
+/** How much wire of each size and colour is cut, in the order of the list. */
+export function reelList(lines: readonly CutLine[]): ReelLine[] {
+  const reels = new Map<string, ReelLine>();
+  for (const { size, colour, length } of lines) {
+    const key = `${size} ${colour}`;
+    const known = reels.get(key) ?? { size, colour, wires: 0, length: 0 };
+    reels.set(key, { ...known, wires: known.wires + 1, length: known.length + length });
+  }
+  return [...reels.values()].map((reel) => ({ ...reel, length: Number(reel.length.toFixed(2)) }));
+}
