@@ -103,6 +103,11 @@ const CutList = named(
   'CutListScreen',
   stage('cut-list'),
 );
+const Plugs = named(
+  () => import('../screens/harness/PlugsScreen.tsx'),
+  'PlugsScreen',
+  stage('plugs'),
+);
 const Pins = named(() => import('../screens/pins/PinsScreen.tsx'), 'PinsScreen', stage('pins'));
 const Wires = named(
   () => import('../screens/wires/WiresScreen.tsx'),
@@ -206,6 +211,7 @@ export const router = createBrowserRouter([
           { path: 'schools', Component: Schools },
           { path: 'harness', Component: Harness },
           { path: 'cut-list', Component: CutList },
+          { path: 'plugs', Component: Plugs },
           { path: 'schematic', Component: Schematic },
           { path: 'switching', Component: Switching },
           { path: 'panel', Component: Panel },

@@ -42,6 +42,8 @@ import {
   type UncertaintyOptions,
   type WireGain,
   type SegmentSheet,
+  type ComparedSchool,
+  type HarnessProgress,
   type WireSheet,
   compareFuels,
   compareSchools,
@@ -77,6 +79,8 @@ import {
   readBuild,
   variantLadder,
   segmentSheet,
+  compareHarnessSchools,
+  proposeHarness,
   proposedSplices,
   wireSheet,
   waysOfLine,
@@ -145,6 +149,22 @@ const worker = {
   segment(document: BuildDocument, segmentId: string): SegmentSheet | undefined {
     const { harness, electrics } = evaluationOf(document);
     return segmentSheet(harness, electrics, segmentId);
+  },
+  /** The harness of a build in every school. */
+  harnessSchools(document: BuildDocument): readonly ComparedSchool[] {
+    const { electrics, map } = evaluationOf(document);
+    const { harness, placements, devices, controllers, power, brief } = readBuild(document);
+    return compareHarnessSchools({
+      netlist: electrics.netlist,
+      electrics,
+      harness,
+      placements,
+      electric: { devices, controllers },
+      power,
+      around: map.around,
+      ambientHot: brief.ambientHot.value,
+      catalogue,
+    });
   },
   /** Where the splices of a build sit with the least copper. */
   splices(document: BuildDocument): ReturnType<typeof proposedSplices> {
@@ -351,6 +371,31 @@ const longWork = {
         ports: placedComponents({ ...build, circuits: build.fuelCircuits, catalogue }).ports,
       },
       map,
+      vehicle,
+    });
+    for (let step = search.next(); ; step = search.next()) {
+      if (step.done) return step.value;
+      onProgress(step.value);
+      await breath();
+      if (own !== newestRun) return undefined;
+    }
+  },
+  /** Looks for a harness that joins all at which wires end; undefined when cancelled. */
+  async proposedHarness(
+    document: BuildDocument,
+    onProgress: (progress: HarnessProgress) => void,
+  ): Promise<HarnessProgress | undefined> {
+    newestRun += 1;
+    const own = newestRun;
+    const { electrics, map } = evaluationOf(document);
+    const { harness, placements, power, mountingLines, vehicle } = readBuild(document);
+    const search = proposeHarness({
+      netlist: electrics.netlist,
+      harness,
+      placements,
+      rootPlacementId: power.ecuPlacementId,
+      around: map.around,
+      mountingLines,
       vehicle,
     });
     for (let step = search.next(); ; step = search.next()) {

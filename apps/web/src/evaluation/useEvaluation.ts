@@ -1,5 +1,6 @@
 import {
   type AutoRouteProgress,
+  type HarnessProgress,
   type BuildDocument,
   type Catalogue,
   type Ladder,
@@ -70,6 +71,16 @@ export async function lookForWays(
 ): Promise<AutoRouteProgress['ways'] | undefined> {
   const worker = await withCatalogue(catalogue);
   return worker.ways(document, of, proxy(onProgress));
+}
+
+/** Looks for a harness, telling how far it has come; undefined when cancelled. */
+export async function lookForHarness(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  onProgress: (progress: HarnessProgress) => void,
+): Promise<HarnessProgress | undefined> {
+  const worker = await withCatalogue(catalogue);
+  return worker.proposedHarness(document, proxy(onProgress));
 }
 
 /** The circuits of a build over the demand map. */

@@ -73,7 +73,10 @@ export const phaseList: readonly Phase[] = [
     id: 'harness-phase',
     name: 'Harness',
     stages: [{ id: 'harness', name: 'Harness', keys: 'm' }],
-    pages: [{ id: 'cut-list', name: 'Cut list', keys: '' }],
+    pages: [
+      { id: 'plugs', name: 'Plugs and holes', keys: '' },
+      { id: 'cut-list', name: 'Cut list', keys: '' },
+    ],
   },
   {
     id: 'prove',

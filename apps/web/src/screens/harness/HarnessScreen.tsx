@@ -1,6 +1,7 @@
 import {
   type Build,
   type Path,
+  type ProposedHarness,
   type ToldFinding,
   type Vector,
   freeKey,
@@ -28,6 +29,9 @@ import { BreakoutInspector } from './BreakoutInspector.tsx';
 import { HarnessDrawing } from './HarnessDrawing.tsx';
 import { JoinForm } from './JoinForm.tsx';
 import { SegmentInspector } from './SegmentInspector.tsx';
+import { ProposalDrawing } from './ProposalDrawing.tsx';
+import { ProposalPanel } from './ProposalPanel.tsx';
+import { SchoolTable } from './SchoolTable.tsx';
 import { SegmentTable } from './SegmentTable.tsx';
 import { type HarnessSelection, harnessText, readHarnessText } from './harnessSelection.ts';
 
@@ -76,6 +80,7 @@ export function HarnessScreen() {
   const placed = useComponents();
   const [picked, setPicked] = useState<Path>();
   const pick = (path: Path | undefined): void => startTransition(() => setPicked(path));
+  const [proposed, setProposed] = useState<ProposedHarness>();
   const [extent, setExtent] = useState<MapExtent>('work');
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'harness');
   const { harness } = build;
@@ -201,6 +206,7 @@ export function HarnessScreen() {
         </span>
       </div>
       <div className="mb-2 flex flex-wrap items-center gap-2">
+        <ProposalPanel show={setProposed} />
         <button type="button" className="act" onClick={putBreakout}>
           Put a breakout
         </button>
@@ -247,7 +253,10 @@ export function HarnessScreen() {
         extent={extent}
         focus={focus}
         over={(scale) => (
-          <HarnessDrawing build={build} scale={scale} selection={selection} select={select} />
+          <>
+            <HarnessDrawing build={build} scale={scale} selection={selection} select={select} />
+            {proposed && <ProposalDrawing build={build} proposed={proposed} scale={scale} />}
+          </>
         )}
       />
       <p className="mt-1 text-[13px] text-second">
@@ -259,6 +268,7 @@ export function HarnessScreen() {
         </Link>
       </p>
       <SegmentTable selection={selection} select={select} />
+      <SchoolTable words={words} />
       <div className="mt-2">
         {findings
           .filter((finding) => !mine.includes(finding))

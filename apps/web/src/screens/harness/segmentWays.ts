@@ -15,8 +15,14 @@ export interface SegmentWay {
   readonly laid: boolean;
 }
 
+/** What segments are drawn from. */
+export interface Laid {
+  readonly placements: Build['placements'];
+  readonly harness: Pick<Build['harness'], 'breakouts' | 'segments'>;
+}
+
 /** Where an end of a segment stands; undefined where that is not there. */
-export function placeOfEnd(build: Build, end: SegmentEnd): Vector | undefined {
+export function placeOfEnd(build: Laid, end: SegmentEnd): Vector | undefined {
   const at =
     end.at === 'place'
       ? build.placements.find(({ id }) => id === end.placementId)
@@ -32,7 +38,7 @@ export const nameOfEnd = (build: Build, end: SegmentEnd): string =>
   )?.name ?? '';
 
 /** Every segment as a way over the vehicle. */
-export function segmentWays(build: Build): readonly SegmentWay[] {
+export function segmentWays(build: Laid): readonly SegmentWay[] {
   return build.harness.segments.flatMap((segment): SegmentWay[] => {
     const [from, to] = [placeOfEnd(build, segment.from), placeOfEnd(build, segment.to)];
     if (!from || !to) return [];

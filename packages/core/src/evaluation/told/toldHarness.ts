@@ -20,6 +20,8 @@ export interface ToldConnector {
   readonly family: string;
   readonly ways: number;
   readonly used: readonly string[];
+  /** its cavities with the wire that ends there, by its place in the list of wires; null: none */
+  readonly cavities: readonly { readonly pin: string; readonly wire: number | null }[];
 }
 
 /** A hole that bundles go through. */
@@ -30,6 +32,8 @@ export interface ToldHole {
   readonly bore: number;
   readonly segments: readonly string[];
   readonly largestPlug: string | null;
+  /** wires that go through: as many contacts as a bulkhead connector would have */
+  readonly contacts: number;
 }
 
 /** What of the harness screens show. */
@@ -56,6 +60,12 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
       parts.flatMap(({ segmentId }) => at.get(segmentId) ?? []),
     ]),
   );
+  const endsAt = new Map(
+    electrics.wires.flatMap(({ wire }, i) => [
+      [wire.from.node, i] as const,
+      [wire.to.node, i] as const,
+    ]),
+  );
   const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
   return {
     bundles: harness.bundles.map(({ segmentId, wires, coverItem, heatSleeve, splices }) => ({
@@ -72,10 +82,16 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
       family,
       ways: cavities.length,
       used,
+      cavities: cavities.map(({ pin, node }) => ({ pin, wire: endsAt.get(node) ?? null })),
     })),
     holes: harness.holes.map(({ largestPlug, results: _, ...hole }) => ({
       ...hole,
       largestPlug: largestPlug?.name ?? null,
+      contacts: new Set(
+        harness.bundles
+          .filter(({ segmentId }) => hole.segments.includes(segmentId))
+          .flatMap(({ wires }) => wires.map(({ wireId }) => wireId)),
+      ).size,
     })),
     ways: electrics.wires.map(({ wire }) => ways.get(wire.id) ?? []),
     colours: electrics.wires.map(({ wire }) => colours.get(wire.id) ?? ''),

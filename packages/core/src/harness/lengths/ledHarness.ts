@@ -79,7 +79,8 @@ export interface LedInput {
   readonly placements: readonly Placement[];
 }
 
-interface Standing {
+/** Where a node of a harness stands. */
+export interface Standing {
   readonly at: Vector;
   readonly movesWithEngine: boolean;
   readonly zone: Zone;

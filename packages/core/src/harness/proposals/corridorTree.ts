@@ -9,7 +9,7 @@ export interface ProposedBranch {
   readonly corners: readonly Vector[];
 }
 
-/** Nodes of a proposed harness, the first its root; of terminals with their id. */
+/** Nodes of a proposed harness, its roots first; of terminals with their id. */
 export interface ProposedTree {
   readonly nodes: readonly { readonly at: Vector; readonly terminal: string | undefined }[];
   readonly branches: readonly ProposedBranch[];
@@ -35,26 +35,34 @@ interface Fork {
 }
 
 /**
- * The tree of the cheapest ways from a root to some terminals. What of a way lies within the solid
+ * The cheapest ways from some roots to some terminals: a tree on each root. What of a way lies within the solid
  * that its end belongs to is left to the end: no branches part in there.
  */
 export function corridorTree(
   corridors: Corridors,
   ways: WaysBack,
-  root: Terminal,
-  rootCell: number,
+  roots: readonly { readonly root: Terminal; readonly cell: number }[],
   terminals: readonly Terminal[],
 ): ProposedTree {
   const { grid, inOwn } = corridors;
   const forks = new Map<number, Fork>();
-  const atRoot: Fork = { cells: new Set(), terminals: new Set() };
+  const atRoots = roots.map((): Fork => ({ cells: new Set(), terminals: new Set() }));
+  const [origin] = roots;
   const forkAt = (cell: number): Fork => {
     const known = forks.get(cell) ?? { cells: new Set(), terminals: new Set() };
     forks.set(cell, known);
     return known;
   };
   terminals.forEach((terminal, i) => {
-    const cells = wayBack(ways, searchCell(corridors, rootCell, terminal.at)) ?? [];
+    const begin = searchCell(corridors, origin?.cell ?? 0, terminal.at);
+    const cells = wayBack(ways, begin) ?? [];
+    const atRoot = entryAt(
+      atRoots,
+      Math.max(
+        0,
+        roots.findIndex(({ cell }) => cell === cells.at(-1)),
+      ),
+    );
     const free = cells.map((cell) => inOwn[cell] === 0);
     const first = free.indexOf(true);
     const last = free.lastIndexOf(true);
@@ -71,9 +79,10 @@ export function corridorTree(
       forkAt(entryAt(outside, k + 1)).cells.add(entryAt(outside, k));
     }
   });
-  const nodes: { at: Vector; terminal: string | undefined }[] = [
-    { at: root.at, terminal: root.id },
-  ];
+  const nodes: { at: Vector; terminal: string | undefined }[] = roots.map(({ root }) => ({
+    at: root.at,
+    terminal: root.id,
+  }));
   const branches: ProposedBranch[] = [];
   const placeOf = (cell: number): Vector => placeOfCell(grid, cell);
   const toTerminal = (from: number, corners: readonly Vector[], i: number): void => {
@@ -109,7 +118,9 @@ export function corridorTree(
       return;
     }
   };
-  for (const i of atRoot.terminals) toTerminal(0, [], i);
-  for (const cell of atRoot.cells) walk(0, cell);
+  atRoots.forEach((atRoot, root) => {
+    for (const i of atRoot.terminals) toTerminal(root, [], i);
+    for (const cell of atRoot.cells) walk(root, cell);
+  });
   return { nodes, branches };
 }
