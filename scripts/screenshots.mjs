@@ -30,7 +30,6 @@ const pictures = [
   { name: 'pump', path: '/builds/lantern/pump' },
   { name: 'map', path: '/builds/lantern/map' },
   { name: 'lines', path: '/builds/lantern/lines?of=return' },
-  { name: 'buying', path: '/builds/kittiwake/buying' },
   {
     name: 'devices',
     path: '/builds/lantern/devices?of=coil-1',
@@ -74,6 +73,11 @@ const pictures = [
         .getByText('Fan 1', { exact: true })
         .click();
     },
+  },
+  {
+    name: 'harness',
+    path: '/builds/sandpiper/harness?of=segment:over',
+    act: (page) => page.getByRole('group', { name: /Cut through the bundle/ }).waitFor(),
   },
   { name: 'catalogue', path: '/catalogue/pump' },
   {

@@ -179,12 +179,16 @@ export function HarnessScreen() {
               No wire is led yet: put breakouts where branches part, and join them with the plugs.
             </p>
           )}
+          <div className="rule mt-3 pt-2">
+            <h3>The whole harness</h3>
+            <FieldOf path={['harness', 'massBudget']} />
+          </div>
           <Cautions place="wiring" />
         </>
       }
     >
       <div className="mb-2 flex flex-wrap items-end gap-x-5 gap-y-2">
-        <span className="w-[230px]">
+        <span className="w-[200px]">
           <ChoiceField
             wide
             label="How it is covered"
@@ -201,19 +205,15 @@ export function HarnessScreen() {
               {figure === 'harness.cost' && ` ${build.currency}`}
             </span>
           ))}
-        <span className="w-[220px]">
-          <FieldOf path={['harness', 'massBudget']} />
-        </span>
       </div>
       <div className="mb-2 flex flex-wrap items-center gap-2">
         <ProposalPanel show={setProposed} />
         <button type="button" className="act" onClick={putBreakout}>
           Put a breakout
         </button>
-        <JoinForm select={select} />
         {evaluation.harness.splices.length > 0 && harness.segments.length > 0 && (
           <button type="button" className="act" onClick={() => void putSplices()}>
-            Put the splices where copper is least
+            Place the splices
           </button>
         )}
         <LayerChooser layers={layers} />
@@ -267,6 +267,10 @@ export function HarnessScreen() {
           Wires as they are cut
         </Link>
       </p>
+      <section className="mt-3" aria-label="Join two ends">
+        <h2>Join two ends</h2>
+        <JoinForm select={select} />
+      </section>
       <SegmentTable selection={selection} select={select} />
       <SchoolTable words={words} />
       <div className="mt-2">

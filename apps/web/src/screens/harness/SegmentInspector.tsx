@@ -54,7 +54,9 @@ export function SegmentInspector({
       {sheet?.segmentId === segment.id && sheet.wires.length > 0 ? (
         <BundleDrawing sheet={sheet} lit={wireId} light={(id) => light({ wireId: id })} />
       ) : (
-        <p className="text-second">No wire runs through it.</p>
+        <p className="flex min-h-[246px] items-center justify-center text-second">
+          {bundle && bundle.count > 0 ? 'Packing its wires' : 'No wire runs through it.'}
+        </p>
       )}
       <FigureRows
         rows={[

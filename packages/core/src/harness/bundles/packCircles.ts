@@ -15,10 +15,12 @@ interface Packing {
 /** Steps of the shrinking wall: where a share no longer succeeds it is halved, down to the least. */
 const FIRST_SHRINK = 0.03;
 const LEAST_SHRINK = 0.0015;
-const MOST_ROUNDS = 14;
+const MOST_ROUNDS = 11;
 /** Steps of one minimisation, and how many of them are remembered. */
-const MOST_STEPS = 120;
-const MEMORY = 6;
+const MOST_STEPS = 90;
+const MEMORY = 4;
+/** A minimisation of many ends once a step brings less than this share. */
+const LEAST_FALL = 2e-3;
 
 /** How long a packing is looked for: once from the middle, or from many beginnings. */
 export type PackingEffort = 'quick' | 'thorough';
@@ -49,6 +51,9 @@ export function packCircles(
   return { radius: packed.radius * unit, centres };
 }
 
+/** A quick packing begins in several ways only for few, and in all ways for a handful. */
+const FEW = 20;
+const HANDFUL = 6;
 /** Shaken so often and so far, in widest circles, while that finds better ones. */
 const SHAKES = 24;
 const SHAKEN_BY = 0.8;
@@ -59,8 +64,12 @@ function best(r: Float64Array, effort: PackingEffort): Packing {
     return { xy: Float64Array.from([-b, 0, a, 0]), radius: a + b };
   }
   // Alike ones lie better in rings, unlike ones from the middle outwards.
-  const starts = [fromMiddle(r), inRings(r)];
-  if (effort === 'thorough') starts.push(onSpiral(r, 2.399963), onSpiral(r, 1.2));
+  const alike = (r[r.length - 1] as number) > 0.75;
+  const one = effort === 'quick' && r.length > FEW;
+  const starts = one ? [alike ? inRings(r) : fromMiddle(r)] : [fromMiddle(r), inRings(r)];
+  if (effort === 'thorough' || r.length <= HANDFUL) {
+    starts.push(onSpiral(r, 2.399963), onSpiral(r, 1.2));
+  }
   let found: Packing | undefined;
   for (const start of starts) {
     const drawn = drawnTogether(start, r);
@@ -110,6 +119,28 @@ function swapped(xy: Float64Array, r: Float64Array, uniform: () => number): Floa
   return next;
 }
 
+/** Lays circles from a place in the list on into a ring; the place of the first that is left over. */
+function filled(
+  r: Float64Array,
+  from: number,
+  far: number,
+  turned: number,
+  xy: Float64Array | undefined,
+): number {
+  let angle = turned;
+  let next = from;
+  for (; next >= 0; next--) {
+    const half = Math.asin(Math.min(1, (r[next] as number) / far));
+    if (next < from && angle + 2 * half > turned + 2 * Math.PI + 1e-9) break;
+    if (xy) {
+      xy[2 * next] = far * Math.cos(angle + half);
+      xy[2 * next + 1] = far * Math.sin(angle + half);
+    }
+    angle += 2 * half;
+  }
+  return next;
+}
+
 /** Circles in rings around a middle one, the narrower ones inside. */
 function inRings(r: Float64Array): Packing {
   const n = r.length;
@@ -119,22 +150,18 @@ function inRings(r: Float64Array): Packing {
   let out = r[next--] as number;
   let turned = 0;
   while (next >= 0) {
-    const widest = r[next] as number;
-    const far = out + widest;
-    let angle = turned;
-    const begin = angle;
-    let most = 0;
-    for (; next >= 0; next--) {
-      const own = r[next] as number;
-      const half = Math.asin(Math.min(1, own / far));
-      if (angle + 2 * half > begin + 2 * Math.PI + 0.2) break;
-      xy[2 * next] = far * Math.cos(angle + half);
-      xy[2 * next + 1] = far * Math.sin(angle + half);
-      angle += 2 * half;
-      most = Math.max(most, own);
+    // How many lie in the ring decides how wide its widest is, and that how far out it lies.
+    const begin = next;
+    let widest = r[next] as number;
+    for (let tries = 0; tries < 3; tries++) {
+      const last = filled(r, begin, out + widest, turned, undefined);
+      const most = r[Math.max(0, last + 1)] as number;
+      if (most <= widest) break;
+      widest = most;
     }
+    next = filled(r, begin, out + widest, turned, xy);
     turned += 0.5;
-    out = far + most;
+    out += 2 * widest;
   }
   return certified(xy, r);
 }
@@ -284,42 +311,75 @@ function drawnTogether(start: Packing, r: Float64Array): Packing {
   return found;
 }
 
-/** Overlaps of a packing in a wall, squared and summed, and how they change with each coordinate. */
-function overlap(xy: Float64Array, r: Float64Array, wall: number, slope: Float64Array): number {
-  const n = r.length;
-  let energy = 0;
-  slope.fill(0);
-  for (let i = 0; i < n; i++) {
+/** Circles further apart than this, beyond touching, are not looked at until some have moved. */
+const SKIN = 0.5;
+
+/** Pairs that touch or may do so soon: one after the other in a list. */
+function pairsNear(xy: Float64Array, r: Float64Array): Int32Array {
+  const pairs: number[] = [];
+  for (let i = 0; i < r.length; i++) {
     const xi = xy[2 * i] as number;
     const yi = xy[2 * i + 1] as number;
-    const ri = r[i] as number;
-    const far = Math.sqrt(xi * xi + yi * yi);
-    const out = far + ri - wall;
-    if (out > 0) {
-      energy += out * out;
-      if (far > 0) {
-        slope[2 * i] = (slope[2 * i] as number) + (2 * out * xi) / far;
-        slope[2 * i + 1] = (slope[2 * i + 1] as number) + (2 * out * yi) / far;
-      }
-    }
     for (let j = 0; j < i; j++) {
+      const reach = (r[i] as number) + (r[j] as number) + SKIN;
       const dx = xi - (xy[2 * j] as number);
-      const reach = ri + (r[j] as number);
       if (dx >= reach || dx <= -reach) continue;
       const dy = yi - (xy[2 * j + 1] as number);
-      const square = dx * dx + dy * dy;
-      if (square >= reach * reach) continue;
-      const apart = Math.sqrt(square);
-      const deep = reach - apart;
-      energy += deep * deep;
-      // Two in one place are pushed apart sideways.
-      const ux = apart > 0 ? dx / apart : 1;
-      const uy = apart > 0 ? dy / apart : 0;
-      slope[2 * i] = (slope[2 * i] as number) - 2 * deep * ux;
-      slope[2 * i + 1] = (slope[2 * i + 1] as number) - 2 * deep * uy;
-      slope[2 * j] = (slope[2 * j] as number) + 2 * deep * ux;
-      slope[2 * j + 1] = (slope[2 * j + 1] as number) + 2 * deep * uy;
+      if (dx * dx + dy * dy < reach * reach) pairs.push(i, j);
     }
+  }
+  return Int32Array.from(pairs);
+}
+
+/** Whether a circle has moved so far that another may touch it which was not looked at. */
+function movedFar(xy: Float64Array, since: Float64Array): boolean {
+  for (let i = 0; i < xy.length; i += 2) {
+    const dx = (xy[i] as number) - (since[i] as number);
+    const dy = (xy[i + 1] as number) - (since[i + 1] as number);
+    if (dx * dx + dy * dy > (SKIN / 2) ** 2) return true;
+  }
+  return false;
+}
+
+/** Overlaps of a packing in a wall, squared and summed, and how they change with each coordinate. */
+function overlap(
+  xy: Float64Array,
+  r: Float64Array,
+  wall: number,
+  pairs: Int32Array,
+  slope: Float64Array,
+): number {
+  let energy = 0;
+  slope.fill(0);
+  for (let i = 0; i < r.length; i++) {
+    const xi = xy[2 * i] as number;
+    const yi = xy[2 * i + 1] as number;
+    const far = Math.sqrt(xi * xi + yi * yi);
+    const out = far + (r[i] as number) - wall;
+    if (out <= 0) continue;
+    energy += out * out;
+    if (far === 0) continue;
+    slope[2 * i] = (slope[2 * i] as number) + (2 * out * xi) / far;
+    slope[2 * i + 1] = (slope[2 * i + 1] as number) + (2 * out * yi) / far;
+  }
+  for (let k = 0; k < pairs.length; k += 2) {
+    const i = 2 * (pairs[k] as number);
+    const j = 2 * (pairs[k + 1] as number);
+    const dx = (xy[i] as number) - (xy[j] as number);
+    const dy = (xy[i + 1] as number) - (xy[j + 1] as number);
+    const reach = (r[i >> 1] as number) + (r[j >> 1] as number);
+    const square = dx * dx + dy * dy;
+    if (square >= reach * reach) continue;
+    const apart = Math.sqrt(square);
+    const deep = reach - apart;
+    energy += deep * deep;
+    // Two in one place are pushed apart sideways.
+    const ux = apart > 0 ? (2 * deep * dx) / apart : 2 * deep;
+    const uy = apart > 0 ? (2 * deep * dy) / apart : 0;
+    slope[i] = (slope[i] as number) - ux;
+    slope[i + 1] = (slope[i + 1] as number) - uy;
+    slope[j] = (slope[j] as number) + ux;
+    slope[j + 1] = (slope[j + 1] as number) + uy;
   }
   return energy;
 }
@@ -335,7 +395,9 @@ function pushedApart(from: Float64Array, r: Float64Array, wall: number): Float64
   const size = from.length;
   let xy = from.slice();
   let slope = new Float64Array(size);
-  let energy = overlap(xy, r, wall, slope);
+  let pairs = pairsNear(xy, r);
+  let since = xy;
+  let energy = overlap(xy, r, wall, pairs, slope);
   const moves: { readonly s: Float64Array; readonly y: Float64Array; readonly rho: number }[] = [];
   for (let step = 0; step < MOST_STEPS && energy > 1e-14; step++) {
     const way = descent(slope, moves);
@@ -347,11 +409,11 @@ function pushedApart(from: Float64Array, r: Float64Array, wall: number): Float64
     let nextEnergy = Infinity;
     for (let tries = 0; tries < 20; tries++) {
       for (let i = 0; i < size; i++) next[i] = (xy[i] as number) + share * (way[i] as number);
-      nextEnergy = overlap(next, r, wall, nextSlope);
+      nextEnergy = overlap(next, r, wall, pairs, nextSlope);
       if (nextEnergy <= energy + 1e-4 * share * fall) break;
       share /= 2;
     }
-    if (nextEnergy >= energy * (1 - 1e-7)) break;
+    if (nextEnergy >= energy * (1 - (r.length <= HANDFUL ? 1e-6 : LEAST_FALL))) break;
     const s = new Float64Array(size);
     const y = new Float64Array(size);
     for (let i = 0; i < size; i++) {
@@ -366,6 +428,11 @@ function pushedApart(from: Float64Array, r: Float64Array, wall: number): Float64
     xy = next;
     slope = nextSlope;
     energy = nextEnergy;
+    if (movedFar(xy, since)) {
+      pairs = pairsNear(xy, r);
+      since = xy;
+      energy = overlap(xy, r, wall, pairs, slope);
+    }
   }
   return xy;
 }

@@ -1,0 +1,45 @@
+import { expect, test } from './realServer.ts';
+
+test('a breakout dragged by keys moves the cut list, and is undone; a proposal is taken', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server}/builds/sandpiper/cut-list`);
+  const table = page.getByRole('table', { name: 'Wires' });
+  // Sorted by name it is near the top, whatever the order of the netlist.
+  await table.getByRole('button', { name: 'Wire', exact: true }).click();
+  await page.getByRole('row', { name: /^Coolant sensor, Signal/ }).scrollIntoViewIfNeeded();
+  await expect(page.getByRole('row', { name: /^Coolant sensor, Signal/ })).toContainText(
+    'To the coolant sensor',
+  );
+
+  await page.goto(`${server}/builds/sandpiper/harness?of=breakout:seat`);
+  const wire = page.locator('[data-figure="harness.copperLength"]');
+  await expect(wire).toBeVisible();
+  const before = await wire.textContent();
+  await page.getByRole('button', { name: /^Beside the seat, .* plan view$/ }).focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(page.locator('header')).toContainText('revision 2');
+  await expect(wire).not.toHaveText(before ?? '');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(wire).toHaveText(before ?? '');
+
+  await page.getByRole('button', { name: 'Propose another' }).click();
+  const proposed = page.getByRole('region', { name: 'Proposed harness' });
+  await expect(proposed).toContainText('breakouts');
+  await proposed.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.locator('header')).toContainText('revision 4');
+  await page.reload();
+  await expect(wire).not.toHaveText(before ?? '');
+});
+
+test('the cut list is taken away as CSV and PDF', async ({ request, server }) => {
+  const csv = await request.get(`${server}/api/builds/sandpiper/cut-list.csv`);
+  expect(csv.ok()).toBe(true);
+  const lines = (await csv.text()).trim().split(/\r?\n/);
+  expect(lines[0]).toContain('colour');
+  expect(lines.length).toBeGreaterThan(80);
+  const pdf = await request.get(`${server}/api/builds/kittiwake/cut-list.pdf`);
+  expect(pdf.ok()).toBe(true);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
