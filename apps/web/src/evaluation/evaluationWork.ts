@@ -153,12 +153,14 @@ const worker = {
   /** The harness of a build in every school. */
   harnessSchools(document: BuildDocument): readonly ComparedSchool[] {
     const { electrics, map } = evaluationOf(document);
-    const { harness, placements, devices, controllers, power, brief } = readBuild(document);
+    const { harness, placements, hardPoints, devices, controllers, power, brief } =
+      readBuild(document);
     return compareHarnessSchools({
       netlist: electrics.netlist,
       electrics,
       harness,
       placements,
+      hardPoints,
       electric: { devices, controllers },
       power,
       around: map.around,

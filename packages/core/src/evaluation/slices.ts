@@ -82,6 +82,7 @@ export const slices = {
     thermostatOpens: limits.thermostatOpens,
   })),
   vehicleSignals: slice('wires found', ({ build }) => build.vehicleSignals),
+  hardPoints: slice('tape readings', ({ build }) => build.hardPoints),
   harness: slice('harness', ({ build }) => build.harness),
   switching: slice('switching', ({ build }) => build.switching),
   supplyLimits: slice('limits of supply', ({ build: { limits } }) => ({

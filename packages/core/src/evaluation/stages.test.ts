@@ -77,6 +77,8 @@ function expectedOf(path: Path): readonly string[] {
       return [...mayRun([slices.tanks])];
     case 'solids':
       return [...mayRun([slices.vehicle, slices.solids])];
+    case 'hardPoints':
+      return [...mayRun([slices.vehicle, slices.hardPoints])];
     case 'vehicle':
     case 'sheets':
     case 'hotRuns':
@@ -84,7 +86,6 @@ function expectedOf(path: Path): readonly string[] {
     case 'edges':
     case 'mountingLines':
     case 'spaces':
-    case 'hardPoints':
     case 'otherLines':
       return [...mayRun([slices.vehicle])];
     case 'demand':
@@ -257,6 +258,9 @@ describe('stages', () => {
         'geometry',
         'length figures',
         'tanks',
+        'what is checked',
+        'checks',
+        'acceptances',
       ]);
       expect(ranAfter('placements.place-7.name', 'Place of its own')).toEqual([]);
     });

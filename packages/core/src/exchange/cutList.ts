@@ -10,6 +10,8 @@ export interface CutLine {
   readonly size: string;
   readonly colour: string;
   readonly length: number;
+  /** how well that is known, ± m; 0 where nothing is said */
+  readonly knownTo: number;
   readonly lengthIsFrom: 'by hand' | 'harness' | 'map';
   readonly from: string;
   readonly to: string;
@@ -49,6 +51,7 @@ export function cutList(
         size: size.size,
         colour: colours.get(wire.id) ?? '',
         length: cutTo(task.length),
+        knownTo: Number((way?.uncertainty.value ?? 0).toFixed(3)),
         lengthIsFrom: known?.measured || known?.typed ? 'by hand' : way ? 'harness' : 'map',
         from: terminalText(wire.from.terminal),
         to: terminalText(wire.to.terminal),

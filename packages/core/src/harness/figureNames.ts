@@ -3,6 +3,7 @@ import { figureNames, single } from '../results/index.ts';
 /** Figures of the harness: its wires, segments, splices, connectors, and of all of it. */
 export const harnessFigure = figureNames({
   'wire.harnessLength': 'wire.{wire}.harnessLength',
+  'wire.uncertainty': 'wire.{wire}.uncertainty',
   'segment.length': 'segment.{segment}.length',
   'segment.mapLength': 'segment.{segment}.mapLength',
   'segment.count': 'segment.{segment}.count',

@@ -1,5 +1,7 @@
 export * from './bundles/bundleStage.ts';
+export * from './bundles/concentricLayers.ts';
 export * from './bundles/coverOf.ts';
+export * from './bundles/coverParts.ts';
 export * from './bundles/formulas.ts';
 export * from './bundles/packCircles.ts';
 export * from './bundles/packedBundle.ts';

@@ -1,4 +1,4 @@
-import { sampleCatalogue, sandpiper } from '../exchange/index.ts';
+import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import type { Change, TrippedBuild } from './trippedBuilds.ts';
 
@@ -121,6 +121,19 @@ export const trippedHarness: readonly TrippedBuild[] = [
     },
     curable: false,
   }),
+  {
+    rule: 'hole.plug',
+    finding: 'hole.plug:harness',
+    build: withValueAt(lantern, 'sheets.cab-floor-right.passThroughs.harness.bore', {
+      value: 0.03,
+      unit: 'mm',
+    }),
+    soundBuild: withValueAt(lantern, 'sheets.cab-floor-right.passThroughs.harness.bore', {
+      value: 0.12,
+      unit: 'mm',
+    }),
+    curable: true,
+  },
   trip('splice.site', 'splice ecu:A04', [
     [
       'harness.splices',

@@ -41,6 +41,19 @@ export function BundleDrawing({
           fill="var(--paper)"
           stroke="var(--hair)"
         />
+        {sheet.fillers.map((filler, i) => (
+          <circle
+            key={i}
+            cx={middle + filler.x * per}
+            cy={middle - filler.y * per}
+            r={(filler.outsideDiameter / 2) * per}
+            fill="none"
+            stroke="var(--edge)"
+            strokeDasharray="2 2"
+          >
+            <title>Filler</title>
+          </circle>
+        ))}
         {sheet.wires.map((wire) => {
           const [base, stripe] = paintOf(wire.colour);
           const r = (wire.outsideDiameter / 2) * per;

@@ -8,7 +8,12 @@ import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { WireSwatch } from './WireSwatch.tsx';
 
-type Row = ToldWire & { readonly length: number; readonly colour: string; readonly via: string };
+type Row = ToldWire & {
+  readonly length: number;
+  readonly known: number;
+  readonly colour: string;
+  readonly via: string;
+};
 
 /** Every wire as it is cut: size, colour, length, from and to, and the segments that it runs through. */
 export function CutListScreen() {
@@ -26,6 +31,7 @@ export function CutListScreen() {
     return wires.map((wire, i): Row => ({
       ...wire,
       length: entryAt(wireFigures.length, i),
+      known: entryAt(harness.uncertainty, i),
       colour: entryAt(harness.colours, i),
       via: via(i) || (unled.has(wire.id) ? 'no way yet' : 'by itself'),
     }));
@@ -53,6 +59,13 @@ export function CutListScreen() {
         label: 'Cut to',
         sortBy: ({ length }) => length,
         cell: ({ length }) => formatMeasure({ value: length, kind: 'length' }, units),
+      },
+      {
+        key: 'known',
+        label: 'Known to ±',
+        sortBy: ({ known }) => known,
+        cell: ({ known }) =>
+          known > 0 ? formatMeasure({ value: known, kind: 'length' }, units, 2) : '–',
       },
       {
         key: 'from',

@@ -15,6 +15,7 @@ import { FigureRows } from '../../ui/FigureRows.tsx';
 import type { Handle } from '../map/handles.ts';
 import { PointFields } from '../map/PointFields.tsx';
 import { BundleDrawing } from './BundleDrawing.tsx';
+import { Layers } from './Layers.tsx';
 import { WireSwatch } from './WireSwatch.tsx';
 import { nameOfEnd, placeOfEnd } from './segmentWays.ts';
 
@@ -70,6 +71,7 @@ export function SegmentInspector({
           ['Hottest inside', harnessFigure('segment.temperature', of)],
         ]}
       />
+      {sheet?.segmentId === segment.id && <Layers layers={sheet.layers} />}
       <div className="rule mt-3 space-y-1.5 pt-2">
         <FieldOf path={[...path, 'name']} />
         <ChoiceField

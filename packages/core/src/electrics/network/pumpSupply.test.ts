@@ -62,17 +62,25 @@ describe.each(demoBuilds.map((d) => [d.id, d.document] as const))(
         const back = electrics.wires.filter(({ wire }) => wire.id === 'battery~−');
         const ground = back.length > 0 ? 0.5e-3 : 0;
         const shared =
-          resistance(feed.main.wires) +
-          0.1 / feed.mainFuse.rating +
-          resistance(back) +
-          ground +
-          PUMP_GROUND;
+          resistance(feed.main.wires) + 0.1 / feed.mainFuse.rating + resistance(back) + ground;
+        // The pumps that share its ground lose in it together.
+        const groundOf = (each: SizedPumpFeed) => each.back[0]?.wires.at(-1)?.wire.to.node;
+        const beside = feeds
+          .filter((other) => groundOf(other) === groundOf(feed))
+          .reduce(
+            (sum, f) =>
+              sum + Math.max(...f.pump.curves.flatMap((c) => c.points.map((p) => p.current))),
+            0,
+          );
         const alone =
           resistance([...feed.branch, ...feed.back].flatMap(({ wires }) => wires)) +
           resistance(feed.pumpGroup.wires) +
           0.1 / feed.fuse!.fuse.rating +
           feed.relay!.contactResistance;
-        expect(feed.seriesResistance).toBeCloseTo(alone + (all / own) * shared, 9);
+        expect(feed.seriesResistance).toBeCloseTo(
+          alone + (all / own) * shared + (beside / own) * PUMP_GROUND,
+          9,
+        );
       }
     });
 

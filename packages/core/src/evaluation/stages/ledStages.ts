@@ -20,7 +20,12 @@ export const netlist = stage({
 /** Where the harness runs, and every wire in it. */
 export const led = stage({
   name: 'ways in the harness',
-  reads: { netlist, harness: slices.harness, placements: slices.places },
+  reads: {
+    netlist,
+    harness: slices.harness,
+    placements: slices.places,
+    hardPoints: slices.hardPoints,
+  },
   run: (read) => ledHarness(read),
 });
 

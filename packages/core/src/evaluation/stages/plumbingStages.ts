@@ -1,8 +1,10 @@
+import { coverParts } from '../../harness/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { components, map } from './vehicleStages.ts';
 import { electrics } from './electricStages.ts';
+import { harness } from './harnessStages.ts';
 import { fluids } from './fluidStages.ts';
 
 /** Every line as it is made. */
@@ -33,10 +35,11 @@ export const parts = stage({
     power: slices.power,
     map,
     made,
+    harness,
     vehicle: slices.vehicle,
     catalogue: slices.catalogue,
   },
-  run: ({ names, map: onMap, vehicle, electric, ...read }) =>
+  run: ({ names, map: onMap, vehicle, electric, harness: laid, ...read }) =>
     partsNeeded({
       ...read,
       present: electric,
@@ -44,6 +47,7 @@ export const parts = stage({
       circuits: names.fuelCircuits,
       rows: names.injectorRows,
       held: onMap.held,
+      covers: coverParts(laid.bundles),
     }),
 });
 

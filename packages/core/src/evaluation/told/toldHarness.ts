@@ -43,6 +43,8 @@ export interface ToldHarness {
   readonly holes: readonly ToldHole[];
   /** the segments that every wire runs through in their order, by their place in the bundles */
   readonly ways: readonly (readonly number[])[];
+  /** how well the length of every wire is known, ± m, in their order; 0 where nothing is said */
+  readonly uncertainty: readonly number[];
   /** colour of every wire, in the order of the list of wires */
   readonly colours: readonly string[];
   /** wires that the harness does not lead though it should, by id */
@@ -60,6 +62,7 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
       parts.flatMap(({ segmentId }) => at.get(segmentId) ?? []),
     ]),
   );
+  const knownTo = new Map(led.wires.map(({ wireId, uncertainty }) => [wireId, uncertainty.value]));
   const endsAt = new Map(
     electrics.wires.flatMap(({ wire }, i) => [
       [wire.from.node, i] as const,
@@ -94,6 +97,7 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
       ).size,
     })),
     ways: electrics.wires.map(({ wire }) => ways.get(wire.id) ?? []),
+    uncertainty: electrics.wires.map(({ wire }) => knownTo.get(wire.id) ?? 0),
     colours: electrics.wires.map(({ wire }) => colours.get(wire.id) ?? ''),
     unled: led.unled,
     splices: electrics.netlist.parts.flatMap(({ sort, id, name }) =>

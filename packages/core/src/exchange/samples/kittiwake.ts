@@ -300,7 +300,7 @@ export const kittiwake: BuildDocument = writeBuild({
     ecuConnections: kittiwakeWiring.ecuConnections,
     negativeGroundId: 'battery-stud',
   },
-  // On the left, as far from the pumps’ own ground as from the panel: it goes to the stud there.
+  // On the left, away from the ground of the other two: it has one of its own.
   devices: [
     ...pumpWiring.devices.map((device) =>
       device.id === 'methanol-pump'
@@ -308,7 +308,7 @@ export const kittiwake: BuildDocument = writeBuild({
             ...device,
             connections: {
               ...device.connections,
-              '−': { to: 'ground' as const, groundId: 'panel-stud' },
+              '−': { to: 'ground' as const, groundId: 'pump-ground-left' },
             },
           }
         : device,

@@ -112,6 +112,7 @@ export const kittiwakeWiring: DemoWiring = {
   grounds: [
     groundAt('battery-stud', 'Frame at the battery', 'chassis', 'battery-stud'),
     groundAt('panel-stud', 'Stud at the panel', 'chassis', 'panel-stud-place'),
+    groundAt('pump-ground-left', 'Pump ground, left', 'chassis', 'pump-ground-left'),
     groundAt('engine-block', 'Engine block', 'engine', 'block-stud', 'battery-stud'),
   ],
   vehicleSignals: [

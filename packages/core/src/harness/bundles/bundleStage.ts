@@ -59,6 +59,8 @@ export interface Bundle {
   readonly ambient: number;
   readonly coldest: number;
   readonly crossesToEngine: boolean;
+  /** its wires are laid in twisted layers */
+  readonly layers: boolean;
   /** splices that sit in it, by id */
   readonly splices: readonly string[];
   /** what its way meets; undefined where the way cannot be run */
@@ -124,6 +126,7 @@ export function bundleStage(input: {
       name: decided?.name ?? segment.id,
       cover: decided?.cover ?? coverOfSchool[harness.school],
       heatSleeve: decided?.heatSleeve ?? false,
+      layers: harness.school === 'sealed',
       wires: within.get(segment.id) ?? [],
       splices: harness.splices.flatMap(({ segmentId, spliceId }) =>
         segmentId === segment.id ? [spliceId] : [],
@@ -180,6 +183,8 @@ function bundleOf(input: {
   readonly name: string;
   readonly cover: BundleCover;
   readonly heatSleeve: boolean;
+  /** its wires are laid in twisted layers */
+  readonly layers: boolean;
   readonly splices: readonly string[];
   readonly wires: readonly SizedWire[];
   readonly around: VehicleAround;
@@ -192,7 +197,7 @@ function bundleOf(input: {
   const bundle = derive({
     figure: harnessFigure('segment.bundle', of),
     label: `${name}, wires packed`,
-    formula: f.bundleDiameter,
+    formula: input.layers ? f.layeredDiameter : f.bundleDiameter,
     inputs: { wires: diameters },
   });
   const coverItem =
@@ -267,6 +272,7 @@ function bundleOf(input: {
       coldest: Math.min(...wires.map(({ size }) => size.insulationClass)),
       ambient: Math.max(...ambients),
       crossesToEngine: segment.crossesToEngine,
+      layers: input.layers,
       splices: input.splices,
       check,
       nearest: check && nearestOf(check),

@@ -81,7 +81,8 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
         const area = bundle.wires.reduce((sum, wire) => sum + wire.outsideDiameter ** 2, 0);
         expect(bundle.bundle).toBeGreaterThanOrEqual(Math.sqrt(area) - 1e-12);
         // The quick rule is for four wires and more.
-        if (bundle.wires.length >= 4) expect(bundle.bundle).toBeLessThan(1.3 * Math.sqrt(area));
+        const loosest = bundle.layers ? 1.9 : 1.3;
+        if (bundle.wires.length >= 4) expect(bundle.bundle).toBeLessThan(loosest * Math.sqrt(area));
         expect(bundle.coverItem).toBeDefined();
         expect(bundle.diameter).toBeGreaterThan(bundle.bundle);
       }

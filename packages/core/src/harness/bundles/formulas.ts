@@ -1,6 +1,7 @@
 import { defineFormula } from '../../results/index.ts';
 import { heatGivenOff, resistanceAt } from '../../electrics/index.ts';
 import { findRoot } from '../../numerics/index.ts';
+import { concentricLayers } from './concentricLayers.ts';
 import { packedDiameter } from './packedBundle.ts';
 
 const sum = (values: readonly number[]): number => values.reduce((total, each) => total + each, 0);
@@ -15,6 +16,16 @@ export const bundleDiameter = defineFormula({
   source:
     'circles packed without overlap; 1.2 · √Σd² is only a quick check for four wires and more',
   compute: (i: { wires: readonly number[] }) => packedDiameter(i.wires),
+});
+
+export const layeredDiameter = defineFormula({
+  name: 'diameter of a bundle in layers',
+  notation: 'D = d core + 2 · Σ d layer',
+  kind: 'length',
+  inputKinds: { wires: 'length' },
+  source:
+    'twisted in layers around the widest, fillers where a layer is not full: 1, 6, 12, 18 of alike ones',
+  compute: (i: { wires: readonly number[] }) => concentricLayers(i.wires).diameter,
 });
 
 export const coveredDiameter = defineFormula({
@@ -194,6 +205,7 @@ export const harnessHours = defineFormula({
 
 export const bundleFormulas = [
   bundleDiameter,
+  layeredDiameter,
   coveredDiameter,
   leastBundleBend,
   wireCount,

@@ -1,6 +1,7 @@
 import type { ElectricDesign } from '../../electrics/index.ts';
 import { colourText } from '../colours/colouredWires.ts';
 import type { HarnessDesign } from './bundleStage.ts';
+import { type Layer, concentricLayers, laidCircles } from './concentricLayers.ts';
 import { packedBundle } from './packedBundle.ts';
 
 /** A wire in the cross-section of a segment, m from its middle. */
@@ -18,6 +19,10 @@ export interface DrawnWire {
 export interface SegmentSheet {
   readonly segmentId: string;
   readonly wires: readonly DrawnWire[];
+  /** fillers that complete its layers */
+  readonly fillers: readonly Pick<DrawnWire, 'outsideDiameter' | 'x' | 'y'>[];
+  /** from the middle outwards, where it is laid in layers */
+  readonly layers: readonly Layer[];
   readonly bundle: number;
   readonly diameter: number;
 }
@@ -30,21 +35,31 @@ export function segmentSheet(
 ): SegmentSheet | undefined {
   const bundle = bundles.find((each) => each.segmentId === segmentId);
   if (!bundle) return undefined;
-  const { centres } = packedBundle(bundle.wires.map(({ outsideDiameter }) => outsideDiameter));
+  const diameters = bundle.wires.map(({ outsideDiameter }) => outsideDiameter);
+  const laid = bundle.layers ? laidCircles(diameters) : [];
+  const centres = new Map(
+    bundle.layers
+      ? laid.flatMap(({ wire, x, y }) => (wire === undefined ? [] : [[wire, [x, y]] as const]))
+      : packedBundle(diameters).centres.map((at, i) => [i, at] as const),
+  );
   const coloured = new Map(colours.map((each) => [each.wireId, colourText(each)]));
   const sized = new Map(wires.map((each) => [each.wire.id, each]));
   return {
     segmentId,
     bundle: bundle.bundle,
     diameter: bundle.diameter,
+    fillers: laid.flatMap(({ wire, diameter, x, y }) =>
+      wire === undefined ? [{ outsideDiameter: diameter, x, y }] : [],
+    ),
+    layers: bundle.layers ? concentricLayers(diameters).layers : [],
     wires: bundle.wires.map(({ wireId, outsideDiameter }, i) => ({
       id: wireId,
       name: sized.get(wireId)?.wire.name ?? wireId,
       colour: coloured.get(wireId) ?? '',
       size: sized.get(wireId)?.size.size ?? '',
       outsideDiameter,
-      x: centres[i]?.[0] ?? 0,
-      y: centres[i]?.[1] ?? 0,
+      x: centres.get(i)?.[0] ?? 0,
+      y: centres.get(i)?.[1] ?? 0,
     })),
   };
 }

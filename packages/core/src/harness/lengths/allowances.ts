@@ -1,4 +1,5 @@
 import type { DerivedWire, NetPart, WireEnd } from '../../electrics/index.ts';
+import { LAY_PITCH } from '../bundles/concentricLayers.ts';
 import type { HarnessSchool } from '../model.ts';
 
 /** What a wire is longer at an end, to strip, crimp and serve, m. */
@@ -24,8 +25,6 @@ const PAIR_WIRE = 0.0019;
 /** How much longer a wire is for being twisted with its pair: √(1 + (π·d·n)²). */
 export const TWIST = Math.sqrt(1 + (Math.PI * PAIR_WIRE * TURNS) ** 2);
 
-/** Pitch of a layer in its outside diameters. */
-export const LAY_PITCH = 10;
 /** The most that a wire gains in a layer: its pitch circle is never wider than the layer. */
 export const LAY = Math.sqrt(1 + (Math.PI / LAY_PITCH) ** 2);
 

@@ -1,5 +1,5 @@
 import type { DerivedWire, Netlist, WireEnd } from '../../electrics/index.ts';
-import type { Harness, HarnessSegment, Placement, Zone } from '../../model/index.ts';
+import type { HardPoint, Harness, HarnessSegment, Placement, Zone } from '../../model/index.ts';
 import {
   type Result,
   type Sourced,
@@ -7,6 +7,7 @@ import {
   derive,
   entered,
   following,
+  given,
   fromResult,
   together,
 } from '../../results/index.ts';
@@ -17,6 +18,8 @@ import {
   developedLength,
   distanceBetween,
   flat,
+  lengthUncertainty,
+  placeUncertainty,
   pointAt,
   shapeOf,
   vectorOf,
@@ -27,6 +30,9 @@ import { type NodeKey, breakoutNode, nodeOfEnd, placeNode } from '../topology/ha
 import { HarnessTree, type TreePoint, type WayPart } from '../topology/harnessTree.ts';
 import { TWIST, endAllowance, isCable, isTwisted, layFactor, shieldedParts } from './allowances.ts';
 import * as f from './formulas.ts';
+
+/** A length typed or measured is good to so much, m. */
+const BY_TAPE = 0.005;
 
 /** A segment as it runs over the vehicle. */
 export interface LedSegment {
@@ -58,6 +64,8 @@ export interface LedWire {
   readonly wayLength: number;
   readonly straight: number;
   readonly length: Result;
+  /** how well that is known, m */
+  readonly uncertainty: Result;
 }
 
 /** Where the harness runs, and every wire in it. */
@@ -77,6 +85,8 @@ export interface LedInput {
   readonly netlist: Pick<Netlist, 'parts' | 'wires'>;
   readonly harness: Harness;
   readonly placements: readonly Placement[];
+  /** places that were measured with a tape */
+  readonly hardPoints: readonly HardPoint[];
 }
 
 /** Where a node of a harness stands. */
@@ -201,6 +211,22 @@ export function ledHarness(input: LedInput): LedHarness {
       segment?.points[0]?.at ?? [0, 0, 0]
     );
   };
+  const places = new Map(input.placements.map((place) => [place.id, place]));
+  const uncertaintyOf = (wire: DerivedWire): Sourced<readonly number[]> => {
+    const known = wire.decision?.length;
+    if (known?.measured ?? known?.typed) return byDefault([BY_TAPE], 'typed or measured');
+    const ends = [wire.from, wire.to].map((end) => {
+      const place = places.get(end.placementId);
+      // A splice sits where it is put.
+      return place && 'node' in pointOf(end)
+        ? placeUncertainty(place, input.hardPoints)
+        : byDefault(BY_TAPE, 'a splice sits where it is put');
+    });
+    return given(
+      ends.map(({ value }) => value),
+      ends.flatMap(({ from }) => from),
+    );
+  };
   const shielded = shieldedParts(netlist.wires);
   const lay = byDefault(
     layFactor(harness.school),
@@ -227,6 +253,12 @@ export function ledHarness(input: LedInput): LedHarness {
       wireId: wire.id,
       parts: way.parts,
       breakouts,
+      uncertainty: derive({
+        figure: harnessFigure('wire.uncertainty', { wire: wire.id }),
+        label: `${wire.name}, length known to ±`,
+        formula: lengthUncertainty,
+        inputs: { ends: uncertaintyOf(wire) },
+      }),
       wayLength: way.length,
       straight: distanceBetween(placeOf(wire.from), placeOf(wire.to)),
       length: derive({
@@ -253,7 +285,7 @@ export function ledHarness(input: LedInput): LedHarness {
     broken: harness.segments.filter(({ id }) => !whole.has(id)).map(({ id }) => id),
     results: [
       ...segments.flatMap(({ mapLength, length }) => [mapLength, length]),
-      ...wires.map(({ length }) => length),
+      ...wires.flatMap(({ length, uncertainty }) => [length, uncertainty]),
     ],
   };
 }

@@ -1,6 +1,7 @@
 import type { HarnessRule } from '../checked.ts';
 import { segmentCover, segmentCoverHeat, segmentHot } from './bundleRules.ts';
 import { colourTwice } from './colourTwice.ts';
+import { holePlug } from './holePlug.ts';
 import { segmentNearRules } from './segmentNear.ts';
 import { segmentSheet } from './segmentSheet.ts';
 import { segmentBend, segmentFlex, segmentMeasured, segmentShape } from './segmentShape.ts';
@@ -23,4 +24,5 @@ export const harnessRules: readonly HarnessRule[] = [
   segmentHot,
   spliceSite,
   colourTwice,
+  holePlug,
 ];

@@ -15,7 +15,7 @@ import {
   seatTools,
   seatWorks,
 } from '../../electrics/index.ts';
-import { type PresentParts, electricParts } from './electricParts.ts';
+import { type ElectricPart, type PresentParts, electricParts } from './electricParts.ts';
 import { type FluidResult, circuitScope, fuelFigure } from '../../fuel/index.ts';
 import type {
   CircuitElement,
@@ -47,6 +47,8 @@ export interface NeededInput {
   readonly made: readonly MadeLine[];
   /** sheets of metal with the holes that lines go through */
   readonly sheets: readonly Sheet[];
+  /** what lies round the wires of the harness, by the metre */
+  readonly covers: readonly ElectricPart[];
   readonly catalogue: Catalogue;
 }
 
@@ -87,9 +89,12 @@ interface Counted {
   readonly pieces: NeededPiece[];
 }
 
+/** Categories that are sold by the metre. */
+const byTheMetre: ReadonlySet<CatalogueItem['category']> = new Set(['hose', 'wire', 'cover']);
+
 const countedPart = ({ item, uses, usedFor, pieces }: Counted): PartNeed => ({
   item,
-  unit: item.category === 'hose' || item.category === 'wire' ? 'm' : 'piece',
+  unit: byTheMetre.has(item.category) ? 'm' : 'piece',
   quantity: uses.reduce((sum, { quantity }) => sum + quantity, 0),
   uses,
   usedFor: [...usedFor],
@@ -246,6 +251,7 @@ export function partsNeeded(input: NeededInput): {
   electricParts(input.electrics, input.present, catalogue).forEach(
     ({ item, quantity, name, path }) => add(item, quantity, name, path),
   );
+  input.covers.forEach(({ item, quantity, name, path }) => add(item, quantity, name, path));
   for (const row of input.rows) add(row.item, row.count, row.name, ['injectorRows', row.id]);
   add(input.power.battery, 1, 'Battery', ['power', 'battery']);
   add(input.power.ecu, 1, 'ECU', ['power', 'ecu']);

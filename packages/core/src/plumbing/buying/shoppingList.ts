@@ -167,7 +167,7 @@ export const boughtOf = (hose: HoseItem, pieces: PartNeed['pieces']): number =>
 
 const inCents = (price: number): number => Math.round(price * 100) / 100;
 
-/** Mass kg of so much of an item: of hose and wire it is told by the metre. */
+/** Mass kg of so much of an item: of hose, wire and sleeve it is told by the metre. */
 const massOf = ({ mass }: CatalogueItem, quantity: number): number => mass * quantity;
 
 /** What has to be bought for what is needed, less what lies on the shelf. */

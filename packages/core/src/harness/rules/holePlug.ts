@@ -1,0 +1,53 @@
+import type { BuildFinding } from '../../model/index.ts';
+import { quantity } from '../../quantities/index.ts';
+import { plugDiameter } from '../connectors/plugSize.ts';
+import { harnessFigure } from '../figureNames.ts';
+import type { HarnessRule } from '../checked.ts';
+import { inSegment } from './onBundles.ts';
+
+/** A hole that takes its looms, but not the largest plug that has to be put through. */
+export const holePlug: HarnessRule = {
+  id: 'hole.plug',
+  source: 'the plugs of one side are put through before their sleeves are closed, or fitted after',
+  check: ({ harness, vehicle, results }) =>
+    harness.holes.flatMap((hole): BuildFinding[] => {
+      const [segmentId] = hole.segments;
+      const needed = results.find(harnessFigure('passThrough.bore', { passThrough: hole.id }));
+      const plug = hole.largestPlug;
+      if (!plug || !needed || segmentId === undefined || hole.bore >= needed.value) return [];
+      const sheet = vehicle.sheets.find(({ passThroughs }) =>
+        passThroughs.some(({ id }) => id === hole.id),
+      );
+      const millimetres = Math.ceil(needed.value * 1e3 - 1e-9);
+      return [
+        {
+          id: `hole.plug:${hole.id}`,
+          rule: 'hole.plug',
+          severity: 'note',
+          where: inSegment(segmentId),
+          title: 'A plug does not pass its hole',
+          because: `“${hole.name}” in ${hole.sheet.toLowerCase()} is {bore} wide; the plug of ${plug.name.toLowerCase()} is about {plug}: its wires are put through first and the plug is fitted after`,
+          numbers: {
+            bore: { value: hole.bore, kind: 'length' },
+            plug: { value: plugDiameter(plug), kind: 'length' },
+          },
+          measured: { value: hole.bore, kind: 'length' },
+          limit: { value: needed.value, kind: 'length' },
+          worse: 'lower',
+          cures: () =>
+            sheet
+              ? [
+                  {
+                    text: `Open “${hole.name}” to ${millimetres} mm`,
+                    command: {
+                      name: 'set',
+                      path: ['sheets', sheet.id, 'passThroughs', hole.id, 'bore'],
+                      value: quantity(millimetres, 'length', 'mm'),
+                    },
+                  },
+                ]
+              : [{ text: 'Fit the plug after its wires are through' }],
+        },
+      ];
+    }),
+};
