@@ -64,7 +64,7 @@ describe.each(demoBuilds.map((d) => [d.id, d.document] as const))(
         const shared =
           resistance(feed.main.wires) + 0.1 / feed.mainFuse.rating + resistance(back) + ground;
         // The pumps that share its ground lose in it together.
-        const groundOf = (each: SizedPumpFeed) => each.back[0]?.wires.at(-1)?.wire.to.node;
+        const groundOf = (each: SizedPumpFeed) => each.pumpGroup.wires.at(-1)?.wire.to.node;
         const beside = feeds
           .filter((other) => groundOf(other) === groundOf(feed))
           .reduce(
