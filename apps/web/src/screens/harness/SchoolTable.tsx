@@ -74,8 +74,8 @@ export function SchoolTable({ words }: { words: Readonly<Record<HarnessSchool, s
         </table>
       </div>
       <p className="mt-1 text-[13px] text-second">
-        Sealed and laid in layers is the lightest that keeps water out, cannot be changed later, and
-        has to be right the first time.
+        Sealed and laid in layers is the toughest and keeps water out; it cannot be changed later
+        and has to be right the first time.
       </p>
     </section>
   );

@@ -21,6 +21,16 @@ export interface HarnessConnector {
   readonly used: readonly string[];
 }
 
+/** Parts at which wires end without a plug: joined, bolted, or found on the vehicle. */
+const noPlug: ReadonlySet<NetPart['sort']> = new Set([
+  'splice',
+  'signal',
+  'battery',
+  'ground',
+  'stud',
+]);
+const ownEnds: ReadonlySet<string> = new Set([sharedPartIds.battery, sharedPartIds.keyedFeed]);
+
 export interface ConnectorInput {
   readonly netlist: Pick<Netlist, 'parts' | 'wires'>;
   readonly power: Pick<PowerDesign, 'ecu'>;
@@ -61,7 +71,7 @@ export function connectorsOf(input: ConnectorInput): readonly HarnessConnector[]
   };
   return netlist.parts.flatMap((part) => {
     const pins = part.pins.filter(({ joint }) => joint === 'plug');
-    if (pins.length === 0 || part.sort === 'splice' || part.id === sharedPartIds.battery) return [];
+    if (pins.length === 0 || noPlug.has(part.sort) || ownEnds.has(part.id)) return [];
     const item = items.get(part.id);
     if (!item) return made(part, part.id, part.name, families.get(part.id) ?? '', pins);
     const plugOf = new Map(item.pins.map(({ id, plug }) => [id, plug]));
