@@ -5,7 +5,7 @@ import { evaluate } from '../../evaluation/index.ts';
 import { withValueAt } from '../../model/index.ts';
 import { coverFor } from './coverOf.ts';
 import { bundleTemperature, coveredDiameter } from './formulas.ts';
-import { holeSaws } from './passThroughs.ts';
+import { holeSawFor, holeSaws } from './passThroughs.ts';
 import { segmentSheet } from './segmentSheet.ts';
 
 const temperature = (currents: number[], diameter = 0.02, ambient = 320): number =>
@@ -143,6 +143,13 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
     });
   },
 );
+
+test('a hole wider than any saw is cut to its size, never to a smaller one', () => {
+  const saw = (bore: number): number => holeSawFor.compute({ bore } as never);
+  expect(saw(0.0145)).toBe(0.016);
+  expect(saw(0.152)).toBe(0.152);
+  expect(saw(0.1804)).toBeCloseTo(0.181, 12);
+});
 
 test('a colour that is settled is kept, and the others keep clear of it', () => {
   const settled = withValueAt(sandpiper, 'harness.colours', {

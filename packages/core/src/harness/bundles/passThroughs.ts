@@ -38,13 +38,12 @@ export const passThroughBore = defineFormula({
 
 export const holeSawFor = defineFormula({
   name: 'hole saw of a pass-through',
-  notation: 'the next size that is sold',
+  notation: 'the next size that is sold, else the bore in whole millimetres',
   kind: 'length',
   inputKinds: { bore: 'length' },
-  source: 'hole saws of 14 to 152 mm',
+  source: 'hole saws of 14 to 152 mm; what is wider is cut out to size',
   compute: (i) =>
-    (holeSaws.find((size) => size / 1e3 >= i.bore - 1e-9) ?? holeSaws[holeSaws.length - 1] ?? 152) /
-    1e3,
+    (holeSaws.find((size) => size / 1e3 >= i.bore - 1e-9) ?? Math.ceil(i.bore * 1e3)) / 1e3,
 });
 
 export const passThroughFormulas = [passThroughBore, holeSawFor];

@@ -2,7 +2,14 @@ import { type CommandOf, command, entryOf } from '../../model/command.ts';
 import type { DocumentDraft } from '../../model/edit.ts';
 import { quantityField, text } from '../../model/spec.ts';
 import { NotFound, quantity } from '../../quantities/index.ts';
-import { type RoutePoint, type Vector, pointAt, shapeOf, vectorOf } from '../../vehicle/index.ts';
+import {
+  type RoutePoint,
+  type Vector,
+  distanceBetween,
+  pointAt,
+  shapeOf,
+  vectorOf,
+} from '../../vehicle/index.ts';
 import type { SegmentEnd } from '../model.ts';
 
 type Segment = DocumentDraft['harness']['segments'][string];
@@ -53,6 +60,9 @@ function cornersOf(draft: DocumentDraft, segment: Segment): RoutePoint[] {
     { at: standsAt(draft, segment.to), radius: 0 },
   ];
 }
+
+const lengthOf = (corners: readonly RoutePoint[]): number =>
+  corners.slice(1).reduce((sum, { at }, i) => sum + distanceBetween(at, corners[i]?.at ?? at), 0);
 
 const isAt = (end: SegmentEnd, breakoutId: string): boolean =>
   end.at === 'breakout' && end.breakoutId === breakoutId;
@@ -144,6 +154,8 @@ const takeBreakoutOut = command({
       // Two that meet become one, with a corner where the breakout was.
       const [firstId, kept] = first;
       const [secondId, other] = second;
+      const [ahead, behind] = [lengthOf(cornersOf(draft, kept)), lengthOf(cornersOf(draft, other))];
+      const turned = { kept: isAt(kept.from, breakoutId), other: isAt(other.to, breakoutId) };
       const before = inOrder(kept);
       const after = inOrder(other);
       if (isAt(kept.from, breakoutId)) before.reverse();
@@ -156,8 +168,18 @@ const takeBreakoutOut = command({
         points.map((point, i) => [`p${i + 1}`, { ...point, order: ORDER_STEP * (i + 1) }]),
       );
       kept.measured = null;
+      kept.loop = { ...kept.loop, value: kept.loop.value + other.loop.value };
       for (const site of Object.values(harness.splices)) {
-        if (site.segmentId === secondId) site.segmentId = firstId;
+        const share = site.share.value;
+        const at =
+          site.segmentId === firstId
+            ? ahead * (turned.kept ? 1 - share : share)
+            : site.segmentId === secondId
+              ? ahead + behind * (turned.other ? 1 - share : share)
+              : undefined;
+        if (at === undefined) continue;
+        site.segmentId = firstId;
+        site.share = { ...site.share, value: Math.min(1, at / (ahead + behind)) };
       }
       delete harness.segments[secondId];
     } else {

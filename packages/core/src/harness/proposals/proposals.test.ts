@@ -149,6 +149,24 @@ describe('edits of a harness', () => {
     expect(far(put, 'splice ecu:A04')).toBeCloseTo(far(sandpiper, 'splice ecu:A04'), 1);
   });
 
+  test('a breakout taken out leaves the splices of both segments where they were', () => {
+    const put = applyCommand(sandpiper, {
+      name: 'put-breakout',
+      segmentId: 'over',
+      share: { value: 0.4, unit: '%' },
+    }).document;
+    const [id] = Object.keys(put.harness.breakouts).filter(
+      (b) => !(b in sandpiper.harness.breakouts),
+    );
+    const back = applyCommand(put, { name: 'take-breakout-out', breakoutId: id! }).document;
+    for (const spliceId of ['splice ecu:A04', 'splice ecu:A06']) {
+      const [before, after] = [sandpiper, back].map((d) => d.harness.splices[spliceId]!);
+      expect(after!.segmentId).toBe('over');
+      expect(after!.share.value, spliceId).toBeCloseTo(before!.share.value, 2);
+    }
+    expect(back.harness.segments['over']!.loop.value).toBeCloseTo(0.08, 9);
+  });
+
   test('a segment taken out takes its splices along; what is not there is refused', () => {
     const { document } = applyCommand(sandpiper, { name: 'take-segment-out', segmentId: 'over' });
     expect(Object.values(document.harness.splices).map(({ segmentId }) => segmentId)).not.toContain(
