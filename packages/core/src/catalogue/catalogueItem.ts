@@ -1,6 +1,7 @@
 import { type Of, kinds } from '../model/spec.ts';
 import { type CatalogueKind } from './kinds/catalogueKind.ts';
 import { cover } from './kinds/cover.ts';
+import { plugPart } from './kinds/plugPart.ts';
 import { device } from './kinds/device.ts';
 import { battery, ecu, fuse, relay, wire } from './kinds/electrical.ts';
 import { fastener } from './kinds/fastener.ts';
@@ -30,6 +31,7 @@ export const itemSpec = kinds('category', {
   relay: relay.spec,
   wire: wire.spec,
   cover: cover.spec,
+  'plug-part': plugPart.spec,
   ecu: ecu.spec,
   device: device.spec,
 });
@@ -58,6 +60,7 @@ export const catalogueKinds: Readonly<Record<CatalogueCategory, CatalogueKind>> 
   relay,
   wire,
   cover,
+  'plug-part': plugPart,
   ecu,
   device,
 };
@@ -78,6 +81,7 @@ export type FuseItem = ItemOf<'fuse'>;
 export type RelayItem = ItemOf<'relay'>;
 export type WireItem = ItemOf<'wire'>;
 export type CoverItem = ItemOf<'cover'>;
+export type PlugPartItem = ItemOf<'plug-part'>;
 export type EcuItem = ItemOf<'ecu'>;
 export type DeviceItem = ItemOf<'device'>;
 /** A pin of a device, as its catalogue item says it. */

@@ -14,6 +14,7 @@ export { injectorPlugs } from './kinds/seatFields.ts';
 export type { InjectorPlug } from './kinds/seatFields.ts';
 export { coverForms } from './kinds/cover.ts';
 export type { CoverForm } from './kinds/cover.ts';
+export type { PlugPartForm } from './kinds/plugPart.ts';
 export type { FastenerForm } from './kinds/fastener.ts';
 export { mate, portCodes, portInWords, portTypes } from './kinds/ports.ts';
 export type { PortCode, PortKind, PortType } from './kinds/ports.ts';

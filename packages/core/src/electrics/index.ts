@@ -20,6 +20,7 @@ export { busFormulas } from './network/busFigures.ts';
 export { sensorFormulas } from './network/sensorErrors.ts';
 export * from './proposals/index.ts';
 export { busRates } from './slices/buses.ts';
+export { plainDevice } from './slices/plainDevice.ts';
 export { ENGINE_CONTROLLER } from './slices/controllers.ts';
 export { deviceStates } from './slices/devices.ts';
 export type { DevicePart, DeviceState, StoredDevice } from './slices/devices.ts';

@@ -148,6 +148,12 @@ describe('commands', () => {
     },
     { name: 'take-off-map', slice: 'otherLines', id: 'vent' },
     { name: 'put-breakout', segmentId: 'trunk', share: { value: 0.4, unit: '%' } },
+    {
+      name: 'put-connector',
+      segmentId: 'forward',
+      share: { value: 0.5, unit: '%' },
+      item: { id: 'DV-BH24', revision: 1 },
+    },
     { name: 'take-segment-out', segmentId: 'trunk' },
     { name: 'take-breakout-out', breakoutId: 'middle' },
     { name: 'pull-map-true' },

@@ -206,7 +206,7 @@ function injectorFuseChecks(checked: Checked, rising: Rising): Check[] {
     electrics.netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
   );
   return electrics.fuses.flatMap(({ partId, name, judged }): Check[] => {
-    const fed = electrics.netlist.wires.flatMap(({ from, to }) => {
+    const fed = electrics.netlist.direct.flatMap(({ from, to }) => {
       const [a, b] = [owner.get(from.node), owner.get(to.node)];
       return a?.id === partId && b ? [b] : [];
     });

@@ -16,6 +16,7 @@ export function referencesOf(document: BuildDocument): ItemRef[] {
 const chosenByRule: ReadonlySet<CatalogueItem['category']> = new Set([
   'wire',
   'cover',
+  'plug-part',
   'fuse',
   'small-part',
   'fastener',
@@ -23,7 +24,7 @@ const chosenByRule: ReadonlySet<CatalogueItem['category']> = new Set([
 
 /**
  * The file of a build. It embeds the items in use and those the rules choose from (wires, sleeves,
- * fuses, clamps, bolts), so that the same file evaluates the same elsewhere.
+ * contacts, fuses, clamps, bolts), so that the same file evaluates the same elsewhere.
  */
 export function toBuildFile(document: BuildDocument, catalogue: Catalogue): BuildFile {
   const used = new Set(referencesOf(document).map((ref) => `${ref.id}@${ref.revision}`));

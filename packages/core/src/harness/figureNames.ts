@@ -16,6 +16,7 @@ export const harnessFigure = figureNames({
   'passThrough.holeSaw': 'passThrough.{passThrough}.holeSaw',
   'connector.ways': 'connector.{connector}.ways',
   'connector.used': 'connector.{connector}.used',
+  'connector.beside': 'connector.{connector}.beside',
   'splice.segment': 'splice.{splice}.segment',
   ...single(
     'harness.copperLength',

@@ -1,11 +1,13 @@
 import { bundleFormulas } from './bundles/formulas.ts';
 import { passThroughFormulas } from './bundles/passThroughs.ts';
 import { connectorFormulas } from './connectors/connectorFigures.ts';
+import { besideBore } from './connectors/inlineFigures.ts';
 import { lengthFormulas } from './lengths/formulas.ts';
 
 export const harnessFormulas = [
   ...lengthFormulas,
   ...bundleFormulas,
   ...connectorFormulas,
+  besideBore,
   ...passThroughFormulas,
 ];

@@ -61,6 +61,15 @@ const NONE: Plain = {
   colours: {},
 };
 
+/** A document of which no harness is known, nor what leads through its connectors. */
+const bare = (document: BuildDocument): BuildDocument => ({
+  ...document,
+  devices: Object.fromEntries(
+    Object.entries(document.devices).map(([id, device]) => [id, { ...device, ways: {} }]),
+  ),
+  harness: NONE,
+});
+
 /** The limits of an older version as they are now: with the shares of alternator and battery. */
 const limitsOfNow = (limits: unknown): Plain => ({
   ...(limits as Plain),
@@ -283,7 +292,7 @@ describe('documents of older versions', () => {
       } = document.limits;
       const { panels: _____, switching: ______, harness: _______, ...older } = document;
       const eleven = { ...older, version: 11, limits };
-      expect(storedDocument(eleven)).toEqual({ ...document, switching: {}, harness: NONE });
+      expect(storedDocument(eleven)).toEqual({ ...bare(document), switching: {} });
     }
   });
 
@@ -293,9 +302,8 @@ describe('documents of older versions', () => {
       const { switching: _, harness: __, ...older } = document;
       expect(thermostatOpens).toEqual({ value: 355.15, unit: '°C' });
       expect(storedDocument({ ...older, version: 12, limits })).toEqual({
-        ...document,
+        ...bare(document),
         switching: {},
-        harness: NONE,
       });
     }
   });
@@ -307,7 +315,7 @@ describe('documents of older versions', () => {
       );
       const { harness: _, ...older } = document;
       const lifted = storedDocument({ ...older, version: 13, devices });
-      expect(lifted).toEqual({ ...document, harness: NONE });
+      expect(lifted).toEqual(bare(document));
     }
   });
 
@@ -315,8 +323,18 @@ describe('documents of older versions', () => {
     for (const { document } of demoBuilds) {
       const { harness: _, ...older } = document;
       const lifted = storedDocument({ ...older, version: 14 });
-      expect(lifted).toEqual({ ...document, harness: NONE });
+      expect(lifted).toEqual(bare(document));
       expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
+    }
+  });
+
+  test('version 15 knows nothing of what leads through connectors', () => {
+    for (const { document } of demoBuilds) {
+      const devices = Object.fromEntries(
+        Object.entries(document.devices).map(([id, { ways: _, ...older }]) => [id, older]),
+      );
+      const lifted = storedDocument({ ...document, version: 15, devices });
+      expect(lifted).toEqual({ ...bare(document), harness: document.harness });
     }
   });
 

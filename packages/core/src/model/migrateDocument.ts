@@ -8,6 +8,7 @@ import { fuelSystem } from './migrations/fuelSystem.ts';
 import type { Plain } from './migrations/plain.ts';
 import { recordsById } from './migrations/recordsById.ts';
 import { harnessAdded } from './migrations/harnessAdded.ts';
+import { harnessAsBuilt } from './migrations/harnessAsBuilt.ts';
 import { heatAndRoutes } from './migrations/heatAndRoutes.ts';
 import { partsAndCovers } from './migrations/partsAndCovers.ts';
 import { supplyBudget } from './migrations/supplyBudget.ts';
@@ -31,10 +32,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   switchingTable,
   fusePositions,
   harnessAdded,
+  harnessAsBuilt,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 15;
+export const CURRENT_VERSION: BuildDocument['version'] = 16;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -1,4 +1,5 @@
 import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
+import { refOf } from '../catalogue/index.ts';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import type { Change, TrippedBuild } from './trippedBuilds.ts';
 
@@ -53,6 +54,12 @@ const with_ = (id: string, stored: object): Change => [
 ];
 
 const { air: _, ...withoutAir } = sandpiper.harness.segments;
+
+const { ways } = lantern.devices['cab-connector']!;
+const withoutCrank = Object.fromEntries(
+  Object.entries(ways).filter(([, { wireId }]) => !wireId.startsWith('crank~')),
+);
+const smallConnector = refOf(sampleCatalogue.items.find(({ id }) => id === 'DV-BH24')!);
 
 /** One build for every finding that a harness can trip. */
 export const trippedHarness: readonly TrippedBuild[] = [
@@ -128,10 +135,42 @@ export const trippedHarness: readonly TrippedBuild[] = [
       value: 0.03,
       unit: 'mm',
     }),
-    soundBuild: withValueAt(lantern, 'sheets.cab-floor-right.passThroughs.harness.bore', {
-      value: 0.12,
-      unit: 'mm',
+    soundBuild: lantern,
+    curable: true,
+  },
+  // Away from the floor the connector is none of its hole: the loom and its plugs go through it.
+  {
+    rule: 'hole.plug',
+    finding: 'hole.plug:harness',
+    build: withValueAt(lantern, 'placements.cab-connector.z', mm(880)),
+    soundBuild: lantern,
+    curable: true,
+  },
+  {
+    rule: 'connector.past',
+    finding: 'connector.past:cab-connector',
+    build: withValueAt(lantern, 'devices.cab-connector.ways', withoutCrank),
+    soundBuild: lantern,
+    curable: true,
+  },
+  {
+    rule: 'connector.past',
+    finding: 'connector.past:cab-connector',
+    build: [
+      ['devices.cab-connector.ways', {}] as const,
+      ['devices.cab-connector.part', { kind: 'item', item: smallConnector }] as const,
+    ].reduce((document, [path, value]) => withValueAt(document, path, value), lantern),
+    soundBuild: lantern,
+    curable: true,
+  },
+  {
+    rule: 'connector.way',
+    finding: 'connector.way:cab-studs',
+    build: withValueAt(lantern, 'devices.cab-studs.ways.8A', {
+      wireId: 'a wire that was',
+      fromHere: true,
     }),
+    soundBuild: lantern,
     curable: true,
   },
   trip('splice.site', 'splice ecu:A04', [

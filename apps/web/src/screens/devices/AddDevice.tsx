@@ -4,6 +4,7 @@ import {
   deviceRoles,
   lookUp,
   newestOf,
+  plainDevice,
   refOf,
   supplyChoices,
   usualConnections,
@@ -33,14 +34,7 @@ export function AddDevice({ added }: { added: (id: string) => void }) {
   const add = (): void => {
     const item = items.find(({ id }) => id === what);
     const bare = { order: 1000 * (build.devices.length + 1), placementId: placeId };
-    const rest = {
-      state: 'new',
-      replacedBy: '',
-      seat: item ? usualSeat(item) : 'there',
-      cylinder: null,
-      positionLimit: null,
-      loadedTogether: 3,
-    } as const;
+    const rest = { ...plainDevice, seat: item ? usualSeat(item) : 'there' } as const;
     const [base, device] = ((): [string, StoredDevice] | [string, undefined] => {
       if (what === FUSE) {
         const connections: StoredDevice['connections'] = feed ? { in: feed } : {};

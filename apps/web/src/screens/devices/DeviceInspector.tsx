@@ -14,6 +14,7 @@ import { TextField } from '../../ui/TextField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { ConnectionField } from './ConnectionField.tsx';
+import { ConnectorWays } from './ConnectorWays.tsx';
 import { itemOf, partInWords, pinsOf } from './deviceWords.ts';
 import { SeatOf } from './SeatOf.tsx';
 
@@ -140,21 +141,25 @@ export function DeviceInspector({ device }: { device: Device }) {
         />
         <FieldOf path={[...path, 'loadedTogether']} />
       </div>
-      <section className="rule mt-3 pt-2" aria-label="Pins">
-        <h3>Its pins lead to</h3>
-        <ul className="space-y-1">
-          {pinsOf(device, catalogue).map((pin) => (
-            <li key={pin.id}>
-              <span className="text-[13px] text-second">
-                {pin.id.toLowerCase() === pin.name.toLowerCase()
-                  ? pin.name
-                  : `${pin.id}, ${pin.name}`}
-              </span>
-              <ConnectionField device={device} pin={pin} />
-            </li>
-          ))}
-        </ul>
-      </section>
+      {item?.role === 'connector' ? (
+        <ConnectorWays device={device} />
+      ) : (
+        <section className="rule mt-3 pt-2" aria-label="Pins">
+          <h3>Its pins lead to</h3>
+          <ul className="space-y-1">
+            {pinsOf(device, catalogue).map((pin) => (
+              <li key={pin.id}>
+                <span className="text-[13px] text-second">
+                  {pin.id.toLowerCase() === pin.name.toLowerCase()
+                    ? pin.name
+                    : `${pin.id}, ${pin.name}`}
+                </span>
+                <ConnectionField device={device} pin={pin} />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <FigureRows
         title="It gets"
         rows={[

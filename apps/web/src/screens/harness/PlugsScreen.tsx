@@ -1,11 +1,19 @@
-import { type ToldConnector, type ToldHole, formatMeasure, harnessFigure } from '@brookrain/core';
-import { useMemo } from 'react';
+import {
+  type FaceSide,
+  type ToldConnector,
+  type ToldHole,
+  formatMeasure,
+  harnessFigure,
+} from '@brookrain/core';
+import { useMemo, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { light, useLit } from '../../build/lit.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { CavityFace } from './CavityFace.tsx';
+import { SetConnector } from './SetConnector.tsx';
 import { WireSwatch } from './WireSwatch.tsx';
 
 /** Every plug of the harness with its cavities, and every hole that bundles go through. */
@@ -14,7 +22,10 @@ export function PlugsScreen() {
   const [units] = useUnits();
   const { partId } = useLit();
   const { connectors, holes, colours } = evaluation.harness;
-  const chosen = connectors.find((each) => each.partId === partId) ?? connectors[0];
+  const [plugId, choosePlug] = useState('');
+  const [side, turn] = useState<FaceSide>('wire');
+  const ofPart = connectors.filter((each) => each.partId === partId);
+  const chosen = ofPart.find(({ id }) => id === plugId) ?? ofPart[0] ?? connectors[0];
   const columns = useMemo(
     (): readonly DataColumn<ToldConnector>[] => [
       {
@@ -81,10 +92,16 @@ export function PlugsScreen() {
         cell: ({ id }) => <Figure of={harnessFigure('passThrough.holeSaw', { passThrough: id })} />,
       },
       {
+        key: 'passed',
+        label: 'Passed by',
+        text: true,
+        cell: (hole) => <SetConnector hole={hole} />,
+      },
+      {
         key: 'contacts',
-        label: 'As a bulkhead connector',
+        label: 'Wires',
         sortBy: ({ contacts }) => contacts,
-        cell: ({ contacts }) => `${contacts} contacts`,
+        cell: ({ contacts }) => contacts,
       },
       {
         key: 'plug',
@@ -112,8 +129,14 @@ export function PlugsScreen() {
           <>
             <h2>{chosen.name}</h2>
             <p className="text-[13px] text-second">
-              Wire side · {chosen.used.length} of {chosen.ways} ways used
+              {chosen.used.length} of {chosen.ways} ways used
             </p>
+            <CavityFace
+              plug={chosen}
+              side={side}
+              turn={turn}
+              colourOf={(wire) => colours[wire] ?? ''}
+            />
             <table className="mt-2 w-full text-left text-[13px]">
               <thead>
                 <tr>
@@ -153,7 +176,9 @@ export function PlugsScreen() {
         selected={chosen?.id}
         onSelect={(id) => {
           const next = connectors.find((each) => each.id === id);
-          if (next) light({ partId: next.partId });
+          if (!next) return;
+          choosePlug(next.id);
+          light({ partId: next.partId });
         }}
       />
       <h2 className="mt-4">Holes</h2>

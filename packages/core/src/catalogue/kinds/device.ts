@@ -53,7 +53,7 @@ export const device = catalogueKind({
     seat: choice(seatThreads, { label: 'Sits in' }),
     ...bodyFields,
     ...plugFields,
-    pins: list(devicePinSpec, { min: 1, max: 140 }),
+    pins: list(devicePinSpec, { min: 1, max: 300 }),
   },
   rows: 'pins',
 });

@@ -3,6 +3,7 @@ import type { Device, Ground } from '../../model/index.ts';
 import { lowerFirst } from '../../quantities/index.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
 import { type TriggerSide, coilConnections, cutOffConnections } from './coilConnections.ts';
 
 /** What a person says of a pump's feed that is planned. */
@@ -39,14 +40,7 @@ export const feedDeviceIds = (pumpId: string) => ({
 export function planFeed(plan: FeedPlan): Device[] {
   const { pump, panelPlacementId, groundId, loadedTogether } = plan;
   const ids = feedDeviceIds(pump.id);
-  const every = {
-    state: 'new',
-    replacedBy: '',
-    seat: 'there',
-    cylinder: null,
-    positionLimit: null,
-    loadedTogether,
-  } as const;
+  const every = { ...plainDevice, loadedTogether };
   const coil = coilConnections({
     side: plan.trigger,
     groundId,
@@ -110,13 +104,9 @@ export function planCutOff(parts: {
 }): Device {
   const { side, groundId, ...rest } = parts;
   return {
+    ...plainDevice,
     ...rest,
     name: 'Inertia switch',
-    state: 'new',
-    replacedBy: '',
-    seat: 'there',
-    cylinder: null,
-    positionLimit: null,
     connections: cutOffConnections(side, groundId),
   };
 }

@@ -18,6 +18,7 @@ import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
 import { sharedPartIds } from './sharedPartIds.ts';
 import { sharedParts } from './sharedParts.ts';
 import { impliedPart } from './impliedPart.ts';
+import { withInlineConnectors } from './inlineConnectors.ts';
 import { withSplices } from './splices.ts';
 
 /** What of a circuit is electric: its pumps. */
@@ -221,16 +222,15 @@ export function buildNetlist(input: {
     const target: Connection = { to: 'ground', groundId: power.negativeGroundId };
     wire('battery~−', 'Battery to ground', negative, target);
   }
-  return withSplices(
-    {
-      parts: [...parts, impliedPart(document, parts, item)],
-      wires,
-      sources: sourcesOf(document, catalogue),
-      ground: CHASSIS,
-      unassigned,
-    },
-    decisions,
-  );
+  const direct: Netlist = {
+    parts: [...parts, impliedPart(document, parts, item)],
+    wires,
+    direct: wires,
+    sources: sourcesOf(document, catalogue),
+    ground: CHASSIS,
+    unassigned,
+  };
+  return withInlineConnectors(withSplices(direct, decisions), present, decisions);
 }
 
 function sourcesOf(document: ElectricBuild, catalogue: Catalogue): NetSource[] {

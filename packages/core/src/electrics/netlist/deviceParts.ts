@@ -2,6 +2,7 @@ import { type Catalogue, type DeviceItem, type DevicePin, lookUp } from '../../c
 import type { Device, Ground, InjectorRow, VehicleSignal } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import { type InnerElement, type NetPart, type NetPin, type PartSort, nodeOf } from './netlist.ts';
+import type { Joint } from './terminal.ts';
 import { type PumpCircuit, cutOffPart, pumpPart } from './pumpPart.ts';
 import { RATED, anyLug, bladeRange, partOf, pinOf, rangeOf } from './partOf.ts';
 
@@ -62,8 +63,14 @@ const sorts: Partial<Record<DeviceItem['role'], PartSort>> = {
   isolator: 'switch',
 };
 
+/** How wires are held at an item: of a connector the contact of each way is inside. */
+function jointOf({ role, plugFamily }: DeviceItem): Joint {
+  if (role === 'connector') return 'holder';
+  return plugFamily === 'ring terminal' ? 'lug' : 'plug';
+}
+
 function itemPart(device: Device, item: DeviceItem): NetPart {
-  const joint = item.plugFamily === 'ring terminal' ? 'lug' : 'plug';
+  const joint = jointOf(item);
   return partOf({
     id: device.id,
     name: device.name,

@@ -3,6 +3,7 @@ import { applyCommand, evaluate } from '../../evaluation/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { settledLantern } from '../../tests/trippedElectrics.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
 import { buildNetlist } from './buildNetlist.ts';
 import type { Netlist } from './netlist.ts';
 
@@ -67,9 +68,7 @@ describe('what is wired', () => {
           name: 'Oil temperature',
           part: { kind: 'item', item: { id: 'DV-OT', revision: 1 } },
           placementId: 'oil-seat',
-          state: 'new',
-          replacedBy: '',
-          loadedTogether: 3,
+          ...plainDevice,
           connections: {
             '2': { to: 'controller', controllerId: 'ecu', pin: 'A05', locked: false },
           },
@@ -110,7 +109,7 @@ describe('what is wired', () => {
     const splice = netlist.parts.find(({ id }) => id === 'splice ecu:A05');
     expect(splice?.sort).toBe('splice');
     const [node] = splice?.pins ?? [];
-    const there = netlist.wires.filter(
+    const there = netlist.direct.filter(
       ({ from, to }) => from.node === node?.node || to.node === node?.node,
     );
     const onward = there.filter(({ from, to }) => [from.node, to.node].includes('ecu:A05'));

@@ -121,6 +121,8 @@ export interface NetSource {
 export interface Netlist {
   readonly parts: readonly NetPart[];
   readonly wires: readonly DerivedWire[];
+  /** what is wired to what: wires as they are where no connector parts the harness */
+  readonly direct: readonly DerivedWire[];
   readonly sources: readonly NetSource[];
   /** node at 0 V */
   readonly ground: string;

@@ -5,7 +5,10 @@ import { type NetPart, type Netlist, nodeOf } from './netlist.ts';
 /** A splice takes any wire of a loom. */
 const anySplice = { areaMin: 0, areaMax: 30e-6, joint: 'splice' as const };
 
-const spliceId = (node: string): string => `splice ${node}`;
+/** The splice beside a pin that would have to take several wires. */
+export const spliceId = (node: string): string => `splice ${node}`;
+/** The node of that splice. */
+export const spliceNode = (node: string): string => nodeOf(spliceId(node), 'splice');
 
 /** Where several wires may end without a splice: bolted, or in a socket of a panel. */
 const takesSeveral = (end: WireEnd): boolean => end.joint === 'lug' || end.joint === 'holder';
@@ -39,7 +42,7 @@ export function withSplices(
     const terminal = { of: 'part', name, pin: '' } as const;
     const own: WireEnd = {
       ...anySplice,
-      node: nodeOf(id, 'splice'),
+      node: spliceNode(end.node),
       terminal,
       placementId: end.placementId,
     };
@@ -87,9 +90,6 @@ export function withSplices(
     const to = moved(wire.to, wire, false);
     return from === wire.from && to === wire.to ? wire : { ...wire, from, to };
   });
-  return {
-    ...netlist,
-    parts: [...netlist.parts, ...splices.values()],
-    wires: [...wires, ...stubs.values()],
-  };
+  const all = [...wires, ...stubs.values()];
+  return { ...netlist, parts: [...netlist.parts, ...splices.values()], wires: all, direct: all };
 }

@@ -42,18 +42,22 @@ interface Edge {
   readonly length: number;
 }
 
-/** Lengths m of the bus wires between nodes. */
+/** Lengths m of the bus wires between nodes; a connector that they lead through adds none. */
 function edgesOf(
   netlist: Netlist,
   lengthOf: (wire: DerivedWire) => number,
 ): ReadonlyMap<string, Edge[]> {
   const edges = new Map<string, Edge[]>();
-  for (const wire of netlist.wires) {
-    if (wire.role !== 'bus') continue;
-    const length = lengthOf(wire);
-    const [a, b] = [wire.from.node, wire.to.node];
+  const join = (a: string, b: string, length: number): void => {
     edges.set(a, [...(edges.get(a) ?? []), { to: b, length }]);
     edges.set(b, [...(edges.get(b) ?? []), { to: a, length }]);
+  };
+  for (const wire of netlist.wires) {
+    if (wire.role === 'bus') join(wire.from.node, wire.to.node, lengthOf(wire));
+  }
+  for (const { role, inside } of netlist.parts) {
+    if (role !== 'connector') continue;
+    for (const { from, to } of inside) if (edges.has(from) && edges.has(to)) join(from, to, 0);
   }
   return edges;
 }
@@ -142,7 +146,8 @@ export function busChains(input: {
       const apart = first && second ? (distances(first.node, edges).far.get(second.node) ?? 0) : 0;
       const members = [...far.keys()].flatMap((node): BusMember[] => {
         const at = partAt.get(node);
-        if (!at || at.sort === 'splice' || ohmOf(at.id) !== undefined) return [];
+        if (!at || at.sort === 'splice' || at.role === 'connector' || ohmOf(at.id) !== undefined)
+          return [];
         return [{ partId: at.id, name: at.name, stub: beside.get(node) ?? 0 }];
       });
       const said = known.find(({ partId, pin: at }) => far.has(nodeOf(partId, at)));

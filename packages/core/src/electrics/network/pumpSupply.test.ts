@@ -45,6 +45,15 @@ describe.each(demoBuilds.map((d) => [d.id, d.document] as const))(
         (sum, f) => sum + Math.max(...f.pump.curves.flatMap((c) => c.points.map((p) => p.current))),
         0,
       );
+      /** Contacts of connectors between two of the wires. */
+      const contactsPassed = (wires: SizedPumpFeed['main']['wires']) => {
+        const nodes = new Set(wires.flatMap(({ wire }) => [wire.from.node, wire.to.node]));
+        return electrics.netlist.parts
+          .filter(({ role }) => role === 'connector')
+          .flatMap(({ inside }) => inside)
+          .filter(({ from, to }) => nodes.has(from) && nodes.has(to))
+          .reduce((sum, each) => sum + (each.kind === 'contact' ? each.resistance : 0), 0);
+      };
       for (const feed of feeds) {
         const own = Math.max(...feed.pump.curves.flatMap((c) => c.points.map((p) => p.current)));
         const resistance = (wires: SizedPumpFeed['main']['wires']) =>
@@ -64,7 +73,8 @@ describe.each(demoBuilds.map((d) => [d.id, d.document] as const))(
         const shared =
           resistance(feed.main.wires) + 0.1 / feed.mainFuse.rating + resistance(back) + ground;
         // The pumps that share its ground lose in it together.
-        const groundOf = (each: SizedPumpFeed) => each.pumpGroup.wires.at(-1)?.wire.to.node;
+        const groundOf = (each: SizedPumpFeed) =>
+          each.pumpGroup.wires.find(({ wire }) => wire.role === 'ground')?.wire.to.node;
         const beside = feeds
           .filter((other) => groundOf(other) === groundOf(feed))
           .reduce(
@@ -76,7 +86,8 @@ describe.each(demoBuilds.map((d) => [d.id, d.document] as const))(
           resistance([...feed.branch, ...feed.back].flatMap(({ wires }) => wires)) +
           resistance(feed.pumpGroup.wires) +
           0.1 / feed.fuse!.fuse.rating +
-          feed.relay!.contactResistance;
+          feed.relay!.contactResistance +
+          contactsPassed(feed.pumpGroup.wires);
         expect(feed.seriesResistance).toBeCloseTo(
           alone + (all / own) * shared + (beside / own) * PUMP_GROUND,
           9,

@@ -1,15 +1,5 @@
-import type { Build, Device } from '../../model/index.ts';
+import type { Build } from '../../model/index.ts';
 import type { Connection } from '../slices/connections.ts';
-
-/** What a new device has before more is said of it. */
-export const plainDevice = {
-  state: 'new',
-  replacedBy: '',
-  seat: 'there',
-  cylinder: null,
-  positionLimit: null,
-  loadedTogether: 3,
-} as const satisfies Partial<Device>;
 
 /** A pin of a controller that nothing is locked to; an empty pin is one still to be found. */
 export const toPin = (controllerId: string, pin: string): Connection => ({

@@ -1,6 +1,7 @@
 import { type Build, type Change, ORDER_STEP } from '../../model/index.ts';
 import type { Connection } from '../slices/connections.ts';
-import { freeId, plainDevice } from './newDevice.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
+import { freeId } from './newDevice.ts';
 
 /** A fuse that is put in beside the stud, fed from somewhere. */
 export function newFuse(

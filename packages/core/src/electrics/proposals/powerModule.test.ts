@@ -3,7 +3,8 @@ import { type EcuItem, newestOf, refOf } from '../../catalogue/index.ts';
 import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
 import { lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { withValueAt } from '../../model/index.ts';
-import { plainDevice, toPin } from './newDevice.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
+import { toPin } from './newDevice.ts';
 
 const leat = newestOf(sampleCatalogue, 'ecu').find(({ id }) => id === 'LEAT34')!;
 const busPin = (id: string, pairedWith: string): EcuItem['pins'][number] => ({

@@ -13,7 +13,8 @@ import type { BusChain } from '../network/busChains.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
-import { freeId, plainDevice, toPin } from './newDevice.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
+import { freeId, toPin } from './newDevice.ts';
 
 type Wired = Pick<Build, 'devices' | 'controllers' | 'grounds' | 'power'>;
 

@@ -18,6 +18,7 @@ import type { Connection } from '../slices/connections.ts';
 import { usualSeat } from '../seats/seatWork.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { usualConnections } from './usualConnections.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
 
 /** A value and the place of the build that it takes. */
 interface Proposed {
@@ -114,15 +115,7 @@ function usualOf({ brief }: Build, ecu: EcuItem): Usual[] {
 /** A device with what every proposal says of it. */
 const proposed = (
   parts: Pick<Device, 'id' | 'name' | 'part' | 'placementId' | 'connections'>,
-): Device => ({
-  state: 'new',
-  replacedBy: '',
-  seat: 'there',
-  cylinder: null,
-  positionLimit: null,
-  loadedTogether: 3,
-  ...parts,
-});
+): Device => ({ ...plainDevice, ...parts });
 
 /** Main relay and the fuses on both sides of it. */
 function suppliesOf(build: Build, catalogue: Catalogue, groundId: string): Device[] {

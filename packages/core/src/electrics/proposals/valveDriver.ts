@@ -6,7 +6,8 @@ import {
   refOf,
 } from '../../catalogue/index.ts';
 import { type Build, type Change, type Device, ORDER_STEP } from '../../model/index.ts';
-import { freeId, plainDevice, toPin } from './newDevice.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
+import { freeId, toPin } from './newDevice.ts';
 
 type Wired = Pick<Build, 'devices' | 'controllers' | 'grounds' | 'power'>;
 

@@ -99,7 +99,7 @@ const sharedFeed: ElectricsRule = {
   check: (checked) => {
     const { electrics, ecu, wired } = checked;
     const joined = new Joined();
-    for (const { from, to } of electrics.netlist.wires) joined.join(from.node, to.node);
+    for (const { from, to } of electrics.netlist.direct) joined.join(from.node, to.node);
     const supplies = new Set(
       ecu.pins
         .filter((pin) => can(pin, 'supply-switched'))

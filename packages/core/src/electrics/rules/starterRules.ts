@@ -2,7 +2,8 @@ import { newestOf, refOf } from '../../catalogue/index.ts';
 import { type BuildCommand, type BuildFinding, ORDER_STEP } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
-import { freeId, plainDevice } from '../proposals/newDevice.ts';
+import { plainDevice } from '../slices/plainDevice.ts';
+import { freeId } from '../proposals/newDevice.ts';
 
 /** Puts a switch into the feed of a relay's coil. */
 function interlock({ wired, catalogue }: ElectricsChecked, relayId: string): Cure<BuildCommand>[] {

@@ -24,7 +24,7 @@ export function drawnNetlist(netlist: Netlist, sizeOf: (wireId: string) => strin
     netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
   );
   const fedBy = new Map(
-    netlist.wires.flatMap(({ from, to, partId }) => {
+    netlist.direct.flatMap(({ from, to, partId }) => {
       const source = owner.get(from.node);
       return source && owner.get(to.node)?.id === partId ? [[partId, source] as const] : [];
     }),

@@ -85,6 +85,7 @@ describe('the sheets of the schematic', () => {
     expect(sheet.wires.map(({ id }) => id).sort()).toEqual(
       [
         'battery-+~main-fuse',
+        'cab-studs~5A',
         'fan-1-relay~30',
         'fan-1-relay~85',
         'fan-1-relay~86',

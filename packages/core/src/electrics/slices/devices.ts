@@ -12,6 +12,7 @@ import {
   record,
   text,
   whole,
+  yesNo,
 } from '../../model/spec.ts';
 import { connectionSpec } from './connections.ts';
 
@@ -48,6 +49,13 @@ export type DevicePart = Of<typeof devicePartSpec>;
 export const seatKinds = ['there', 'tapped', 'boss'] as const;
 export type SeatKind = (typeof seatKinds)[number];
 
+/** A wire that is led through a way of a connector, and which end of it is on the way's own pin. */
+export const connectorWaySpec = object({
+  wireId: text({ label: 'Wire', min: 1, max: 120 }),
+  fromHere: yesNo({ label: 'Its beginning is on this side', initial: true }),
+});
+export type StoredConnectorWay = Of<typeof connectorWaySpec>;
+
 /** A device on the vehicle, and where each of its pins is wired to. */
 export const deviceSpec = object({
   order: orderField,
@@ -81,6 +89,8 @@ export const deviceSpec = object({
     message: 'a position carries from 1 to 1000 A',
   }),
   connections: record(connectionSpec, { max: 80, key: 20, initial: {} }),
+  /** of a connector: what leads through it, by the pin of a way */
+  ways: record(connectorWaySpec, { max: 140, key: 20, since: 16, initial: {} }),
 });
 export type StoredDevice = Of<typeof deviceSpec>;
 

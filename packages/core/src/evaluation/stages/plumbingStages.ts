@@ -1,4 +1,4 @@
-import { coverParts } from '../../harness/index.ts';
+import { coverParts, plugParts } from '../../harness/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
@@ -36,19 +36,33 @@ export const parts = stage({
     map,
     made,
     harness,
+    decided: slices.harness,
     vehicle: slices.vehicle,
     catalogue: slices.catalogue,
   },
-  run: ({ names, map: onMap, vehicle, electric, harness: laid, ...read }) =>
-    partsNeeded({
+  run: ({ names, map: onMap, vehicle, electric, harness: laid, decided, ...read }) => {
+    const ends = plugParts({
+      connectors: laid.connectors,
+      electrics: read.electrics,
+      school: decided.school,
+      kept: new Set(
+        [...electric.devices, ...electric.controllers]
+          .filter(({ state }) => state === 'kept')
+          .map(({ id }) => id),
+      ),
+      catalogue: read.catalogue,
+    });
+    return partsNeeded({
       ...read,
       present: electric,
       sheets: vehicle.sheets,
       circuits: names.fuelCircuits,
       rows: names.injectorRows,
       held: onMap.held,
-      covers: coverParts(laid.bundles),
-    }),
+      harness: [...coverParts(laid.bundles), ...ends.parts],
+      missingOfHarness: ends.missing,
+    });
+  },
 });
 
 /** Figures of what is bought. */

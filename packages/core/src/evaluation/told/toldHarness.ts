@@ -31,9 +31,23 @@ export interface ToldHole {
   readonly sheet: string;
   readonly bore: number;
   readonly segments: readonly string[];
+  /** where it is crossed, as a share of the first of its segments */
+  readonly share: number;
+  /** the connector that is set into it, by its device; null: a grommet */
+  readonly connectorId: string | null;
   readonly largestPlug: string | null;
   /** wires that go through: as many contacts as a bulkhead connector would have */
   readonly contacts: number;
+}
+
+/** A connector that parts the harness: its free ways, and what comes past it. */
+export interface ToldInline {
+  readonly partId: string;
+  readonly free: readonly string[];
+  /** ways with the wires that they join, by their places in the list of wires */
+  readonly taken: readonly { readonly pin: string; readonly wires: readonly number[] }[];
+  /** wires past it, by their places in the list of wires, and which way round they lead */
+  readonly past: readonly { readonly wire: number; readonly fromHere: boolean }[];
 }
 
 /** What of the harness screens show. */
@@ -41,6 +55,7 @@ export interface ToldHarness {
   readonly bundles: readonly ToldBundle[];
   readonly connectors: readonly ToldConnector[];
   readonly holes: readonly ToldHole[];
+  readonly inline: readonly ToldInline[];
   /** the segments that every wire runs through in their order, by their place in the bundles */
   readonly ways: readonly (readonly number[])[];
   /** how well the length of every wire is known, ± m, in their order; 0 where nothing is said */
@@ -69,6 +84,8 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
       [wire.to.node, i] as const,
     ]),
   );
+  const numberOf = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i]));
+  const lengthOf = new Map(led.segments.map(({ id, path }) => [id, path?.length ?? 1]));
   const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
   return {
     bundles: harness.bundles.map(({ segmentId, wires, coverItem, heatSleeve, splices }) => ({
@@ -87,8 +104,22 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
       used,
       cavities: cavities.map(({ pin, node }) => ({ pin, wire: endsAt.get(node) ?? null })),
     })),
-    holes: harness.holes.map(({ largestPlug, results: _, ...hole }) => ({
+    inline: harness.inline.map(({ part, free, taken, without, beside }) => ({
+      partId: part.id,
+      free,
+      taken: taken.map(({ pin, wires }) => ({
+        pin,
+        wires: wires.flatMap((id) => numberOf.get(id) ?? []),
+      })),
+      past: [...without, ...beside].flatMap(({ wire, fromFirst }) => {
+        const number = numberOf.get(wire.id);
+        return number === undefined ? [] : [{ wire: number, fromHere: fromFirst }];
+      }),
+    })),
+    holes: harness.holes.map(({ largestPlug, results: _, s, connectorId, ...hole }) => ({
       ...hole,
+      share: s / (lengthOf.get(hole.segments[0] ?? '') ?? 1),
+      connectorId: connectorId ?? null,
       largestPlug: largestPlug?.name ?? null,
       contacts: new Set(
         harness.bundles

@@ -7,6 +7,7 @@ import {
 } from '../../model/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
 import { returnAfterRail, twinPumps, withPrefix } from '../../fuel/index.ts';
+import { kittiwakeConnectorPlaces, kittiwakeConnectors } from './kittiwakeConnectors.ts';
 import { kittiwakeHarness } from './kittiwakeHarness.ts';
 import { kittiwakeVehicle } from './kittiwakeVehicle.ts';
 import { kittiwakeSwitching } from './demoSwitching.ts';
@@ -285,7 +286,11 @@ export const kittiwake: BuildDocument = writeBuild({
     },
   ],
   ...kittiwakeVehicle,
-  placements: [...kittiwakeVehicle.placements, ...kittiwakeWiring.placements],
+  placements: [
+    ...kittiwakeVehicle.placements,
+    ...kittiwakeWiring.placements,
+    ...kittiwakeConnectorPlaces,
+  ],
   power: {
     wireSystem: 'metric',
     battery: ref('BT70'),
@@ -314,6 +319,7 @@ export const kittiwake: BuildDocument = writeBuild({
         : device,
     ),
     ...kittiwakeWiring.devices,
+    ...kittiwakeConnectors,
   ],
   controllers: kittiwakeWiring.controllers,
   vehicleSignals: kittiwakeWiring.vehicleSignals,

@@ -62,12 +62,20 @@ export const kittiwakeHarness: Harness = {
       [[2610, -330, 300]],
       { ...onto, radius: 60 },
     ),
-    segment('through-left', 'Through the firewall, left', [
+    segment('firewall-left', 'To the firewall, left', [
       atBreakout('cab-left'),
+      atPlace('firewall-left'),
+    ]),
+    segment('through-left', 'Through the firewall, left', [
+      atPlace('firewall-left'),
       atBreakout('loom-left'),
     ]),
-    segment('through-right', 'Through the firewall, right', [
+    segment('firewall-right', 'To the firewall, right', [
       atBreakout('cab-right'),
+      atPlace('firewall-right'),
+    ]),
+    segment('through-right', 'Through the firewall, right', [
+      atPlace('firewall-right'),
       atBreakout('loom-right'),
     ]),
     segment('to-side-left', 'Out to the left side', [
@@ -158,6 +166,10 @@ export const kittiwakeHarness: Harness = {
       atBreakout('bank-right'),
       atPlace('block-stud'),
     ]),
+    segment('block-left', 'To the ground on the left of the block', [
+      atBreakout('bank-left'),
+      atPlace('block-stud-left'),
+    ]),
     segment('to-valley', 'Along the left bank', [atBreakout('bank-left'), atBreakout('valley')]),
     segment('plenum', 'To the plenum', [atBreakout('valley'), atPlace('plenum')]),
     segment('methanol-rail', 'To the methanol rail', [
@@ -204,8 +216,8 @@ export const kittiwakeHarness: Harness = {
     spliced('splice sluice:B15', 'side', 6),
     spliced('splice inertia-switch:out', 'panel', 50),
     spliced('splice ecu:A04', 'across', 7),
-    spliced('splice ecu:A08', 'through-left', 19),
-    spliced('splice ecu:A05', 'through-left', 44),
+    spliced('splice ecu:A08', 'to-side-left', 8.7),
+    spliced('splice ecu:A05', 'up-left', 9.3),
     spliced('splice ecu:A09', 'up-left', 90.5),
     spliced('splice ecu:A06', 'to-valley', 9),
     spliced('splice ecu:A07', 'left-bank', 8),

@@ -126,7 +126,7 @@ export const kittiwakeVehicle: VehicleSlices = {
       ],
       [
         hole('harness-right', 'Engine loom, right', [1350, -220, 640], 52, 'bulkhead-connector'),
-        hole('harness-left', 'Engine loom, left', [1350, 242, 650], 60, 'bulkhead-connector'),
+        hole('harness-left', 'Engine loom, left', [1350, 242, 650], 68, 'bulkhead-connector'),
       ],
       true,
     ),

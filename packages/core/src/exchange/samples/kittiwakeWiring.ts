@@ -20,6 +20,7 @@ import {
 } from './wiringShorthand.ts';
 
 const block = ground('engine-block');
+const blockLeft = ground('engine-block-left');
 const panel = ground('panel-stud');
 const sluice = (pin: string) => ecu(pin, 'sluice');
 const inputs = (pin: string) => ecu(pin, 'inputs');
@@ -90,6 +91,7 @@ export const kittiwakeWiring: DemoWiring = {
     seat('plenum', 'Plenum', [650, 0, 760]),
     seat('throttle-seat', 'Throttle body', [980, 0, 720]),
     seat('block-stud', 'Ground stud on the block', [900, -200, 300]),
+    seat('block-stud-left', 'Ground stud on the block, left', [900, 200, 300]),
     seat('gearbox-top', 'Gearbox, top', [-50, 0, 420]),
     seat('starter-seat', 'Starter', [230, -160, 260]),
     seat('alternator-seat', 'Alternator', [960, 180, 260]),
@@ -114,6 +116,7 @@ export const kittiwakeWiring: DemoWiring = {
     groundAt('panel-stud', 'Stud at the panel', 'chassis', 'panel-stud-place'),
     groundAt('pump-ground-left', 'Pump ground, left', 'chassis', 'pump-ground-left'),
     groundAt('engine-block', 'Engine block', 'engine', 'block-stud', 'battery-stud'),
+    groundAt('engine-block-left', 'Engine block, left', 'engine', 'block-stud-left'),
   ],
   vehicleSignals: [
     signal('start-button', 'Start button', 'start request', 'dash', [0, 0, 0, 10.4], { fuse: 10 }),
@@ -233,7 +236,7 @@ export const kittiwakeWiring: DemoWiring = {
             A: out(`fuse-coils-${n % 2 === 1 ? 'left' : 'right'}`),
             B: ecu(cavity('D', n)),
             C: ecu('A04'),
-            D: block,
+            D: n % 2 === 1 ? blockLeft : block,
           },
           { cylinder: n },
         ),

@@ -1,5 +1,6 @@
 import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
+import { lanternConnectorPlaces, lanternConnectors } from './lanternConnectors.ts';
 import { lanternHarness } from './lanternHarness.ts';
 import { lanternVehicle } from './lanternVehicle.ts';
 import { lanternSwitching } from './demoSwitching.ts';
@@ -260,7 +261,11 @@ export const lantern: BuildDocument = writeBuild({
     },
   ],
   ...lanternVehicle,
-  placements: [...lanternVehicle.placements, ...lanternWiring.placements],
+  placements: [
+    ...lanternVehicle.placements,
+    ...lanternWiring.placements,
+    ...lanternConnectorPlaces,
+  ],
   power: {
     wireSystem: 'metric',
     battery: ref('BT70'),
@@ -275,7 +280,7 @@ export const lantern: BuildDocument = writeBuild({
     ecuConnections: lanternWiring.ecuConnections,
     negativeGroundId: 'battery-ground',
   },
-  devices: [...pumpWiring.devices, ...lanternWiring.devices],
+  devices: [...pumpWiring.devices, ...lanternWiring.devices, ...lanternConnectors],
   controllers: lanternWiring.controllers,
   vehicleSignals: lanternWiring.vehicleSignals,
   grounds: [...lanternWiring.grounds, ...pumpWiring.grounds],

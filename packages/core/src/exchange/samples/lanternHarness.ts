@@ -62,7 +62,8 @@ export const lanternHarness: Harness = {
     ),
     segment('instruments', 'To the instruments', [atBreakout('dash'), atPlace('dash')]),
     segment('pedals', 'To the pedals', [atBreakout('dash'), atPlace('pedal-box')]),
-    segment('trunk', 'Through the cab floor', [atBreakout('cab'), atBreakout('middle')]),
+    segment('trunk', 'To the cab floor', [atBreakout('cab'), atPlace('cab-connector')]),
+    segment('below', 'Through the cab floor', [atPlace('cab-connector'), atBreakout('middle')]),
     segment(
       'gearbox',
       'To the gearbox',

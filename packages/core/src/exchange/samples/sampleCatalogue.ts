@@ -18,6 +18,7 @@ import {
 } from './sampleFuelParts.ts';
 import { sampleHoses } from './sampleHoses.ts';
 import { sampleInjectors } from './sampleInjectors.ts';
+import { samplePlugParts } from './samplePlugParts.ts';
 import { samplePumps } from './samplePumps.ts';
 
 /** The shipped catalogue: everything in it is invented. */
@@ -40,6 +41,7 @@ export const sampleCatalogue: Catalogue = {
     ...sampleRelays,
     ...sampleWires,
     ...sampleCovers,
+    ...samplePlugParts,
     ...sampleEcus,
     ...sampleSensors,
     ...sampleActuators,

@@ -216,7 +216,20 @@ export const sampleVehicleDevices: readonly DeviceItem[] = [
   }),
 ];
 
-/** Bulkhead connectors: each way has a side A and a side B. */
+/** Pins of a connector: each way has a side A and a side B, joined by a contact of so much Ω. */
+const waysOf = (ways: number, contactResistance: number) =>
+  Array.from({ length: ways }, (_, i) => String(i + 1)).flatMap((way) => [
+    pin({
+      id: `${way}A`,
+      name: `Way ${way}, side A`,
+      use: 'through',
+      through: `${way}B`,
+      behaviour: 'contact',
+      contactResistance,
+    }),
+    pin({ id: `${way}B`, name: `Way ${way}, side B`, use: 'through' }),
+  ]);
+
 const bulkhead = (ways: number): DeviceItem =>
   device({
     id: `DV-BH${ways}`,
@@ -226,19 +239,25 @@ const bulkhead = (ways: number): DeviceItem =>
     price: 40 + 2 * ways,
     mass: 0.1 + 0.002 * ways,
     wireAreaMax: 2.5 * MM2,
-    pins: Array.from({ length: ways }, (_, i) => String(i + 1)).flatMap((way) => [
-      pin({
-        id: `${way}A`,
-        name: `Way ${way}, side A`,
-        use: 'through',
-        through: `${way}B`,
-        behaviour: 'contact',
-        contactResistance: 0.005,
-      }),
-      pin({ id: `${way}B`, name: `Way ${way}, side B`, use: 'through' }),
-    ]),
+    pins: waysOf(ways, 0.005),
   });
 
-/** The devices of the trade, each with its pins; all of them invented. */
+/** Insulated studs through a wall, for what is too thick for contacts. */
+const feedThrough = (ways: number): DeviceItem =>
+  device({
+    id: `DV-FT${ways}`,
+    designation: `Feed-through studs, ${ways}`,
+    role: 'connector',
+    plugFamily: 'ring terminal',
+    price: 6 + 4 * ways,
+    mass: 0.02 * ways,
+    wireAreaMin: 0.5 * MM2,
+    wireAreaMax: 25 * MM2,
+    pins: waysOf(ways, 0.0002),
+  });
+
 /** Connectors that take a loom through a wall, by their ways. */
-export const sampleBulkheads: readonly DeviceItem[] = [12, 24, 37, 47].map(bulkhead);
+export const sampleBulkheads: readonly DeviceItem[] = [
+  ...[12, 24, 37, 47, 66, 128].map(bulkhead),
+  ...[4, 8].map(feedThrough),
+];

@@ -1,4 +1,5 @@
 import type { Connection } from '../../electrics/model.ts';
+import { plainDevice } from '../../electrics/slices/plainDevice.ts';
 import type {
   Build,
   Controller,
@@ -46,20 +47,8 @@ const device = (
   part: Device['part'],
   placementId: string,
   connections: Connections,
-  { state = 'new', replacedBy = '', seat = 'there', cylinder, loadedTogether = 3 }: Sits = {},
-): Device => ({
-  id,
-  name,
-  part,
-  placementId,
-  state,
-  replacedBy,
-  seat,
-  cylinder: cylinder ?? null,
-  positionLimit: null,
-  loadedTogether,
-  connections,
-});
+  sits: Sits = {},
+): Device => ({ ...plainDevice, id, name, part, placementId, connections, ...sits });
 
 /** A device of the catalogue. */
 export const fitted = (
@@ -173,3 +162,21 @@ export const seat = (id: string, name: string, where: Millimetres): Placement =>
   ...place(id, name, where, 'engine-bay'),
   movesWithEngine: true,
 });
+
+/** A connector in the harness: wires that begin on the side of its first pins, and those that end there. */
+export const inlineConnector = (
+  id: string,
+  name: string,
+  item: string,
+  placementId: string,
+  { beginning, ending }: { readonly beginning: string; readonly ending: string },
+): Device => {
+  const ways = [
+    ...beginning.split(/\s+/u).map((wireId) => ({ wireId, fromHere: true })),
+    ...ending.split(/\s+/u).map((wireId) => ({ wireId, fromHere: false })),
+  ].filter(({ wireId }) => wireId !== '');
+  return {
+    ...fitted(id, name, item, placementId, {}),
+    ways: Object.fromEntries(ways.map((way, i) => [`${i + 1}A`, way])),
+  };
+};

@@ -23,6 +23,8 @@ import {
   type HarnessConnector,
   connectorsOf,
 } from '../connectors/connectorsOf.ts';
+import { inlineFigures } from '../connectors/inlineFigures.ts';
+import { type InlineLoad, inlineLoads } from '../connectors/inlineLoads.ts';
 import { harnessFigure } from '../figureNames.ts';
 import type { LedHarness, LedSegment } from '../lengths/ledHarness.ts';
 import type { BundleCover } from '../model.ts';
@@ -73,6 +75,8 @@ export interface HarnessDesign {
   readonly bundles: readonly Bundle[];
   readonly holes: readonly LoomHole[];
   readonly connectors: readonly HarnessConnector[];
+  /** connectors that part it, with what leads through them */
+  readonly inline: readonly InlineLoad[];
   readonly colours: readonly ColouredWire[];
   readonly results: readonly Result[];
 }
@@ -139,16 +143,20 @@ export function bundleStage(input: {
   const { netlist } = electrics;
   const connectors = connectorsOf({ ...input.electric, netlist, power: input.power, catalogue });
   const bundles = made.map(({ bundle }) => bundle);
-  const holes = loomHoles(led, bundles, connectors);
+  const areas = new Map(electrics.wires.map(({ wire, size }) => [wire.id, size.area]));
+  const inline = inlineLoads({ led, netlist, areas });
+  const holes = loomHoles({ led, bundles, connectors, inline });
   return {
     bundles,
     holes,
     connectors,
+    inline,
     colours: colouredWires({ netlist, connectors, harness }),
     results: [
       ...made.flatMap(({ results }) => results),
       ...holes.flatMap(({ results }) => results),
       ...connectorFigures(connectors),
+      ...inlineFigures(inline, sized),
       ...spliceFigures(input),
       ...totals(input, made, sized),
     ],

@@ -1,29 +1,26 @@
 import { type CommandOf, command, entryOf } from '../../model/command.ts';
 import type { DocumentDraft } from '../../model/edit.ts';
-import { quantityField, text } from '../../model/spec.ts';
-import { NotFound, quantity } from '../../quantities/index.ts';
-import {
-  type RoutePoint,
-  type Vector,
-  distanceBetween,
-  pointAt,
-  shapeOf,
-  vectorOf,
-} from '../../vehicle/index.ts';
+import { itemRef, quantityField, text } from '../../model/spec.ts';
+import { ORDER_STEP } from '../../model/writeBuild.ts';
+import { plainDevice } from '../../electrics/slices/plainDevice.ts';
+import { type RoutePoint, distanceBetween } from '../../vehicle/index.ts';
+import { BARE_PLACE } from '../../vehicle/model.ts';
 import type { SegmentEnd } from '../model.ts';
+import { cornersOf, freeKey, inOrder, mm, partingOf } from './partedSegment.ts';
 
-type Segment = DocumentDraft['harness']['segments'][string];
+export { freeKey } from './partedSegment.ts';
 
 const id = text({ min: 1, max: 40 });
-const mm = (metres: number) => quantity(Math.round(metres * 1e4) / 10, 'length', 'mm');
-const ORDER_STEP = 1000;
+const shareField = (what: string) =>
+  quantityField('ratio', '%', {
+    label: 'Along it',
+    min: 0.01,
+    max: 0.99,
+    message: `${what} sits from 1 to 99 % along its segment`,
+  });
 
-/** A key of a kind that no entry has: breakout-1, breakout-2 and so on. */
-export function freeKey(kind: string, taken: Readonly<Record<string, unknown>>): string {
-  let n = Object.keys(taken).length + 1;
-  while (Object.hasOwn(taken, `${kind}-${n}`)) n += 1;
-  return `${kind}-${n}`;
-}
+const lastOrder = (entries: Readonly<Record<string, { readonly order: number }>>): number =>
+  Math.max(0, ...Object.values(entries).map(({ order }) => order));
 
 /** Takes a segment out together with the splices that sit in it. */
 function takeOut(draft: DocumentDraft, segmentId: string): void {
@@ -41,26 +38,6 @@ const takeSegmentOut = command({
   recipe: (draft, { segmentId }) => takeOut(draft, segmentId),
 });
 
-function standsAt(draft: DocumentDraft, end: SegmentEnd): Vector {
-  const place =
-    end.at === 'place'
-      ? entryOf(draft.placements, end.placementId, 'place')
-      : entryOf(draft.harness.breakouts, end.breakoutId, 'breakout');
-  return vectorOf(place);
-}
-
-const inOrder = ({ points }: Segment) =>
-  Object.entries(points).sort(([, a], [, b]) => a.order - b.order);
-
-/** Corners of a way with both ends. */
-function cornersOf(draft: DocumentDraft, segment: Segment): RoutePoint[] {
-  return [
-    { at: standsAt(draft, segment.from), radius: 0 },
-    ...inOrder(segment).map(([, point]) => ({ at: vectorOf(point), radius: point.radius.value })),
-    { at: standsAt(draft, segment.to), radius: 0 },
-  ];
-}
-
 const lengthOf = (corners: readonly RoutePoint[]): number =>
   corners.slice(1).reduce((sum, { at }, i) => sum + distanceBetween(at, corners[i]?.at ?? at), 0);
 
@@ -69,73 +46,56 @@ const isAt = (end: SegmentEnd, breakoutId: string): boolean =>
 
 const putBreakout = command({
   name: 'put-breakout',
-  fields: {
-    segmentId: id,
-    share: quantityField('ratio', '%', {
-      label: 'Along it',
-      min: 0.01,
-      max: 0.99,
-      message: 'a breakout sits from 1 to 99 % along its segment',
-    }),
-  },
+  fields: { segmentId: id, share: shareField('a breakout') },
   words: () => 'Put a breakout into a segment',
   recipe(draft, { segmentId, share }) {
     const { harness } = draft;
-    const segment = entryOf(harness.segments, segmentId, 'segment');
-    const corners = cornersOf(draft, segment);
-    const shape = shapeOf(corners.map(({ at }) => ({ at, radius: 0 })));
-    if (!shape.ok) throw new NotFound('this segment has no way to put a breakout on', segmentId);
-    const at = share.value * shape.path.length;
-    const place = pointAt(shape.path, at) ?? standsAt(draft, segment.from);
+    const { name } = entryOf(harness.segments, segmentId, 'segment');
+    const parting = partingOf(draft, segmentId, share.value);
     const breakoutId = freeKey('breakout', harness.breakouts);
-    const zone =
-      segment.from.at === 'place'
-        ? draft.placements[segment.from.placementId]?.zone
-        : harness.breakouts[segment.from.breakoutId]?.zone;
+    const [x, y, z] = parting.at;
     harness.breakouts[breakoutId] = {
-      name: `Breakout in ${segment.name}`.slice(0, 80),
-      x: mm(place[0]),
-      y: mm(place[1]),
-      z: mm(place[2]),
-      zone: zone ?? 'body',
+      name: `Breakout in ${name}`.slice(0, 80),
+      x: mm(x),
+      y: mm(y),
+      z: mm(z),
+      zone: parting.zone,
       movesWithEngine: false,
       locked: false,
     };
-    // Corners before it stay with the first part, those behind it go with the second.
-    let passed = 0;
-    const behind: Segment['points'] = {};
-    const points = inOrder(segment);
-    points.forEach(([key, point], i) => {
-      const [a, b] = [corners[i], corners[i + 1]];
-      if (a && b) passed += Math.hypot(...a.at.map((value, k) => value - (b.at[k] ?? 0)));
-      if (passed <= at) return;
-      behind[key] = point;
-      delete segment.points[key];
-    });
-    const secondId = freeKey('segment', harness.segments);
-    harness.segments[secondId] = {
-      ...segment,
-      order: segment.order + 1,
-      name: `${segment.name}, on`.slice(0, 80),
-      from: { at: 'breakout', breakoutId },
-      points: behind,
-      loop: mm(0),
-      measured: null,
+    parting.part({ at: 'breakout', breakoutId });
+  },
+});
+
+const putConnector = command({
+  name: 'put-connector',
+  fields: { segmentId: id, share: shareField('a connector'), item: itemRef('device') },
+  words: () => 'Set a connector into the harness',
+  recipe(draft, { segmentId, share, item }) {
+    const { name } = entryOf(draft.harness.segments, segmentId, 'segment');
+    const parting = partingOf(draft, segmentId, share.value);
+    const deviceId = freeKey('connector', draft.devices);
+    const placementId = freeKey('connector', draft.placements);
+    const [x, y, z] = parting.at;
+    const called = `Connector in ${name}`.slice(0, 80);
+    draft.placements[placementId] = {
+      name: called,
+      x: mm(x),
+      y: mm(y),
+      z: mm(z),
+      zone: parting.zone,
+      movesWithEngine: false,
+      ...BARE_PLACE,
     };
-    segment.to = { at: 'breakout', breakoutId };
-    segment.measured = null;
-    for (const site of Object.values(harness.splices)) {
-      if (site.segmentId !== segmentId) continue;
-      if (site.share.value <= share.value) {
-        site.share = { ...site.share, value: site.share.value / share.value };
-      } else {
-        site.segmentId = secondId;
-        site.share = {
-          ...site.share,
-          value: (site.share.value - share.value) / (1 - share.value),
-        };
-      }
-    }
+    draft.devices[deviceId] = {
+      ...plainDevice,
+      order: lastOrder(draft.devices) + ORDER_STEP,
+      name: called,
+      part: { kind: 'item', item },
+      placementId,
+      connections: {},
+    };
+    parting.part({ at: 'place', placementId });
   },
 });
 
@@ -190,5 +150,10 @@ const takeBreakoutOut = command({
 });
 
 /** Edits of the harness. */
-export const harnessCommands = [takeSegmentOut, putBreakout, takeBreakoutOut] as const;
+export const harnessCommands = [
+  takeSegmentOut,
+  putBreakout,
+  putConnector,
+  takeBreakoutOut,
+] as const;
 export type HarnessCommand = CommandOf<(typeof harnessCommands)[number]>;

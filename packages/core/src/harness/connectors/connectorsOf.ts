@@ -31,12 +31,47 @@ const noPlug: ReadonlySet<NetPart['sort']> = new Set([
 ]);
 const ownEnds: ReadonlySet<string> = new Set([sharedPartIds.battery, sharedPartIds.keyedFeed]);
 
+/** Families of what has no entry that says it. */
+const usualFamilies: Readonly<Record<Exclude<Device['part']['kind'], 'item'>, string>> = {
+  injector: 'S1.5',
+  pump: 'S2.8',
+  'cut-off': 'S2.8',
+  fuse: 'blade 6.3',
+  relay: 'blade 6.3',
+};
+
 export interface ConnectorInput {
   readonly netlist: Pick<Netlist, 'parts' | 'wires'>;
   readonly power: Pick<PowerDesign, 'ecu'>;
   readonly controllers: readonly Controller[];
   readonly devices: readonly Device[];
   readonly catalogue: Catalogue;
+}
+
+/** The two halves of a connector in the harness: the pins that name its ways, and those behind. */
+function halvesOf(
+  part: NetPart,
+  family: string,
+  made: (
+    part: NetPart,
+    id: string,
+    name: string,
+    family: string,
+    pins: NetPart['pins'],
+  ) => HarnessConnector[],
+): HarnessConnector[] {
+  const first = new Set(
+    part.inside.flatMap(({ kind, from }) => (kind === 'contact' ? [from] : [])),
+  );
+  return [true, false].flatMap((isFirst) =>
+    made(
+      part,
+      `${part.id}-${isFirst ? 'a' : 'b'}`,
+      `${part.name}, side ${isFirst ? 'A' : 'B'}`,
+      family,
+      part.pins.filter(({ node }) => first.has(node) === isFirst),
+    ),
+  );
 }
 
 /** Every plug that wires end in. What is bolted, or sits in a socket of a panel, is none. */
@@ -50,11 +85,13 @@ export function connectorsOf(input: ConnectorInput): readonly HarnessConnector[]
     ),
   ]);
   const families = new Map(
-    devices.flatMap(({ id, part }) =>
-      part.kind === 'item'
-        ? [[id, lookUp(catalogue, 'device', part.item, `devices.${id}`).plugFamily] as const]
-        : [],
-    ),
+    devices.map(({ id, part }) => {
+      const family =
+        part.kind === 'item'
+          ? lookUp(catalogue, 'device', part.item, `devices.${id}`).plugFamily
+          : usualFamilies[part.kind];
+      return [id, family] as const;
+    }),
   );
   const made = (
     part: NetPart,
@@ -70,10 +107,15 @@ export function connectorsOf(input: ConnectorInput): readonly HarnessConnector[]
       : [{ id, name, partId: part.id, placementId: part.placementId, family, cavities, used }];
   };
   return netlist.parts.flatMap((part) => {
+    const family = families.get(part.id) ?? '';
+    // Studs through a wall take lugs, not plugs.
+    if (part.role === 'connector') {
+      return family === 'ring terminal' ? [] : halvesOf(part, family, made);
+    }
     const pins = part.pins.filter(({ joint }) => joint === 'plug');
     if (pins.length === 0 || noPlug.has(part.sort) || ownEnds.has(part.id)) return [];
     const item = items.get(part.id);
-    if (!item) return made(part, part.id, part.name, families.get(part.id) ?? '', pins);
+    if (!item) return made(part, part.id, part.name, family, pins);
     const plugOf = new Map(item.pins.map(({ id, plug }) => [id, plug]));
     const plugs = [...new Set(pins.map(({ pin }) => plugOf.get(pin) ?? ''))];
     return plugs.flatMap((plug) =>

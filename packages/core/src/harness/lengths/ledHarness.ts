@@ -60,6 +60,8 @@ export interface LedWire {
   readonly wireId: string;
   readonly parts: readonly WayPart[];
   readonly breakouts: number;
+  /** nodes that it passes between its ends */
+  readonly through: readonly NodeKey[];
   /** m along the segments, and straight from end to end */
   readonly wayLength: number;
   readonly straight: number;
@@ -253,6 +255,7 @@ export function ledHarness(input: LedInput): LedHarness {
       wireId: wire.id,
       parts: way.parts,
       breakouts,
+      through: way.through,
       uncertainty: derive({
         figure: harnessFigure('wire.uncertainty', { wire: wire.id }),
         label: `${wire.name}, length known to ±`,

@@ -1,6 +1,13 @@
 import { entryAt } from '../../numerics/index.ts';
 import type { Netlist } from '../../electrics/index.ts';
-import type { Breakout, Harness, MountingLine, Placement, Vehicle } from '../../model/index.ts';
+import {
+  type Breakout,
+  type Harness,
+  type MountingLine,
+  ORDER_STEP,
+  type Placement,
+  type Vehicle,
+} from '../../model/index.ts';
 import { quantity } from '../../quantities/index.ts';
 import {
   type Vector,
@@ -51,7 +58,6 @@ export interface Pair {
 const WIRE = 0.0021;
 /** Usual loop where a branch comes onto the engine, mm. */
 const LOOP = 80;
-const ORDER_STEP = 1000;
 
 const mm = (metres: number) => quantity(Math.round(metres * 1e4) / 10, 'length', 'mm');
 

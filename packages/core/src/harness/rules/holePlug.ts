@@ -5,16 +5,19 @@ import { harnessFigure } from '../figureNames.ts';
 import type { HarnessRule } from '../checked.ts';
 import { inSegment } from './onBundles.ts';
 
-/** A hole that takes its looms, but not the largest plug that has to be put through. */
+/** A hole that takes its looms, but not its connector, or the largest plug that has to be put through. */
 export const holePlug: HarnessRule = {
   id: 'hole.plug',
-  source: 'the plugs of one side are put through before their sleeves are closed, or fitted after',
-  check: ({ harness, vehicle, results }) =>
+  source:
+    'the plugs of one side are put through before their sleeves are closed, or fitted after; a connector fills its hole',
+  check: ({ harness, vehicle, results, electrics }) =>
     harness.holes.flatMap((hole): BuildFinding[] => {
       const [segmentId] = hole.segments;
       const needed = results.find(harnessFigure('passThrough.bore', { passThrough: hole.id }));
       const plug = hole.largestPlug;
-      if (!plug || !needed || segmentId === undefined || hole.bore >= needed.value) return [];
+      const connector = electrics.netlist.parts.find(({ id }) => id === hole.connectorId);
+      const what = connector ?? plug;
+      if (!what || !needed || segmentId === undefined || hole.bore >= needed.value) return [];
       const sheet = vehicle.sheets.find(({ passThroughs }) =>
         passThroughs.some(({ id }) => id === hole.id),
       );
@@ -23,13 +26,17 @@ export const holePlug: HarnessRule = {
         {
           id: `hole.plug:${hole.id}`,
           rule: 'hole.plug',
-          severity: 'note',
+          severity: connector ? 'warn' : 'note',
           where: inSegment(segmentId),
-          title: 'A plug does not pass its hole',
-          because: `“${hole.name}” in ${hole.sheet.toLowerCase()} is {bore} wide; the plug of ${plug.name.toLowerCase()} is about {plug}: its wires are put through first and the plug is fitted after`,
+          title: connector
+            ? 'A connector does not go into its hole'
+            : 'A plug does not pass its hole',
+          because: connector
+            ? `“${hole.name}” in ${hole.sheet.toLowerCase()} is {bore} wide; ${connector.name.toLowerCase()} needs about {plug}`
+            : `“${hole.name}” in ${hole.sheet.toLowerCase()} is {bore} wide; the plug of ${what.name.toLowerCase()} is about {plug}: its wires are put through first and the plug is fitted after`,
           numbers: {
             bore: { value: hole.bore, kind: 'length' },
-            plug: { value: plugDiameter(plug), kind: 'length' },
+            plug: { value: plug ? plugDiameter(plug) : needed.value, kind: 'length' },
           },
           measured: { value: hole.bore, kind: 'length' },
           limit: { value: needed.value, kind: 'length' },

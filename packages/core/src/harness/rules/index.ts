@@ -1,6 +1,7 @@
 import type { HarnessRule } from '../checked.ts';
 import { segmentCover, segmentCoverHeat, segmentHot } from './bundleRules.ts';
 import { colourTwice } from './colourTwice.ts';
+import { connectorPast, connectorWay } from './connectorWays.ts';
 import { holePlug } from './holePlug.ts';
 import { segmentNearRules } from './segmentNear.ts';
 import { segmentSheet } from './segmentSheet.ts';
@@ -25,4 +26,6 @@ export const harnessRules: readonly HarnessRule[] = [
   spliceSite,
   colourTwice,
   holePlug,
+  connectorPast,
+  connectorWay,
 ];

@@ -47,8 +47,9 @@ export interface NeededInput {
   readonly made: readonly MadeLine[];
   /** sheets of metal with the holes that lines go through */
   readonly sheets: readonly Sheet[];
-  /** what lies round the wires of the harness, by the metre */
-  readonly covers: readonly ElectricPart[];
+  /** what lies round the wires of the harness, by the metre, and what they end in */
+  readonly harness: readonly ElectricPart[];
+  readonly missingOfHarness: readonly MissingPart[];
   readonly catalogue: Catalogue;
 }
 
@@ -251,7 +252,8 @@ export function partsNeeded(input: NeededInput): {
   electricParts(input.electrics, input.present, catalogue).forEach(
     ({ item, quantity, name, path }) => add(item, quantity, name, path),
   );
-  input.covers.forEach(({ item, quantity, name, path }) => add(item, quantity, name, path));
+  missing.push(...input.missingOfHarness);
+  input.harness.forEach(({ item, quantity, name, path }) => add(item, quantity, name, path));
   for (const row of input.rows) add(row.item, row.count, row.name, ['injectorRows', row.id]);
   add(input.power.battery, 1, 'Battery', ['power', 'battery']);
   add(input.power.ecu, 1, 'ECU', ['power', 'ecu']);

@@ -3,6 +3,7 @@ import {
   type CatalogueItem,
   type FittingItem,
   type HoseItem,
+  type PlugPartForm,
   alikeHoses,
   itemAt,
 } from '../../catalogue/index.ts';
@@ -52,6 +53,7 @@ export function counterOf({ category }: CatalogueItem): Counter {
     case 'relay':
     case 'wire':
     case 'cover':
+    case 'plug-part':
     case 'ecu':
     case 'device':
       return 'Electrical';
@@ -170,6 +172,16 @@ const inCents = (price: number): number => Math.round(price * 100) / 100;
 /** Mass kg of so much of an item: of hose, wire and sleeve it is told by the metre. */
 const massOf = ({ mass }: CatalogueItem, quantity: number): number => mass * quantity;
 
+/** Share of contacts, seals, plugs of cavities and lugs that is bought beyond what is counted. */
+const OVER = 0.1;
+const lostInWork: ReadonlySet<PlugPartForm> = new Set(['contact', 'seal', 'cavity plug', 'lug']);
+
+/** How many of a part are bought to spare. */
+function spareOf(item: CatalogueItem, quantity: number): number {
+  if (item.category === 'plug-part' && lostInWork.has(item.form)) return Math.ceil(OVER * quantity);
+  return item.category === 'fitting' && quantity >= SPARE_FROM ? 1 : 0;
+}
+
 /** What has to be bought for what is needed, less what lies on the shelf. */
 export function shoppingList(input: {
   readonly parts: readonly PartNeed[];
@@ -183,7 +195,7 @@ export function shoppingList(input: {
   const onShelf = shelf.flatMap(({ item }) => itemAt(catalogue, item) ?? []);
   const line = ({ item, unit, quantity, usedFor, pieces }: PartNeed): ShoppingLine => {
     const atHand = shelf.find((entry) => entry.item.id === item.id)?.count ?? 0;
-    const spare = item.category === 'fitting' && quantity >= SPARE_FROM ? 1 : 0;
+    const spare = spareOf(item, quantity);
     const plan = item.category === 'hose' ? planFor(item, pieces, offcuts) : undefined;
     const buy =
       item.category === 'hose'

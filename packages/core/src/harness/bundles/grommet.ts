@@ -1,0 +1,2 @@
+/** Room around a loom for its grommet, m. */
+export const GROMMET = 0.004;

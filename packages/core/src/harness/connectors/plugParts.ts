@@ -1,0 +1,163 @@
+import {
+  type Catalogue,
+  type PlugPartForm,
+  type PlugPartItem,
+  newestOf,
+} from '../../catalogue/index.ts';
+import type { ElectricDesign, SizedWire, WireEnd } from '../../electrics/index.ts';
+import { packedDiameter } from '../bundles/packedBundle.ts';
+import type { HarnessSchool } from '../model.ts';
+import type { HarnessConnector } from './connectorsOf.ts';
+
+/** So many of a part that wires end in, for what, and where the build says so. */
+export interface PlugPart {
+  readonly item: PlugPartItem;
+  readonly quantity: number;
+  readonly name: string;
+  readonly path: readonly string[];
+}
+
+/** What the catalogue has nothing for. */
+export interface MissingPlugPart {
+  readonly words: string;
+  readonly count: number;
+  readonly usedFor: string;
+}
+
+interface Read {
+  readonly connectors: readonly HarnessConnector[];
+  readonly electrics: Pick<ElectricDesign, 'wires' | 'netlist'>;
+  readonly school: HarnessSchool;
+  /** parts that stay with what they have */
+  readonly kept: ReadonlySet<string>;
+  readonly catalogue: Catalogue;
+}
+
+/** Contacts of relays and fuses in their sockets. */
+const HOLDER_FAMILY = 'blade 6.3';
+
+const inMm2 = (area: number): string => `${Math.round(area * 1e8) / 100} mm²`;
+const inMm = (length: number): string => `${Math.round(length * 1e4) / 10} mm`;
+
+/** The plug parts of a catalogue, by what is asked of them. */
+class PlugShelf {
+  private readonly items: readonly PlugPartItem[];
+
+  constructor(catalogue: Catalogue) {
+    this.items = newestOf(catalogue, 'plug-part');
+  }
+
+  private of(form: PlugPartForm, family?: string): readonly PlugPartItem[] {
+    return this.items.filter(
+      (item) => item.form === form && (family === undefined || item.plugFamily === family),
+    );
+  }
+
+  has(form: PlugPartForm, family: string): boolean {
+    return this.of(form, family).length > 0;
+  }
+
+  any(form: PlugPartForm, family: string): PlugPartItem | undefined {
+    return this.of(form, family)[0];
+  }
+
+  housing(family: string, ways: number): PlugPartItem | undefined {
+    return this.of('housing', family)
+      .filter((item) => item.ways >= ways)
+      .sort((a, b) => a.ways - b.ways)[0];
+  }
+
+  /** What takes a conductor, the closest first. */
+  forArea(form: PlugPartForm, area: number, family?: string): PlugPartItem | undefined {
+    return this.of(form, family)
+      .filter((item) => item.areaMin <= area + 1e-12 && area <= item.areaMax + 1e-12)
+      .sort((a, b) => a.areaMax - b.areaMax)[0];
+  }
+
+  /** What closes round a diameter, the closest first. */
+  round(form: PlugPartForm, diameter: number, family?: string): PlugPartItem | undefined {
+    return this.of(form, family)
+      .filter((item) => item.holdsMin <= diameter + 1e-9 && diameter <= item.holdsMax + 1e-9)
+      .sort((a, b) => a.holdsMax - b.holdsMax)[0];
+  }
+}
+
+/** Everything that wires end in: housings, contacts, seals, plugs of unused cavities, boots, lugs, splices. */
+export function plugParts({ connectors, electrics, school, kept, catalogue }: Read): {
+  readonly parts: readonly PlugPart[];
+  readonly missing: readonly MissingPlugPart[];
+} {
+  const shelf = new PlugShelf(catalogue);
+  const parts: PlugPart[] = [];
+  const missing: MissingPlugPart[] = [];
+  const ends = new Map<string, SizedWire[]>();
+  for (const wire of electrics.wires) {
+    for (const { node } of [wire.wire.from, wire.wire.to]) {
+      ends.set(node, [...(ends.get(node) ?? []), wire]);
+    }
+  }
+  const put = (
+    item: PlugPartItem | undefined,
+    words: string,
+    name: string,
+    path: readonly string[],
+    quantity = 1,
+  ): void => {
+    if (quantity <= 0) return;
+    if (item) parts.push({ item, quantity, name, path });
+    else missing.push({ words, count: quantity, usedFor: name });
+  };
+  const inPlug = new Set<string>();
+  for (const { partId, name, family, cavities, used } of connectors) {
+    for (const { node } of cavities) inPlug.add(node);
+    if (kept.has(partId)) continue;
+    const path = ['power'];
+    const housing = shelf.housing(family, cavities.length);
+    put(housing, `housing ${family}, ${cavities.length} ways`, name, path);
+    const isUsed = new Set(used);
+    const wires = cavities.flatMap(({ pin, node }) =>
+      isUsed.has(pin) ? (ends.get(node) ?? []) : [],
+    );
+    const sealed = shelf.has('seal', family);
+    for (const { size } of wires) {
+      const contact = shelf.forArea('contact', size.area, family);
+      put(contact, `contact ${family} for ${inMm2(size.area)}`, name, path);
+      if (!sealed) continue;
+      const seal = shelf.round('seal', size.outsideDiameter, family);
+      put(seal, `seal ${family} for ${inMm(size.outsideDiameter)}`, name, path);
+    }
+    const plug = shelf.any('cavity plug', family);
+    if (plug) put(plug, '', name, path, (housing?.ways ?? cavities.length) - used.length);
+    if (school === 'sealed') {
+      const bundle = packedDiameter(wires.map(({ size }) => size.outsideDiameter));
+      put(shelf.round('boot', bundle), `boot for a bundle of ${inMm(bundle)}`, name, path);
+    }
+  }
+  const partOf = new Map(
+    electrics.netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
+  );
+  const single = (end: WireEnd, { size }: SizedWire): void => {
+    const part = partOf.get(end.node);
+    if (inPlug.has(end.node) || !part || kept.has(part.id) || part.sort === 'signal') return;
+    const isLug = end.joint === 'lug' || part.role === 'connector';
+    const words = `${inMm2(size.area)}`;
+    if (isLug)
+      put(shelf.forArea('lug', size.area), `ring terminal for ${words}`, part.name, ['power']);
+    else if (end.joint === 'holder') {
+      const contact = shelf.forArea('contact', size.area, HOLDER_FAMILY);
+      put(contact, `contact ${HOLDER_FAMILY} for ${words}`, part.name, ['power']);
+    }
+  };
+  for (const wire of electrics.wires) {
+    single(wire.wire.from, wire);
+    single(wire.wire.to, wire);
+  }
+  for (const { sort, name, pins } of electrics.netlist.parts) {
+    if (sort !== 'splice') continue;
+    const area = pins
+      .flatMap(({ node }) => ends.get(node) ?? [])
+      .reduce((sum, { size }) => sum + size.area, 0);
+    put(shelf.forArea('splice', area), `splice for ${inMm2(area)} together`, name, ['power']);
+  }
+  return { parts, missing };
+}
