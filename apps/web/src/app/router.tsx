@@ -98,6 +98,11 @@ const Harness = named(
   'HarnessScreen',
   stage('harness'),
 );
+const Looms = named(
+  () => import('../screens/harness/LoomsScreen.tsx'),
+  'LoomsScreen',
+  stage('looms'),
+);
 const CutList = named(
   () => import('../screens/harness/CutListScreen.tsx'),
   'CutListScreen',
@@ -210,6 +215,7 @@ export const router = createBrowserRouter([
           { path: 'supply', Component: Supply },
           { path: 'schools', Component: Schools },
           { path: 'harness', Component: Harness },
+          { path: 'looms', Component: Looms },
           { path: 'cut-list', Component: CutList },
           { path: 'plugs', Component: Plugs },
           { path: 'schematic', Component: Schematic },

@@ -72,7 +72,10 @@ export const phaseList: readonly Phase[] = [
   {
     id: 'harness-phase',
     name: 'Harness',
-    stages: [{ id: 'harness', name: 'Harness', keys: 'm' }],
+    stages: [
+      { id: 'harness', name: 'Harness', keys: 'm' },
+      { id: 'looms', name: 'Bought looms', keys: '' },
+    ],
     pages: [
       { id: 'plugs', name: 'Plugs and holes', keys: '' },
       { id: 'cut-list', name: 'Cut list', keys: '' },

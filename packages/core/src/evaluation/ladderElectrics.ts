@@ -10,6 +10,7 @@ import {
 import { type FluidResult, injectionOf, namedCases, rowDifference } from '../fuel/index.ts';
 import type { Checked } from './checked.ts';
 import { type Check, type Loss, solverOf } from './ladderCheck.ts';
+import { sum } from '../numerics/index.ts';
 
 /** Currents A that rise with power, by the factor on it. */
 interface Rising {
@@ -71,8 +72,6 @@ const partLoads = ({ electrics }: Checked): PartLoad[] =>
   electrics.netlist.parts.flatMap((part) =>
     part.inside.flatMap((load) => (load.kind === 'load' ? [{ part, load }] : [])),
   );
-
-const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
 
 /**
  * A current that holds part of what rises: all that was counted, with the pumps and injectors in it at

@@ -61,6 +61,7 @@ export const slices = {
   catalogue: slice('catalogue', ({ catalogue }) => catalogue),
   brief: slice('brief', ({ build }) => runningBrief(build.brief)),
   judgedBrief: slice('brief without its words', ({ build }) => wordlessBrief(build.brief)),
+  boughtLooms: slice('looms bought', ({ build }) => build.harness.bought),
   school: slice('demand school', ({ build }) => ({ school: build.demand.school })),
   limits: slice('limits', ({ build }) => build.limits),
   runningLimits: slice('limits of running', ({ build: { limits } }) => ({

@@ -12,7 +12,9 @@ export interface CutLine {
   readonly length: number;
   /** how well that is known, ± m; 0 where nothing is said */
   readonly knownTo: number;
-  readonly lengthIsFrom: 'by hand' | 'harness' | 'map';
+  readonly lengthIsFrom: 'by hand' | 'harness' | 'map' | 'as cut' | 'its leg';
+  /** it is cut already, or is a piece that a bought leg is made longer with */
+  readonly is: 'to cut' | 'cut' | 'a piece put in';
   readonly from: string;
   readonly to: string;
   /** segments in the order in which it runs through them */
@@ -30,7 +32,13 @@ export interface ReelLine {
 /** A wire is cut in steps of a centimetre, never shorter. */
 export const cutTo = (length: number): number => Math.ceil(length * 100 - 1e-6) / 100;
 
-/** Every wire as it is cut: by size, then colour, the longest first. */
+/** A piece that is put into a wire overlaps it on both sides, m. */
+const OVERLAP = 0.06;
+
+/**
+ * Every wire as it is cut: by size, then colour, the longest first. The wires of looms that are
+ * bought are there already: of those that are made longer the piece is cut that is put in.
+ */
 export function cutList(
   evaluation: Evaluation,
   segmentNames: Readonly<Record<string, string>>,
@@ -40,26 +48,30 @@ export function cutList(
   const ways = new Map(led.wires.map((wire) => [wire.wireId, wire]));
   const numbers = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i + 1]));
   return electrics.wires
-    .map((sized) => {
+    .flatMap((sized) => {
       const { wire, size, task } = sized;
       const way = ways.get(wire.id);
+      const longer = (way?.leg?.length.value ?? 0) - (way?.leg?.bought ?? 0);
+      if (way?.leg && longer <= 0) return [];
       const known = wire.decision?.length;
+      const hand = known?.measured || known?.typed;
       const line: CutLine = {
         number: numbers.get(wire.id) ?? 0,
         wire: wire.id,
         name: wire.name,
         size: size.size,
         colour: colours.get(wire.id) ?? '',
-        length: cutTo(task.length),
+        length: cutTo(way?.leg ? longer + OVERLAP : task.length),
         knownTo: Number((way?.uncertainty.value ?? 0).toFixed(3)),
-        lengthIsFrom: known?.measured || known?.typed ? 'by hand' : way ? 'harness' : 'map',
+        lengthIsFrom: hand ? 'by hand' : way ? lengthFrom(way) : 'map',
+        is: way?.leg ? 'a piece put in' : way?.cut ? 'cut' : 'to cut',
         from: terminalText(wire.from.terminal),
         to: terminalText(wire.to.terminal),
         via: (way?.parts ?? [])
           .map(({ segmentId }) => segmentNames[segmentId] ?? segmentId)
           .join(' > '),
       };
-      return { line, area: size.area };
+      return [{ line, area: size.area }];
     })
     .sort(
       (a, b) =>
@@ -71,10 +83,16 @@ export function cutList(
     .map(({ line }) => line);
 }
 
-/** How much wire of each size and colour is cut, in the order of the list. */
+const lengthFrom = ({ cut, leg }: Evaluation['led']['wires'][number]): CutLine['lengthIsFrom'] => {
+  if (cut) return 'as cut';
+  return leg ? 'its leg' : 'harness';
+};
+
+/** How much wire of each size and colour is still to be cut, in the order of the list. */
 export function reelList(lines: readonly CutLine[]): ReelLine[] {
   const reels = new Map<string, ReelLine>();
-  for (const { size, colour, length } of lines) {
+  for (const { size, colour, length, is } of lines) {
+    if (is === 'cut') continue;
     const key = `${size} ${colour}`;
     const known = reels.get(key) ?? { size, colour, wires: 0, length: 0 };
     reels.set(key, { ...known, wires: known.wires + 1, length: known.length + length });

@@ -1,3 +1,4 @@
+import { legFormulas } from './bought/formulas.ts';
 import { bundleFormulas } from './bundles/formulas.ts';
 import { passThroughFormulas } from './bundles/passThroughs.ts';
 import { connectorFormulas } from './connectors/connectorFigures.ts';
@@ -6,6 +7,7 @@ import { lengthFormulas } from './lengths/formulas.ts';
 
 export const harnessFormulas = [
   ...lengthFormulas,
+  ...legFormulas,
   ...bundleFormulas,
   ...connectorFormulas,
   besideBore,

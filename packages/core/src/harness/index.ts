@@ -1,3 +1,5 @@
+export * from './bought/boughtLegs.ts';
+export * from './bought/madeWires.ts';
 export * from './bundles/bundleStage.ts';
 export * from './bundles/concentricLayers.ts';
 export * from './bundles/coverOf.ts';
@@ -21,6 +23,11 @@ export * from './figureNames.ts';
 export * from './formulas.ts';
 export * from './lengths/allowances.ts';
 export * from './lengths/ledHarness.ts';
+export * from './lengths/ledSegment.ts';
+export type { WireLengths } from './lengths/wireLength.ts';
+export { type LegDirection, legDirections } from './model.ts';
+export * from './placing/findPlaces.ts';
+export * from './plainSegment.ts';
 export * from './proposals/joinedPlaces.ts';
 export * from './proposals/ledThrough.ts';
 export * from './proposals/proposeHarness.ts';

@@ -14,6 +14,9 @@ import {
   yesNo,
 } from '../model/spec.ts';
 import { quantity } from '../quantities/index.ts';
+import { cutSpec } from './slices/asMade.ts';
+import { boughtSpec } from './slices/bought.ts';
+import { repinnedSpec } from './slices/repinning.ts';
 import { coordinates, zones } from '../vehicle/model.ts';
 
 /** Schools of building a harness. */
@@ -84,6 +87,12 @@ export const segmentSpec = object({
     message: 'a measured length must be above 0, up to 50 m',
   }),
   locked: yesNo({ label: 'Settled', help: 'a proposal leaves it as it is', initial: false }),
+  closed: yesNo({
+    label: 'Its cover is closed',
+    help: 'as made: no wire in it can be eased, drawn or added without opening it',
+    since: 16,
+    initial: false,
+  }),
 });
 export type StoredSegment = Of<typeof segmentSpec>;
 
@@ -139,7 +148,17 @@ export const harnessSpec = object(
     splices: record(spliceSiteSpec, { max: 400, key: 120, initial: {} }),
     /** by the id of the wire; the others are coloured so that no plug has two alike */
     colours: record(wireColourSpec, { max: 2000, key: 120, initial: {} }),
+    /** looms that are bought ready, or kept, with their fixed legs */
+    bought: boughtSpec,
+    /** wires that are cut */
+    cut: cutSpec,
+    /** plugs that are kept and get other wires */
+    repinned: repinnedSpec,
   },
   { since: 15 },
 );
 export type StoredHarness = Of<typeof harnessSpec>;
+
+export * from './slices/asMade.ts';
+export * from './slices/bought.ts';
+export * from './slices/repinning.ts';

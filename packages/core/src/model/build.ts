@@ -13,7 +13,10 @@ import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type {
   StoredBreakout,
+  StoredBoughtHarness,
+  StoredCutWire,
   StoredHarness,
+  StoredRepinnedPlug,
   StoredSegment,
   StoredSpliceSite,
   StoredWireColour,
@@ -56,7 +59,10 @@ import type {
   Sheet,
   AssemblyEnd,
   Assembly,
+  BoughtHarness,
+  CutWire,
   Harness,
+  RepinnedPlug,
   HarnessSegment,
   SpliceSite,
   SettledColour,
@@ -213,12 +219,24 @@ const colours = listOf((stored: StoredWireColour, wireId): SettledColour => ({
   ...stored,
   wireId,
 }));
+const bought = listOf((stored: StoredBoughtHarness, id): BoughtHarness => {
+  const { order: _, ...rest } = stored;
+  return { ...rest, id, legs: inOrder(stored.legs) };
+});
+const repinned = listOf((stored: StoredRepinnedPlug, id): RepinnedPlug => {
+  const { order: _, ...rest } = stored;
+  return { ...rest, id, cavities: inOrder(stored.cavities) };
+});
+const cut = listOf((stored: StoredCutWire, wireId): CutWire => ({ ...stored, wireId }));
 const harness = remembered((stored: StoredHarness): Harness => ({
   ...stored,
   breakouts: breakouts(stored.breakouts),
   segments: segments(stored.segments),
   splices: spliceSites(stored.splices),
   colours: colours(stored.colours),
+  bought: bought(stored.bought),
+  cut: cut(stored.cut),
+  repinned: repinned(stored.repinned),
 }));
 const acceptances = listOf((stored: StoredAcceptance, findingId): Acceptance => ({
   ...stored,

@@ -13,7 +13,12 @@ import type { StoredBrief, StoredFuel } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type {
   StoredBreakout,
+  StoredBoughtHarness,
+  StoredBoughtLeg,
+  StoredCutWire,
   StoredHarness,
+  StoredRepinnedCavity,
+  StoredRepinnedPlug,
   StoredSegment,
   StoredSpliceSite,
   StoredWireColour,
@@ -212,14 +217,34 @@ export type SpliceSite = StoredSpliceSite & { readonly spliceId: string };
 /** The colour of a wire that is settled. */
 export type SettledColour = StoredWireColour & { readonly wireId: string };
 /** The harness with its collections as lists. */
+/** A leg of a loom that is bought ready. */
+export type BoughtLeg = Identified<Omit<StoredBoughtLeg, 'order'>>;
+/** A loom that is bought ready, with its legs in order. */
+export interface BoughtHarness extends Omit<StoredBoughtHarness, 'legs' | 'order'> {
+  readonly id: string;
+  readonly legs: readonly BoughtLeg[];
+}
+/** A plug that is kept and gets other wires, its cavities in order. */
+export interface RepinnedPlug extends Omit<StoredRepinnedPlug, 'cavities' | 'order'> {
+  readonly id: string;
+  readonly cavities: readonly Identified<Omit<StoredRepinnedCavity, 'order'>>[];
+}
+/** A wire that is cut. */
+export interface CutWire extends StoredCutWire {
+  readonly wireId: string;
+}
+
 export interface Harness extends Omit<
   StoredHarness,
-  'breakouts' | 'segments' | 'splices' | 'colours'
+  'breakouts' | 'segments' | 'splices' | 'colours' | 'bought' | 'cut' | 'repinned'
 > {
   readonly breakouts: readonly Breakout[];
   readonly segments: readonly HarnessSegment[];
   readonly splices: readonly SpliceSite[];
   readonly colours: readonly SettledColour[];
+  readonly bought: readonly BoughtHarness[];
+  readonly cut: readonly CutWire[];
+  readonly repinned: readonly RepinnedPlug[];
 }
 
 export type StoredEnd = StoredAssembly['from'];

@@ -59,6 +59,9 @@ const NONE: Plain = {
   segments: {},
   splices: {},
   colours: {},
+  bought: {},
+  cut: {},
+  repinned: {},
 };
 
 /** A document of which no harness is known, nor what leads through its connectors. */
@@ -328,13 +331,20 @@ describe('documents of older versions', () => {
     }
   });
 
-  test('version 15 knows nothing of what leads through connectors', () => {
+  test('version 15 knows nothing of connectors, bought looms, cut wires and kept plugs', () => {
     for (const { document } of demoBuilds) {
       const devices = Object.fromEntries(
         Object.entries(document.devices).map(([id, { ways: _, ...older }]) => [id, older]),
       );
-      const lifted = storedDocument({ ...document, version: 15, devices });
-      expect(lifted).toEqual({ ...bare(document), harness: document.harness });
+      const { bought: _, cut: __, repinned: ___, ...harness } = document.harness;
+      const segments = Object.fromEntries(
+        Object.entries(harness.segments).map(([id, { closed: ____, ...older }]) => [id, older]),
+      );
+      const older = { ...document, version: 15, devices, harness: { ...harness, segments } };
+      expect(storedDocument(older)).toEqual({
+        ...bare(document),
+        harness: { ...document.harness, bought: {}, cut: {}, repinned: {} },
+      });
     }
   });
 

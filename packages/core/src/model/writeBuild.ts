@@ -178,6 +178,12 @@ export function writeBuild(build: Build): BuildDocument {
       colours: Object.fromEntries(
         build.harness.colours.map(({ wireId, ...colour }) => [wireId, colour]),
       ),
+      bought: ordered(build.harness.bought, (loom) => ({ ...loom, legs: ordered(loom.legs) })),
+      cut: Object.fromEntries(build.harness.cut.map(({ wireId, ...wire }) => [wireId, wire])),
+      repinned: ordered(build.harness.repinned, (plug) => ({
+        ...plug,
+        cavities: ordered(plug.cavities),
+      })),
     },
     options: ordered(build.options, writeOption),
     acceptances: Object.fromEntries(

@@ -7,3 +7,4 @@ export * from './rankCorrelation.ts';
 export * from './seededNormal.ts';
 export * from './linearProgram.ts';
 export * from './minHeap.ts';
+export * from './sum.ts';

@@ -12,6 +12,7 @@ const places: readonly [FindingPlace, string][] = [
   [{ stage: 'wiring', pump: 'pump' }, 'wiring:pump'],
   [{ stage: 'wiring', feed: 'pump-feed', part: 'relay' }, 'wiring:pump-feed/relay'],
   [{ stage: 'wiring', part: 'main-fuse' }, 'wiring:main-fuse'],
+  [{ stage: 'looms', loom: 'engine' }, 'looms:engine'],
 ];
 
 describe('the place of a finding', () => {

@@ -13,6 +13,7 @@ export type FindingPlace =
   | { readonly stage: 'devices'; readonly signal: string }
   | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string }
   | { readonly stage: 'harness'; readonly segment?: string }
+  | { readonly stage: 'looms'; readonly loom: string }
   | { readonly stage: 'supply' | 'panel' }
   | { readonly stage: 'switching'; readonly switch?: string };
 
@@ -40,6 +41,8 @@ export function placeText(place: FindingPlace): string {
       return place.stage;
     case 'harness':
       return place.segment === undefined ? 'harness' : `harness:${place.segment}`;
+    case 'looms':
+      return `looms:${place.loom}`;
     case 'switching':
       return place.switch === undefined ? 'switching' : `switching:${place.switch}`;
     case 'demand':

@@ -1,5 +1,6 @@
 import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { refOf } from '../catalogue/index.ts';
+import { plainSegment } from '../harness/index.ts';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import type { Change, TrippedBuild } from './trippedBuilds.ts';
 
@@ -29,12 +30,7 @@ const ends = (from: string, to: string) => ({
 });
 const plain = {
   order: 90_000,
-  points: {},
-  cover: null,
-  heatSleeve: false,
-  loop: mm(0),
-  measured: null,
-  locked: false,
+  ...plainSegment,
 };
 const corner = (id: string, point: string, axis: string, value: number): Change => [
   segment(id, `points.${point}.${axis}`),
@@ -54,6 +50,9 @@ const with_ = (id: string, stored: object): Change => [
 ];
 
 const { air: _, ...withoutAir } = sandpiper.harness.segments;
+
+const loomLeg = (id: string, field: string): string =>
+  `harness.bought.stator-loom.legs.${id}.${field}`;
 
 const { ways } = lantern.devices['cab-connector']!;
 const withoutCrank = Object.fromEntries(
@@ -142,7 +141,11 @@ export const trippedHarness: readonly TrippedBuild[] = [
   {
     rule: 'hole.plug',
     finding: 'hole.plug:harness',
-    build: withValueAt(lantern, 'placements.cab-connector.z', mm(880)),
+    build: withValueAt(
+      withValueAt(lantern, 'placements.cab-connector.z', mm(880)),
+      'sheets.cab-floor-right.passThroughs.harness.bore',
+      mm(30),
+    ),
     soundBuild: lantern,
     curable: true,
   },
@@ -166,13 +169,21 @@ export const trippedHarness: readonly TrippedBuild[] = [
   {
     rule: 'connector.way',
     finding: 'connector.way:cab-studs',
-    build: withValueAt(lantern, 'devices.cab-studs.ways.8A', {
-      wireId: 'a wire that was',
-      fromHere: true,
+    build: withValueAt(lantern, 'devices.cab-studs.ways', {
+      ...lantern.devices['cab-studs']!.ways,
+      '8A': { wireId: 'a wire that was', fromHere: true },
     }),
     soundBuild: lantern,
     curable: true,
   },
+  trip('leg.short', 'stator-loom/fuse', [[loomLeg('fuse', 'length'), mm(700)]]),
+  trip('leg.long', 'stator-loom/fuse', [[loomLeg('fuse', 'length'), mm(1400)]]),
+  trip('leg.turned', 'stator-loom/ground', [[loomLeg('ground', 'leaves'), 'on']]),
+  trip('leg.unled', 'stator-loom/ground', [[loomLeg('ground', 'placementId'), 'tank-top']], {
+    curable: false,
+  }),
+  trip('harness.cut-short', '', [['harness.cut.air~1.length', mm(400)]]),
+  trip('segment.closed', 'coolant', [[segment('coolant', 'closed'), true]]),
   trip('splice.site', 'splice ecu:A04', [
     [
       'harness.splices',

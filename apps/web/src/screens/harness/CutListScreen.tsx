@@ -1,4 +1,4 @@
-import { type ToldWire, entryAt, formatMeasure } from '@brookrain/core';
+import { type ToldWire, cutTo, entryAt, formatMeasure } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { light, useLit } from '../../build/lit.ts';
@@ -6,6 +6,7 @@ import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { Downloads } from '../../ui/Downloads.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { Tick } from '../../ui/Tick.tsx';
 import { WireSwatch } from './WireSwatch.tsx';
 
 type Row = ToldWire & {
@@ -13,11 +14,14 @@ type Row = ToldWire & {
   readonly known: number;
   readonly colour: string;
   readonly via: string;
+  readonly made: 'to cut' | 'cut' | 'bought';
 };
+
+const asCut = (length: number) => ({ value: cutTo(length), unit: 'mm' });
 
 /** Every wire as it is cut: size, colour, length, from and to, and the segments that it runs through. */
 export function CutListScreen() {
-  const { id, document: build, evaluation } = useBuild();
+  const { id, document: build, stored, evaluation, edit } = useBuild();
   const [units] = useUnits();
   const { wireId } = useLit();
   const { wires, wireFigures, harness } = evaluation;
@@ -33,11 +37,33 @@ export function CutListScreen() {
       length: entryAt(wireFigures.length, i),
       known: entryAt(harness.uncertainty, i),
       colour: entryAt(harness.colours, i),
+      made: entryAt(harness.made, i),
       via: via(i) || (unled.has(wire.id) ? 'no way yet' : 'by itself'),
     }));
   }, [wires, wireFigures, harness, build.harness.segments]);
   const columns = useMemo(
     (): readonly DataColumn<Row>[] => [
+      {
+        key: 'made',
+        label: 'Cut',
+        sortBy: ({ made }) => made,
+        cell: ({ id: wire, name, made, length }) =>
+          made === 'bought' ? (
+            <span className="text-second">bought</span>
+          ) : (
+            <Tick
+              wordless
+              checked={made === 'cut'}
+              onChange={(cut) => {
+                const path = ['harness', 'cut', wire];
+                const value = { length: asCut(length) };
+                edit(cut ? { name: 'set', path, value } : { name: 'remove', path });
+              }}
+            >
+              {name} is cut
+            </Tick>
+          ),
+      },
       {
         key: 'wire',
         label: 'Wire',
@@ -92,15 +118,32 @@ export function CutListScreen() {
         cell: ({ via }) => via,
       },
     ],
-    [units],
+    [units, edit],
   );
+  const open = rows.filter(({ made }) => made === 'to cut');
   return (
     <Screen
       title="Cut list"
       lead="Every wire as it is cut: along its segments, with what its ends, breakouts and loops take, rounded up to 10 mm."
     >
-      <div className="mb-2">
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-2">
         <Downloads of="" file={`/api/builds/${id}/cut-list`} kinds={['csv', 'pdf']} />
+        <span className="text-[13px] text-second">
+          {open.length} of {rows.length} still to cut. A wire that is cut keeps its length, whatever
+          is moved.
+        </span>
+        <button
+          type="button"
+          className="act"
+          disabled={open.length === 0}
+          onClick={() => {
+            const lengths = open.map(({ id: wire, length }) => [wire, { length: asCut(length) }]);
+            const value = { ...stored.harness.cut, ...Object.fromEntries(lengths) };
+            edit({ name: 'set', path: ['harness', 'cut'], value });
+          }}
+        >
+          All are cut
+        </button>
       </div>
       <DataTable
         label="Wires"

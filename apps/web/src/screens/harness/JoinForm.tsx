@@ -1,4 +1,4 @@
-import { type SegmentEnd, freeKey } from '@brookrain/core';
+import { type SegmentEnd, freeKey, plainSegment } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { Select } from '../../ui/Select.tsx';
@@ -40,14 +40,9 @@ export function JoinForm({ select }: { select: (selection: HarnessSelection) => 
     const value = {
       order: Math.max(0, ...orders) + 1000,
       name,
+      ...plainSegment,
       from: a,
       to: b,
-      points: {},
-      cover: null,
-      heatSleeve: false,
-      loop: { value: 0, unit: 'mm' },
-      measured: null,
-      locked: false,
     };
     if (edit({ name: 'set', path: ['harness', 'segments', id], value }).ok) {
       setEnds([NONE, NONE]);

@@ -94,6 +94,7 @@ export function SegmentInspector({
         <FieldOf path={[...path, 'loop']} />
         <FieldOf path={[...path, 'measured']} />
         <FieldOf path={[...path, 'locked']} />
+        <FieldOf path={[...path, 'closed']} />
       </div>
       <PointFields
         handles={handles}

@@ -1,5 +1,5 @@
 import { type Catalogue, lookUp } from '../../catalogue/index.ts';
-import type { Build, FuelCircuit, InjectorRow } from '../../model/index.ts';
+import type { BoughtHarness, Build, FuelCircuit, InjectorRow } from '../../model/index.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import { controllerPart } from './controllerPart.ts';
@@ -18,6 +18,7 @@ import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
 import { sharedPartIds } from './sharedPartIds.ts';
 import { sharedParts } from './sharedParts.ts';
 import { impliedPart } from './impliedPart.ts';
+import { withBoughtSizes } from './boughtSizes.ts';
 import { withInlineConnectors } from './inlineConnectors.ts';
 import { withSplices } from './splices.ts';
 
@@ -33,6 +34,8 @@ export interface ElectricBuild extends Pick<
 > {
   readonly fuelCircuits: readonly WiredCircuit[];
   readonly injectorRows: readonly WiredRow[];
+  /** looms that are bought ready, whose wires are as thick as they are */
+  readonly bought?: readonly BoughtHarness[];
 }
 
 /** Ω from battery to where a wire was found, where nobody says. */
@@ -230,7 +233,8 @@ export function buildNetlist(input: {
     ground: CHASSIS,
     unassigned,
   };
-  return withInlineConnectors(withSplices(direct, decisions), present, decisions);
+  const parted = withInlineConnectors(withSplices(direct, decisions), present, decisions);
+  return withBoughtSizes(parted, document.bought ?? []);
 }
 
 function sourcesOf(document: ElectricBuild, catalogue: Catalogue): NetSource[] {

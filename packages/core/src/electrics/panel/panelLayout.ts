@@ -1,4 +1,5 @@
 import { type PanelHoles, type PanelRect, holesOf, overlap } from './holders.ts';
+import { sum } from '../../numerics/index.ts';
 
 /** Something that is bolted to a panel. Lengths m. */
 export interface PanelItem {
@@ -46,7 +47,6 @@ const FASTENER = { hole: 0.0065, inset: 0.011 } as const;
 /** A plate is so much wider than high where nobody says. */
 const SHAPE = 1.5;
 
-const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
 /** Plates come in steps of 10 mm. */
 const STEPS_A_METRE = 100;
 const steps = (value: number): number => Math.ceil(value * STEPS_A_METRE - 1e-9);

@@ -1,7 +1,6 @@
 import { defineFormula } from '../../results/index.ts';
 import { alternatorOutput, coveredFor, daysUntilFlat, supplyMargin } from './budget.ts';
-
-const sum = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0);
+import { sum } from '../../numerics/index.ts';
 
 export const totalLoad = defineFormula({
   name: 'total load',

@@ -11,6 +11,7 @@ export const netlist = stage({
     electric: slices.electric,
     fuelCircuits: slices.wiredCircuits,
     injectorRows: slices.wiredRows,
+    bought: slices.boughtLooms,
     catalogue: slices.catalogue,
   },
   run: ({ catalogue, electric, ...document }) =>

@@ -1,10 +1,11 @@
-import { coverParts, plugParts } from '../../harness/index.ts';
+import { coverParts, madeWires, plugParts } from '../../harness/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { components, map } from './vehicleStages.ts';
 import { electrics } from './electricStages.ts';
 import { harness } from './harnessStages.ts';
+import { led } from './ledStages.ts';
 import { fluids } from './fluidStages.ts';
 
 /** Every line as it is made. */
@@ -36,11 +37,13 @@ export const parts = stage({
     map,
     made,
     harness,
+    led,
     decided: slices.harness,
     vehicle: slices.vehicle,
     catalogue: slices.catalogue,
   },
-  run: ({ names, map: onMap, vehicle, electric, harness: laid, decided, ...read }) => {
+  run: ({ names, map: onMap, vehicle, electric, harness: laid, decided, led: ways, ...given }) => {
+    const read = { ...given, electrics: madeWires(given.electrics, ways) };
     const ends = plugParts({
       connectors: laid.connectors,
       electrics: read.electrics,

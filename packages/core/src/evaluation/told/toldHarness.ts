@@ -1,4 +1,4 @@
-import { colourText } from '../../harness/index.ts';
+import { type LegDirection, colourText } from '../../harness/index.ts';
 import type { Evaluation } from '../evaluate.ts';
 
 /** A segment as screens show it; its figures stand under its id. */
@@ -50,6 +50,15 @@ export interface ToldInline {
   readonly past: readonly { readonly wire: number; readonly fromHere: boolean }[];
 }
 
+/** A leg of a bought loom. */
+export interface ToldLeg {
+  readonly loomId: string;
+  readonly legId: string;
+  /** which way it turns off its trunk on the map; null: with it to the end, or not led */
+  readonly turns: LegDirection | null;
+  readonly isLed: boolean;
+}
+
 /** What of the harness screens show. */
 export interface ToldHarness {
   readonly bundles: readonly ToldBundle[];
@@ -60,8 +69,12 @@ export interface ToldHarness {
   readonly ways: readonly (readonly number[])[];
   /** how well the length of every wire is known, ± m, in their order; 0 where nothing is said */
   readonly uncertainty: readonly number[];
+  /** whether every wire is cut, or comes with a bought loom, in their order */
+  readonly made: readonly ('to cut' | 'cut' | 'bought')[];
   /** colour of every wire, in the order of the list of wires */
   readonly colours: readonly string[];
+  /** legs of bought looms; their figures stand under loom and leg */
+  readonly legs: readonly ToldLeg[];
   /** wires that the harness does not lead though it should, by id */
   readonly unled: readonly string[];
   /** splices of the netlist that sit nowhere yet: id and name */
@@ -86,6 +99,11 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
   );
   const numberOf = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i]));
   const lengthOf = new Map(led.segments.map(({ id, path }) => [id, path?.length ?? 1]));
+  const madeOf = new Map(
+    led.wires.map(
+      ({ wireId, leg, cut }) => [wireId, leg ? 'bought' : cut ? 'cut' : 'to cut'] as const,
+    ),
+  );
   const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
   return {
     bundles: harness.bundles.map(({ segmentId, wires, coverItem, heatSleeve, splices }) => ({
@@ -130,6 +148,13 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
     ways: electrics.wires.map(({ wire }) => ways.get(wire.id) ?? []),
     uncertainty: electrics.wires.map(({ wire }) => knownTo.get(wire.id) ?? 0),
     colours: electrics.wires.map(({ wire }) => colours.get(wire.id) ?? ''),
+    made: electrics.wires.map(({ wire }) => madeOf.get(wire.id) ?? 'to cut'),
+    legs: led.legs.map(({ loomId, legId, turns, way }) => ({
+      loomId,
+      legId,
+      turns: turns ?? null,
+      isLed: way !== undefined,
+    })),
     unled: led.unled,
     splices: electrics.netlist.parts.flatMap(({ sort, id, name }) =>
       sort === 'splice' ? [{ id, name }] : [],

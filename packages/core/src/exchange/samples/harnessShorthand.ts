@@ -50,7 +50,11 @@ export const segment = (
   loop: q(loop, 'length', 'mm'),
   measured: null,
   locked: false,
+  closed: false,
 });
+
+/** What no harness of these has. */
+export const asDrawn = { bought: [], cut: [], repinned: [] } as const;
 
 /** Where a splice sits: in a segment, per cent along it. */
 export const spliced = (
@@ -58,3 +62,22 @@ export const spliced = (
   segmentId: string,
   percent: number,
 ): Harness['splices'][number] => ({ spliceId, segmentId, share: q(percent, 'ratio', '%') });
+
+/** A leg of a loom that is kept: to where, how long, mm from the plug at which it leaves, and how. */
+export const leg = (
+  id: string,
+  name: string,
+  placementId: string,
+  length: number,
+  leavesAt: number,
+  leaves: Harness['bought'][number]['legs'][number]['leaves'],
+): Harness['bought'][number]['legs'][number] => ({
+  id,
+  name,
+  placementId,
+  length: q(length, 'length', 'mm'),
+  leavesAt: q(leavesAt, 'length', 'mm'),
+  leaves,
+  changed: q(0, 'length', 'mm'),
+  size: null,
+});

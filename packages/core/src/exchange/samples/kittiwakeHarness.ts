@@ -1,5 +1,5 @@
 import type { Harness } from '../../model/index.ts';
-import { atBreakout, atPlace, breakout, segment, spliced } from './harnessShorthand.ts';
+import { asDrawn, atBreakout, atPlace, breakout, segment, spliced } from './harnessShorthand.ts';
 import { q } from './shorthand.ts';
 
 /** The slack of a branch onto the engine or an upright. */
@@ -229,4 +229,5 @@ export const kittiwakeHarness: Harness = {
     spliced('splice inputs:A05', 'to-nose', 29),
   ],
   colours: [],
+  ...asDrawn,
 };

@@ -1,5 +1,5 @@
 import type { Harness } from '../../model/index.ts';
-import { atBreakout, atPlace, breakout, segment, spliced } from './harnessShorthand.ts';
+import { asDrawn, atBreakout, atPlace, breakout, segment, spliced } from './harnessShorthand.ts';
 
 /** The slack of a branch onto the engine. */
 const FLEXES = 80;
@@ -163,4 +163,5 @@ export const lanternHarness: Harness = {
     spliced('splice ign-brown:wire', 'across', 4),
   ],
   colours: [],
+  ...asDrawn,
 };

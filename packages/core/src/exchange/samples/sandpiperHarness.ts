@@ -1,5 +1,14 @@
 import type { Harness } from '../../model/index.ts';
-import { atBreakout, atPlace, breakout, segment, spliced } from './harnessShorthand.ts';
+import {
+  asDrawn,
+  atBreakout,
+  atPlace,
+  breakout,
+  leg,
+  segment,
+  spliced,
+} from './harnessShorthand.ts';
+import { q } from './shorthand.ts';
 
 /** The slack of a branch onto the engine. */
 const FLEXES = 80;
@@ -145,4 +154,21 @@ export const sandpiperHarness: Harness = {
     spliced('splice key:15', 'middle', 72),
   ],
   colours: [],
+  ...asDrawn,
+  bought: [
+    {
+      id: 'stator-loom',
+      name: 'Stator loom, kept',
+      placementId: 'stator-seat',
+      price: null,
+      legs: [
+        leg('fuse', 'To the main fuse', 'main-fuse', 1000, 440, 'on'),
+        leg('ground', 'To the ground on the block', 'block-stud', 950, 440, 'back'),
+      ],
+    },
+  ],
+  cut: [
+    { wireId: 'air~1', length: q(670, 'length', 'mm') },
+    { wireId: 'air~2', length: q(250, 'length', 'mm') },
+  ],
 };

@@ -26,10 +26,12 @@ import {
 import { inlineFigures } from '../connectors/inlineFigures.ts';
 import { type InlineLoad, inlineLoads } from '../connectors/inlineLoads.ts';
 import { harnessFigure } from '../figureNames.ts';
-import type { LedHarness, LedSegment } from '../lengths/ledHarness.ts';
+import type { LedHarness } from '../lengths/ledHarness.ts';
+import type { LedSegment } from '../lengths/ledSegment.ts';
 import type { BundleCover } from '../model.ts';
 import { entryAt, lastOf } from '../../numerics/index.ts';
 import { checkSegment } from './segmentCheck.ts';
+import { coveringSeconds } from './covering.ts';
 import { coverFor, coverOfSchool } from './coverOf.ts';
 import * as f from './formulas.ts';
 import { type LoomHole, loomHoles } from './passThroughs.ts';
@@ -87,15 +89,6 @@ const BEND_MOVING = 10;
 /** A contact and a splice, in the currency of the catalogue. */
 const CONTACT_PRICE = 0.35;
 const SPLICE_PRICE = 0.6;
-/** Seconds to cover a metre of each. */
-const COVERING: Readonly<Record<BundleCover, number>> = {
-  none: 0,
-  tape: 240,
-  conduit: 120,
-  braid: 420,
-  'heat-shrink': 900,
-};
-
 const isBend = (bend: { readonly radius: number }): boolean => bend.radius > 0;
 
 /** Bundles of a harness that is led, and its figures. Nothing is chosen here that stands in the build. */
@@ -392,7 +385,7 @@ function totals(
         splices,
         covered: together(made.map(({ length }) => length)),
         perMetre: byDefault(
-          made.map(({ bundle }) => COVERING[bundle.cover]),
+          made.map(({ bundle }) => coveringSeconds[bundle.cover]),
           'to cover a metre of each',
         ),
       },

@@ -1,10 +1,9 @@
 import { defineFormula } from '../../results/index.ts';
 import { heatGivenOff, resistanceAt } from '../../electrics/index.ts';
-import { findRoot } from '../../numerics/index.ts';
+import { findRoot, sum } from '../../numerics/index.ts';
 import { concentricLayers } from './concentricLayers.ts';
 import { packedDiameter } from './packedBundle.ts';
 
-const sum = (values: readonly number[]): number => values.reduce((total, each) => total + each, 0);
 const product = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((total, each, i) => total + each * (b[i] ?? 0), 0);
 

@@ -111,13 +111,15 @@ export function plugParts({ connectors, electrics, school, kept, catalogue }: Re
   for (const { partId, name, family, cavities, used } of connectors) {
     for (const { node } of cavities) inPlug.add(node);
     if (kept.has(partId)) continue;
-    const path = ['power'];
-    const housing = shelf.housing(family, cavities.length);
-    put(housing, `housing ${family}, ${cavities.length} ways`, name, path);
     const isUsed = new Set(used);
     const wires = cavities.flatMap(({ pin, node }) =>
       isUsed.has(pin) ? (ends.get(node) ?? []) : [],
     );
+    // All of it comes with a loom that is bought.
+    if (wires.length === 0) continue;
+    const path = ['power'];
+    const housing = shelf.housing(family, cavities.length);
+    put(housing, `housing ${family}, ${cavities.length} ways`, name, path);
     const sealed = shelf.has('seal', family);
     for (const { size } of wires) {
       const contact = shelf.forArea('contact', size.area, family);

@@ -1,4 +1,4 @@
-import { entryAt } from '../../numerics/index.ts';
+import { entryAt, sum } from '../../numerics/index.ts';
 import { defineFormula } from '../../results/index.ts';
 
 /** A wire lies a little longer in its bundle than the bundle is. */
@@ -7,8 +7,6 @@ export const LIES_LONGER = 1.02;
 export const PER_BREAKOUT = 0.015;
 /** Wires are cut in steps of, m. */
 export const CUT_STEP = 0.01;
-
-const sum = (values: readonly number[]): number => values.reduce((total, each) => total + each, 0);
 
 /** Up to the next step that a wire is cut in. */
 const upToStep = (length: number): number => Math.ceil(length / CUT_STEP - 1e-9) * CUT_STEP;
@@ -57,4 +55,22 @@ export const bestSegmentLength = defineFormula({
   compute: (i: { known: readonly number[] }) => entryAt(i.known, 0),
 });
 
-export const lengthFormulas = [wireInHarness, bestSegmentLength];
+export const wireInLeg = defineFormula({
+  name: 'length of a wire in a bought leg',
+  notation: 'L = length of the leg',
+  kind: 'length',
+  inputKinds: { leg: 'length' },
+  source: 'the wires of a loom that is bought are as long as the leg that they lie in',
+  compute: (i) => i.leg,
+});
+
+export const wireAsCut = defineFormula({
+  name: 'length of a wire that is cut',
+  notation: 'L = as cut',
+  kind: 'length',
+  inputKinds: { cut: 'length' },
+  source: 'a wire that is cut keeps its length, whatever is moved afterwards',
+  compute: (i) => i.cut,
+});
+
+export const lengthFormulas = [wireInHarness, bestSegmentLength, wireInLeg, wireAsCut];

@@ -1,62 +1,33 @@
 import type { DerivedWire, Netlist, WireEnd } from '../../electrics/index.ts';
-import type { HardPoint, Harness, HarnessSegment, Placement, Zone } from '../../model/index.ts';
+import type { HardPoint, Harness, Placement } from '../../model/index.ts';
 import {
   type Result,
   type Sourced,
   byDefault,
   derive,
-  entered,
-  following,
-  given,
   fromResult,
-  together,
+  given,
 } from '../../results/index.ts';
 import {
-  type RoutePath,
-  type RoutePoint,
-  type RouteRefusal,
-  developedLength,
+  type Vector,
   distanceBetween,
-  flat,
   lengthUncertainty,
   placeUncertainty,
   pointAt,
-  shapeOf,
-  vectorOf,
 } from '../../vehicle/index.ts';
-import type { Vector } from '../../vehicle/index.ts';
+import { type LedLeg, boughtLegs } from '../bought/boughtLegs.ts';
 import { harnessFigure } from '../figureNames.ts';
-import { type NodeKey, breakoutNode, nodeOfEnd, placeNode } from '../topology/harnessNode.ts';
+import { type NodeKey, placeNode } from '../topology/harnessNode.ts';
 import { HarnessTree, type TreePoint, type WayPart } from '../topology/harnessTree.ts';
-import { TWIST, endAllowance, isCable, isTwisted, layFactor, shieldedParts } from './allowances.ts';
-import * as f from './formulas.ts';
+import { isCable, shieldedParts } from './allowances.ts';
+import { type LedSegment, ledSegment, standingNodes } from './ledSegment.ts';
+import { WireLengthBook, type WireLengths } from './wireLength.ts';
 
 /** A length typed or measured is good to so much, m. */
 const BY_TAPE = 0.005;
 
-/** A segment as it runs over the vehicle. */
-export interface LedSegment {
-  readonly id: string;
-  readonly from: NodeKey;
-  readonly to: NodeKey;
-  /** corners with both ends */
-  readonly points: readonly RoutePoint[];
-  readonly refusals: readonly RouteRefusal[];
-  readonly path: RoutePath | undefined;
-  /** it runs from what moves with the engine to what does not, or back */
-  readonly crossesToEngine: boolean;
-  /** whether its ends are places with plugs or studs, or else breakouts */
-  readonly endsAtPlace: readonly [boolean, boolean];
-  /** zones of its two ends */
-  readonly zones: readonly [Zone, Zone];
-  /** best known, m */
-  readonly length: Result;
-  /** along the map, m */
-  readonly mapLength: Result;
-}
-
 /** A wire as it runs through the harness. */
-export interface LedWire {
+export interface LedWire extends WireLengths {
   readonly wireId: string;
   readonly parts: readonly WayPart[];
   readonly breakouts: number;
@@ -65,7 +36,6 @@ export interface LedWire {
   /** m along the segments, and straight from end to end */
   readonly wayLength: number;
   readonly straight: number;
-  readonly length: Result;
   /** how well that is known, m */
   readonly uncertainty: Result;
 }
@@ -80,6 +50,8 @@ export interface LedHarness {
   readonly loops: readonly string[];
   /** segments whose two ends are one place, or whose end is not there */
   readonly broken: readonly string[];
+  /** legs of looms that are bought */
+  readonly legs: readonly LedLeg[];
   readonly results: readonly Result[];
 }
 
@@ -89,94 +61,6 @@ export interface LedInput {
   readonly placements: readonly Placement[];
   /** places that were measured with a tape */
   readonly hardPoints: readonly HardPoint[];
-}
-
-/** Where a node of a harness stands. */
-export interface Standing {
-  readonly at: Vector;
-  readonly movesWithEngine: boolean;
-  readonly zone: Zone;
-}
-
-/** Where each node of a harness stands. */
-export function standingNodes({
-  harness,
-  placements,
-}: Pick<LedInput, 'harness' | 'placements'>): ReadonlyMap<NodeKey, Standing> {
-  return new Map<NodeKey, Standing>([
-    ...placements.map(
-      (place) =>
-        [
-          placeNode(place.id),
-          { at: vectorOf(place), movesWithEngine: place.movesWithEngine, zone: place.zone },
-        ] as const,
-    ),
-    ...harness.breakouts.map(
-      (breakout) =>
-        [
-          breakoutNode(breakout.id),
-          {
-            at: vectorOf(breakout),
-            movesWithEngine: breakout.movesWithEngine,
-            zone: breakout.zone,
-          },
-        ] as const,
-    ),
-  ]);
-}
-
-function ledSegment(
-  segment: HarnessSegment,
-  nodes: ReadonlyMap<NodeKey, Standing>,
-): LedSegment | undefined {
-  const from = nodeOfEnd(segment.from);
-  const to = nodeOfEnd(segment.to);
-  const [begin, end] = [nodes.get(from), nodes.get(to)];
-  if (!begin || !end) return undefined;
-  const points: readonly RoutePoint[] = [
-    { at: begin.at, radius: 0 },
-    ...segment.points.map((point) => ({ at: vectorOf(point), radius: point.radius.value })),
-    { at: end.at, radius: 0 },
-  ];
-  const shape = shapeOf(points);
-  // Bends that do not fit are told; until then it is as long as from corner to corner.
-  const radii = points.map(({ radius }) => (shape.ok ? radius : 0));
-  if (!shape.ok && !shapeOf(points.map(({ at }) => ({ at, radius: 0 }))).ok) return undefined;
-  const path = ['harness', 'segments', segment.id];
-  const of = { segment: segment.id };
-  const mapLength = derive({
-    figure: harnessFigure('segment.mapLength', of),
-    label: `${segment.name}, along the map`,
-    formula: developedLength,
-    inputs: {
-      points: following(flat(points.map(({ at }) => at)), path),
-      radii: following(radii, path),
-    },
-  });
-  const length = derive({
-    figure: harnessFigure('segment.length', of),
-    label: `${segment.name}, length`,
-    formula: f.bestSegmentLength,
-    inputs: {
-      known: together([
-        ...(segment.measured ? [entered(segment.measured, [...path, 'measured'])] : []),
-        mapLength,
-      ]),
-    },
-  });
-  return {
-    id: segment.id,
-    from,
-    to,
-    points,
-    refusals: shape.ok ? [] : shape.refusals,
-    path: shape.ok ? shape.path : undefined,
-    endsAtPlace: [segment.from.at === 'place', segment.to.at === 'place'],
-    zones: [begin.zone, end.zone],
-    crossesToEngine: begin.movesWithEngine !== end.movesWithEngine,
-    length,
-    mapLength,
-  };
 }
 
 /** The tree of a harness: what ways through it are looked up in. */
@@ -189,10 +73,8 @@ export const treeOf = (segments: readonly LedSegment[]): HarnessTree =>
 export function ledHarness(input: LedInput): LedHarness {
   const { netlist, harness } = input;
   const nodes = standingNodes(input);
-  const told = new Map(harness.segments.map((segment) => [segment.id, segment]));
   const segments = harness.segments.flatMap((segment) => ledSegment(segment, nodes) ?? []);
   const whole = new Set(segments.map(({ id }) => id));
-  const lengths = new Map(segments.map(({ id, length }) => [id, length]));
   const tree = treeOf(segments);
   const owner = new Map(
     netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
@@ -229,11 +111,13 @@ export function ledHarness(input: LedInput): LedHarness {
       ends.flatMap(({ from }) => from),
     );
   };
+  const legs = boughtLegs({
+    harness,
+    tree,
+    segments: new Map(segments.map((segment) => [segment.id, segment])),
+  });
   const shielded = shieldedParts(netlist.wires);
-  const lay = byDefault(
-    layFactor(harness.school),
-    harness.school === 'sealed' ? 'twisted layers, pitch ten diameters' : 'laid straight',
-  );
+  const book = new WireLengthBook({ harness, segments, legs, owner, shielded });
   const wires: LedWire[] = [];
   const unled: string[] = [];
   for (const wire of netlist.wires) {
@@ -245,16 +129,11 @@ export function ledHarness(input: LedInput): LedHarness {
       unled.push(wire.id);
       continue;
     }
-    const breakouts = way.through.length;
-    const twisted = isTwisted(wire, shielded);
-    const loops = way.parts.map(({ segmentId }): Sourced<number> => {
-      const loop = told.get(segmentId)?.loop ?? { value: 0 };
-      return entered(loop, ['harness', 'segments', segmentId, 'loop']);
-    });
     wires.push({
+      ...book.of(wire, way),
       wireId: wire.id,
       parts: way.parts,
-      breakouts,
+      breakouts: way.through.length,
       through: way.through,
       uncertainty: derive({
         figure: harnessFigure('wire.uncertainty', { wire: wire.id }),
@@ -264,20 +143,6 @@ export function ledHarness(input: LedInput): LedHarness {
       }),
       wayLength: way.length,
       straight: distanceBetween(placeOf(wire.from), placeOf(wire.to)),
-      length: derive({
-        figure: harnessFigure('wire.harnessLength', { wire: wire.id }),
-        label: `${wire.name}, length in the harness`,
-        formula: f.wireInHarness,
-        inputs: {
-          segments: together(way.parts.flatMap(({ segmentId }) => lengths.get(segmentId) ?? [])),
-          shares: sharesOf(way.parts, harness),
-          loops: together(loops),
-          twist: byDefault(twisted ? TWIST : 1, twisted ? 'twisted pair' : 'single'),
-          lay,
-          ends: allowancesOf(wire, owner),
-          breakouts: byDefault(breakouts, 'breakouts on its way'),
-        },
-      }),
     });
   }
   return {
@@ -285,30 +150,23 @@ export function ledHarness(input: LedInput): LedHarness {
     wires,
     unled,
     loops: tree.loops().map(({ id }) => id),
+    legs,
     broken: harness.segments.filter(({ id }) => !whole.has(id)).map(({ id }) => id),
     results: [
       ...segments.flatMap(({ mapLength, length }) => [mapLength, length]),
-      ...wires.flatMap(({ length, uncertainty }) => [length, uncertainty]),
+      ...wires.flatMap(({ length, needed, uncertainty }) => [
+        length,
+        ...(needed ? [needed] : []),
+        uncertainty,
+      ]),
+      ...legs.flatMap(({ length, needed, slack }) => [
+        length,
+        ...(needed ? [needed] : []),
+        ...(slack ? [slack] : []),
+      ]),
     ],
   };
 }
-
-const sharesOf = (parts: readonly WayPart[], { splices }: Harness): Sourced<readonly number[]> => {
-  const shares = parts.map(({ from, to }) => Math.abs(to - from));
-  const partly = parts.filter((_, i) => (shares[i] ?? 1) < 1);
-  return partly.length > 0 && splices.length > 0
-    ? following(shares, ['harness', 'splices'])
-    : byDefault(shares, 'the whole of each');
-};
-
-const allowancesOf = (
-  wire: DerivedWire,
-  owner: ReadonlyMap<string, Netlist['parts'][number]>,
-): Sourced<readonly number[]> =>
-  byDefault(
-    [wire.from, wire.to].map((end) => endAllowance(end, owner.get(end.node))),
-    '60 mm at a plug, 150 at a controller, 30 at a stud or splice',
-  );
 
 /** Lengths of wires in the harness, by wire, as inputs of other figures. */
 export type HarnessLengths = Readonly<Record<string, Sourced<number>>>;

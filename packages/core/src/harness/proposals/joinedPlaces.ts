@@ -3,6 +3,7 @@ import { quantity } from '../../quantities/index.ts';
 import { type Vector, distanceBetween, vectorOf } from '../../vehicle/index.ts';
 import { freeKey } from '../commands/index.ts';
 import type { SegmentEnd, StoredHarness } from '../model.ts';
+import { plainSegment } from '../plainSegment.ts';
 
 type Stored = StoredHarness['segments'][string];
 
@@ -36,12 +37,8 @@ export function joinedPlaces(input: {
       name: `To the ${name.toLowerCase()}`.slice(0, 80),
       from,
       to: { at: 'place', placementId },
-      points: {},
-      cover: null,
-      heatSleeve: false,
+      ...plainSegment,
       loop: quantity(place.movesWithEngine !== breakout.movesWithEngine ? LOOP : 0, 'length', 'mm'),
-      measured: null,
-      locked: false,
     };
   }
   return made;

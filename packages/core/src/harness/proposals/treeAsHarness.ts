@@ -18,8 +18,9 @@ import {
   wayAsPoints,
 } from '../../vehicle/index.ts';
 import { freeKey } from '../commands/index.ts';
-import { standingNodes } from '../lengths/ledHarness.ts';
+import { standingNodes } from '../lengths/ledSegment.ts';
 import type { SegmentEnd, StoredHarness } from '../model.ts';
+import { plainSegment } from '../plainSegment.ts';
 import { type NodeKey, breakoutNode, nodeOfEnd, placeNode } from '../topology/harnessNode.ts';
 import { HarnessTree } from '../topology/harnessTree.ts';
 import type { ProposedTree } from './corridorTree.ts';
@@ -214,12 +215,9 @@ export function treeAsHarness(
       name: `${named(from)} to ${named(to).toLowerCase()}`.slice(0, 80),
       from: endOf(from),
       to: endOf(to),
+      ...plainSegment,
       points: wayAsPoints(points.slice(1, -1)),
-      cover: null,
-      heatSleeve: false,
       loop: quantity(moves(from) !== moves(to) ? LOOP : 0, 'length', 'mm'),
-      measured: null,
-      locked: false,
     };
   });
   const wayLength = routes.reduce(

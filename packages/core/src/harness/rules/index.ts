@@ -1,4 +1,6 @@
 import type { HarnessRule } from '../checked.ts';
+import { cutShort, segmentClosed } from './asMade.ts';
+import { boughtLegRules } from './boughtLegs.ts';
 import { segmentCover, segmentCoverHeat, segmentHot } from './bundleRules.ts';
 import { colourTwice } from './colourTwice.ts';
 import { connectorPast, connectorWay } from './connectorWays.ts';
@@ -28,4 +30,7 @@ export const harnessRules: readonly HarnessRule[] = [
   holePlug,
   connectorPast,
   connectorWay,
+  ...boughtLegRules,
+  cutShort,
+  segmentClosed,
 ];

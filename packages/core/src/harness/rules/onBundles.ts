@@ -1,7 +1,7 @@
 import type { BuildFinding } from '../../model/index.ts';
 import type { Bundle } from '../bundles/bundleStage.ts';
 import type { HarnessChecked, HarnessRule } from '../checked.ts';
-import type { LedSegment } from '../lengths/ledHarness.ts';
+import type { LedSegment } from '../lengths/ledSegment.ts';
 
 /** A segment with its bundle. */
 export interface LaidBundle extends Bundle {

@@ -8,4 +8,7 @@ export const NO_HARNESS: Harness = {
   segments: [],
   splices: [],
   colours: [],
+  bought: [],
+  cut: [],
+  repinned: [],
 };

@@ -1,8 +1,18 @@
-import { type Plain, eachEntry } from './plain.ts';
+import { type Plain, eachEntry, plain } from './plain.ts';
 
-/** 16: what leads through connectors. */
-export const harnessAsBuilt = (document: Plain): Plain => ({
-  ...document,
-  version: 16,
-  devices: eachEntry(document['devices'], (device) => ({ ...device, ways: {} })),
-});
+/** 16: what leads through connectors, looms with fixed legs, what is made of the harness, kept plugs. */
+export const harnessAsBuilt = (document: Plain): Plain => {
+  const harness = plain(document['harness']);
+  return {
+    ...document,
+    version: 16,
+    devices: eachEntry(document['devices'], (device) => ({ ...device, ways: {} })),
+    harness: {
+      ...harness,
+      segments: eachEntry(harness['segments'], (segment) => ({ ...segment, closed: false })),
+      bought: {},
+      cut: {},
+      repinned: {},
+    },
+  };
+};

@@ -1,3 +1,4 @@
+import { sum } from '../../numerics/index.ts';
 import { defineFormula } from '../../results/index.ts';
 import { AT_ONCE, cuttingPlan } from '../buying/cutting/index.ts';
 import { clockingOf, pathThrough, scale, unflat } from '../../vehicle/index.ts';
@@ -12,8 +13,6 @@ export const exactCut = (i: {
   readonly adapters: readonly number[];
   readonly slack: number;
 }): number => {
-  const sum = (values: readonly number[]): number =>
-    values.reduce((total, each) => total + each, 0);
   return (i.length - sum(i.adapters)) * (1 + i.slack) - sum(i.cutOffs);
 };
 

@@ -19,7 +19,12 @@ import type { Vector } from '../geometry/vector.ts';
 import type { SheetAround, SpaceAround, VehicleAround } from '../obstacles/around.ts';
 import type { Obstacle, ObstacleKind, ObstacleShape } from '../obstacles/obstacle.ts';
 import type { SpaceUse } from '../slices/surroundings.ts';
-import { type PlacedComponent, sideAxes } from './placedComponent.ts';
+import {
+  type BodyFacts,
+  type BodyItem,
+  type PlacedComponent,
+  sideAxes,
+} from './placedComponent.ts';
 
 /** A thing near a component: where they come nearest, what lies between them and what should. */
 export interface NearComponent {
@@ -41,8 +46,8 @@ export interface FreeRoom {
 }
 
 /** What a component meets where it sits. */
-export interface ComponentCheck {
-  readonly component: PlacedComponent;
+export interface ComponentCheck<Item extends BodyFacts = BodyItem> {
+  readonly component: PlacedComponent<Item>;
   readonly near: Partial<Readonly<Record<ObstacleKind, NearComponent>>>;
   readonly nearest: NearComponent | undefined;
   readonly sheet: SheetAround | undefined;
@@ -127,17 +132,15 @@ const isInside = (room: OrientedBox, shape: ObstacleShape): boolean => {
  * A part on the engine sits within the envelope of the engine, and parts at one place stand for one
  * another until they get places of their own: that is not in its way.
  */
-const isInWay = (thing: Obstacle, { id, placement }: PlacedComponent): boolean =>
+type Where = Pick<PlacedComponent, 'id' | 'placement'>;
+
+const isInWay = (thing: Obstacle, { id, placement }: Where): boolean =>
   thing.kind === 'solid'
     ? !(thing.onEngine && placement.movesWithEngine)
     : !(thing.kind === 'component' && (thing.id === id || thing.path[1] === placement.id));
 
 /** What stands in a room: the name of the first thing. What moves leaves it when the engine stands. */
-function inRoom(
-  room: OrientedBox,
-  around: VehicleAround,
-  component: PlacedComponent,
-): string | undefined {
+function inRoom(room: OrientedBox, around: VehicleAround, component: Where): string | undefined {
   const free = shrunk(room);
   const bounds = boundsOfOriented(free);
   const thing = around.obstacles.find(
@@ -158,7 +161,7 @@ const sidesOf = (from: ServicedFrom): readonly Side[] => {
 
 /** A free room before one of several sides; the first that is free settles it. */
 function freeRoom(
-  component: PlacedComponent,
+  component: Where & Pick<PlacedComponent, 'body'>,
   around: VehicleAround,
   sides: readonly Side[],
   depth: number,
@@ -177,7 +180,10 @@ const overlaps = (body: OrientedBox, box: Box): boolean =>
   separationOf(body, orientedOf(box)) < -TOUCHING;
 
 /** Looks at what a component meets where it sits; of every kind of thing the one that leaves least. */
-export function checkComponent(component: PlacedComponent, around: VehicleAround): ComponentCheck {
+export function checkComponent<Item extends BodyFacts>(
+  component: PlacedComponent<Item>,
+  around: VehicleAround,
+): ComponentCheck<Item> {
   const { body, item } = component;
   const bounds = boundsOfOriented(body);
   const near: Partial<Record<ObstacleKind, NearComponent>> = {};
@@ -208,7 +214,9 @@ export function checkComponent(component: PlacedComponent, around: VehicleAround
     spaces: around.spaces.filter(({ box }) => overlaps(body, box)),
     service: freeRoom(component, around, sidesOf(component.servicedFrom), item.serviceRoom),
     plug:
-      'plugSide' in item ? freeRoom(component, around, [item.plugSide], item.plugRoom) : undefined,
+      item.plugSide !== undefined && item.plugRoom !== undefined
+        ? freeRoom(component, around, [item.plugSide], item.plugRoom)
+        : undefined,
     lowest: Math.min(...cornersOfBox(body).map((corner) => corner[2])),
   };
 }
@@ -220,7 +228,10 @@ export interface ComponentFault {
 }
 
 /** Whether a space is no good for what a component is. */
-export function offends({ component }: Pick<ComponentCheck, 'component'>, use: SpaceUse): boolean {
+export function offends(
+  { component }: Pick<ComponentCheck<BodyFacts>, 'component'>,
+  use: SpaceUse,
+): boolean {
   switch (use) {
     case 'splash':
       return !component.item.splashProof;
@@ -232,7 +243,7 @@ export function offends({ component }: Pick<ComponentCheck, 'component'>, use: S
 
 /** Everything that stands against where a component sits. */
 export const componentFaults = (
-  check: ComponentCheck,
+  check: ComponentCheck<BodyFacts>,
   { lowestAllowed }: Pick<VehicleAround, 'lowestAllowed'>,
 ): readonly ComponentFault[] => [
   ...Object.values(check.near)

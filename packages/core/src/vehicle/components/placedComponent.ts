@@ -24,13 +24,19 @@ export interface Port {
   readonly componentId: string | undefined;
 }
 
+/** What of an item says how much room it takes and asks. */
+export type BodyFacts = Pick<
+  BodyItem,
+  'bodyLength' | 'bodyWidth' | 'bodyHeight' | 'serviceRoom' | 'splashProof'
+> & { readonly plugSide?: Side; readonly plugRoom?: number };
+
 /** A part that sits at a place of the vehicle. */
-export interface PlacedComponent {
+export interface PlacedComponent<Item extends BodyFacts = BodyItem> {
   /** id of the element, or what it is of the power supply */
   readonly id: string;
   readonly name: string;
   readonly placement: Placement;
-  readonly item: BodyItem;
+  readonly item: Item;
   readonly body: OrientedBox;
   readonly carriesFuel: boolean;
   readonly servicedFrom: ServicedFrom;
@@ -88,7 +94,7 @@ export function sideOf(body: OrientedBox, side: Side): { at: Vector; direction: 
 }
 
 /** The box of an item that sits at a place. */
-export const bodyAt = (place: Placement, item: BodyItem): OrientedBox => ({
+export const bodyAt = (place: Placement, item: BodyFacts): OrientedBox => ({
   middle: vectorOf(place),
   axes: axesOf({ heading: place.heading?.value ?? 0, pitch: place.pitch?.value ?? 0 }),
   half: [item.bodyLength / 2, item.bodyWidth / 2, item.bodyHeight / 2],

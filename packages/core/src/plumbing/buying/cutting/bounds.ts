@@ -1,4 +1,5 @@
-import { type Bar, type Prepared, SAME, sum } from './problem.ts';
+import { sum } from '../../../numerics/index.ts';
+import { type Bar, type Prepared, SAME } from './problem.ts';
 
 /** The longest measure that every length is a multiple of, to a tenth of a millimetre; 0 where there is none. */
 export function commonStep(lengths: readonly number[]): number {

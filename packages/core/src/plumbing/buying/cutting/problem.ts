@@ -1,3 +1,4 @@
+import { sum } from '../../../numerics/index.ts';
 import { BadInput } from '../../../quantities/index.ts';
 
 /** What is to be cut, and from what; all lengths in m. */
@@ -64,9 +65,6 @@ export interface Prepared {
   readonly stock: readonly Bar[];
   readonly offcuts: readonly Bar[];
 }
-
-export const sum = (values: readonly number[]): number =>
-  values.reduce((total, each) => total + each, 0);
 
 function check({ pieces, stock, offcuts, kerf }: CuttingProblem): void {
   const longest = Math.max(0, ...stock, ...offcuts.map(({ length }) => length));

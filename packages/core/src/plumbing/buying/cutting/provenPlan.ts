@@ -1,3 +1,4 @@
+import { sum } from '../../../numerics/index.ts';
 import type { LinearProgram, ProgramSolver } from '../../../numerics/index.ts';
 import { COUNTED_OFFCUTS, boughtUpTo, commonStep } from './bounds.ts';
 import { type Grouped, type Pattern, WorthTable, grouped, inSteps } from './patterns.ts';
@@ -9,7 +10,6 @@ import {
   SAME,
   planOf,
   prepared,
-  sum,
 } from './problem.ts';
 import { cuttingPlan } from './searchedPlan.ts';
 import { valuedPlans } from './valuedPlans.ts';

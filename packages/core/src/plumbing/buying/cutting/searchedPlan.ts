@@ -1,3 +1,4 @@
+import { sum } from '../../../numerics/index.ts';
 import { type CapacityBounds, capacityBounds } from './bounds.ts';
 import {
   type Bar,
@@ -8,7 +9,6 @@ import {
   SAME,
   planOf,
   prepared,
-  sum,
 } from './problem.ts';
 
 /** A search that is walked in steps: it has a plan from the first step on. */

@@ -1,0 +1,116 @@
+import type { BuildCommand, BuildFinding } from '../../model/index.ts';
+import { quantity } from '../../quantities/index.ts';
+import type { Cure } from '../../results/index.ts';
+import type { HarnessChecked, HarnessRule } from '../checked.ts';
+import { type Repair, repairsOf } from '../repairs/repairs.ts';
+import { inSegment } from './onBundles.ts';
+
+const inHours = (hours: number): string =>
+  hours < 1 ? `${Math.max(1, Math.round(hours * 60))} min` : `${Math.round(hours * 10) / 10} h`;
+
+const asCure = ({ words, hours, changes }: Repair): Cure<BuildCommand> => ({
+  text: `${words} (about ${inHours(hours)})`,
+  command: { name: 'set-several', label: words, changes },
+});
+
+/** Wires that were cut and do not reach any more. */
+export const cutShort: HarnessRule = {
+  id: 'harness.cut-short',
+  source: 'a wire that is cut keeps its length; a wire pulled tight in its cover cannot be eased',
+  check: (checked) => {
+    const { led, electrics } = checked;
+    const short = led.wires.flatMap(({ wireId, length, needed, cut }) =>
+      cut && needed && needed.value - length.value > 1e-6
+        ? [{ wireId, missing: needed.value - length.value }]
+        : [],
+    );
+    const worst = [...short].sort((a, b) => b.missing - a.missing)[0];
+    if (!worst) return [];
+    const names = new Map(electrics.netlist.wires.map(({ id, name }) => [id, name]));
+    return [
+      {
+        id: 'harness.cut-short',
+        rule: 'harness.cut-short',
+        severity: 'warn',
+        where: { stage: 'harness' },
+        title: 'Wires that are cut no longer reach',
+        because:
+          `{count} of the wires that are cut ${short.length === 1 ? 'is' : 'are'} shorter than {their} way asks now: “${names.get(worst.wireId) ?? worst.wireId}” by {missing}`.replace(
+            '{their}',
+            short.length === 1 ? 'its' : 'their',
+          ),
+        numbers: {
+          count: { value: short.length, kind: 'count' },
+          missing: { value: worst.missing, kind: 'length' },
+        },
+        measured: { value: worst.missing, kind: 'length' },
+        limit: { value: 0, kind: 'length' },
+        worse: 'higher',
+        cures: () => repairsOf(checked).map(asCure),
+      },
+    ];
+  },
+};
+
+/** Wires that have to go into a cover that is closed already. */
+export const segmentClosed: HarnessRule = {
+  id: 'segment.closed',
+  source: 'as made: no wire is added to a cover that is closed without opening it',
+  check: ({ led, decidedHarness, electrics, harness }: HarnessChecked) => {
+    const names = new Map(electrics.netlist.wires.map(({ id, name }) => [id, name]));
+    return decidedHarness.segments.flatMap((segment): BuildFinding[] => {
+      if (!segment.closed) return [];
+      const fresh = led.wires.filter(
+        ({ cut, leg, parts }) =>
+          !cut && !leg && parts.some(({ segmentId }) => segmentId === segment.id),
+      );
+      const [first] = fresh;
+      if (!first) return [];
+      const length = harness.bundles.find(({ segmentId }) => segmentId === segment.id)?.length ?? 0;
+      return [
+        {
+          id: `segment.closed:${segment.id}`,
+          rule: 'segment.closed',
+          severity: 'note',
+          where: inSegment(segment.id),
+          title: 'A closed cover has to be opened',
+          because: `{count} ${fresh.length === 1 ? 'wire that is not cut yet goes' : 'wires that are not cut yet go'} through “${segment.name}”, whose cover is closed over {length}: ${names.get(first.wireId) ?? ''}${fresh.length > 1 ? ' and others' : ''}`,
+          numbers: {
+            count: { value: fresh.length, kind: 'count' },
+            length: { value: length, kind: 'length' },
+          },
+          measured: { value: fresh.length, kind: 'count' },
+          worse: 'higher',
+          cures: () => [
+            {
+              text: 'Open it',
+              command: {
+                name: 'set',
+                path: ['harness', 'segments', segment.id, 'closed'],
+                value: false,
+              },
+            },
+            ...(fresh.length === 1
+              ? [
+                  {
+                    text: 'The wire is in it already: it is cut as it is',
+                    command: {
+                      name: 'set',
+                      path: ['harness', 'cut', first.wireId],
+                      value: {
+                        length: quantity(
+                          Math.ceil(first.length.value * 1e3 - 1e-6),
+                          'length',
+                          'mm',
+                        ),
+                      },
+                    } as const,
+                  },
+                ]
+              : []),
+          ],
+        },
+      ];
+    });
+  },
+};
