@@ -25,7 +25,7 @@ export function writeCutList(input: {
       { title: 'To', width: 130 },
     ],
     lines.map((line) => [
-      '☐',
+      line.is === 'cut' ? '☑' : '☐',
       `${line.number}`,
       line.size,
       line.colour,

@@ -72,6 +72,18 @@ export class ExportsController {
     return this.send(response, id, PDF, { kind: 'cutListPdf', units });
   }
 
+  @Get('kept-plugs.csv')
+  @PaperRoute('Kept plugs, cavity by cavity, as CSV', CSV, 'One line per cavity')
+  keptPlugsCsv(@Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.send(response, id, CSV, { kind: 'keptPlugsCsv' });
+  }
+
+  @Get('kept-plugs.pdf')
+  @PaperRoute('Kept plugs, cavity by cavity, as PDF', PDF, 'Before and after, with room to tick')
+  keptPlugsPdf(@Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.send(response, id, PDF, { kind: 'keptPlugsPdf' });
+  }
+
   @Get('switching.csv')
   @PaperRoute('When everything that is switched is on, as CSV', CSV, 'One line per relay, output')
   switching(@Param('id') id: string, @Res() response: Response): Promise<void> {

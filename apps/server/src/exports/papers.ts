@@ -9,6 +9,7 @@ import {
   panelDrawing,
   partsList,
   readBuild,
+  repinningList,
   schematicSvg,
   shoppingList,
   switchingList,
@@ -18,6 +19,7 @@ import { notFound } from '../errors.ts';
 import { buyingRows, writeBuying } from './buyingSheet.ts';
 import { writeCards } from './cardSheet.ts';
 import { csvText } from './csvText.ts';
+import { writeKeptPlugs } from './keptPlugsSheet.ts';
 import { writeCutList } from './cutListSheet.ts';
 import { drawingDxf } from './drawingDxf.ts';
 import { writeFixing } from './fixingSheet.ts';
@@ -104,6 +106,18 @@ export const papers = {
         buildName: source.build.document.name,
         lines: cutLines(source),
         units: source.units,
+      }),
+    ),
+  keptPlugsCsv: ({ build }) => ({
+    body: csvText(repinningList(readBuild(build.document))),
+    rest: '-kept-plugs.csv',
+  }),
+  keptPlugsPdf: (source) =>
+    pages(source, 'kept plugs', '-kept-plugs.pdf', (sheet) =>
+      writeKeptPlugs({
+        sheet,
+        buildName: source.build.document.name,
+        lines: repinningList(readBuild(source.build.document)),
       }),
     ),
   switching: ({ evaluation }) => ({

@@ -98,6 +98,21 @@ const Harness = named(
   'HarnessScreen',
   stage('harness'),
 );
+const Places = named(
+  () => import('../screens/places/PlacesScreen.tsx'),
+  'PlacesScreen',
+  stage('find-a-place'),
+);
+const KeptPlugs = named(
+  () => import('../screens/harness/KeptPlugsScreen.tsx'),
+  'KeptPlugsScreen',
+  stage('kept-plugs'),
+);
+const Threading = named(
+  () => import('../screens/harness/ThreadingScreen.tsx'),
+  'ThreadingScreen',
+  stage('threading'),
+);
 const Looms = named(
   () => import('../screens/harness/LoomsScreen.tsx'),
   'LoomsScreen',
@@ -216,6 +231,9 @@ export const router = createBrowserRouter([
           { path: 'schools', Component: Schools },
           { path: 'harness', Component: Harness },
           { path: 'looms', Component: Looms },
+          { path: 'threading', Component: Threading },
+          { path: 'kept-plugs', Component: KeptPlugs },
+          { path: 'find-a-place', Component: Places },
           { path: 'cut-list', Component: CutList },
           { path: 'plugs', Component: Plugs },
           { path: 'schematic', Component: Schematic },

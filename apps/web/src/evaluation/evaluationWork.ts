@@ -41,9 +41,6 @@ import {
   type Uncertainty,
   type UncertaintyOptions,
   type WireGain,
-  type SegmentSheet,
-  type ComparedSchool,
-  type HarnessProgress,
   type WireSheet,
   compareFuels,
   compareSchools,
@@ -78,15 +75,13 @@ import {
   toldEvaluation,
   readBuild,
   variantLadder,
-  segmentSheet,
-  compareHarnessSchools,
-  proposeHarness,
-  proposedSplices,
   wireSheet,
   waysOfLine,
   placedComponents,
   shielding,
 } from '@brookrain/core';
+import { harnessWork } from './harnessWork.ts';
+import { beginRun, leaveRun, stepThrough } from './longRuns.ts';
 
 const evaluator = createEvaluator();
 let catalogue: Catalogue = { items: [] };
@@ -145,34 +140,6 @@ const worker = {
     told = now;
     return { told: delta, ripple: moved };
   },
-  /** A segment of the harness cut through. */
-  segment(document: BuildDocument, segmentId: string): SegmentSheet | undefined {
-    const { harness, electrics } = evaluationOf(document);
-    return segmentSheet(harness, electrics, segmentId);
-  },
-  /** The harness of a build in every school. */
-  harnessSchools(document: BuildDocument): readonly ComparedSchool[] {
-    const { electrics, map } = evaluationOf(document);
-    const { harness, placements, hardPoints, devices, controllers, power, brief } =
-      readBuild(document);
-    return compareHarnessSchools({
-      netlist: electrics.netlist,
-      electrics,
-      harness,
-      placements,
-      hardPoints,
-      electric: { devices, controllers },
-      power,
-      around: map.around,
-      ambientHot: brief.ambientHot.value,
-      catalogue,
-    });
-  },
-  /** Where the splices of a build sit with the least copper. */
-  splices(document: BuildDocument): ReturnType<typeof proposedSplices> {
-    const { led, electrics } = evaluationOf(document);
-    return proposedSplices({ led, electrics, harness: readBuild(document).harness });
-  },
   /** The limit ladder of a build: asked for once its evaluation has been shown. */
   ladder(document: BuildDocument): Ladder {
     return limitLadder(checkedOf(document));
@@ -214,13 +181,8 @@ const worker = {
   },
 };
 
-/** Counts the runs asked for; one that is not the newest any more is left. */
-let newestRun = 0;
 const DRAWS_AT_ONCE = 100;
 const TRIES_AT_ONCE = 40;
-/** Lets messages in: a cancel, or the next evaluation. */
-const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
-
 const sameLine = (a: RouteOf, b: RouteOf): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** What separate calls start from; the evaluator knows the build that is open. */
@@ -234,14 +196,12 @@ const longWork = {
     options: UncertaintyOptions,
     onProgress: (done: number) => void,
   ): Promise<Uncertainty | undefined> {
-    newestRun += 1;
-    const own = newestRun;
+    const going = beginRun();
     const run = startUncertainty(checkedOf(document), options);
     while (run.done < run.total) {
       run.step(DRAWS_AT_ONCE);
       onProgress(run.done);
-      await breath();
-      if (own !== newestRun) return undefined;
+      if (!(await going.goesOn())) return undefined;
     }
     return run.outcome();
   },
@@ -340,25 +300,21 @@ const longWork = {
     wish: SetWish,
     onProgress: (tried: number, combinations: number) => void,
   ): Promise<SetAnswer | undefined> {
-    newestRun += 1;
-    const own = newestRun;
+    const going = beginRun();
     const search = startCheapestSet(checkedOf(document), wish);
     while (!search.answer) {
       search.step(TRIES_AT_ONCE);
       onProgress(search.tried, search.combinations);
-      await breath();
-      if (own !== newestRun) return undefined;
+      if (!(await going.goesOn())) return undefined;
     }
     return search.answer;
   },
   /** Looks for ways of a line over the map; undefined when it was cancelled or asked for anew. */
-  async ways(
+  ways(
     document: BuildDocument,
     of: RouteOf,
     onProgress: (progress: AutoRouteProgress) => void,
   ): Promise<AutoRouteProgress['ways'] | undefined> {
-    newestRun += 1;
-    const own = newestRun;
     const { map, vehicle } = checkedOf(document);
     const build = readBuild(document);
     const search = waysOfLine({
@@ -375,43 +331,15 @@ const longWork = {
       map,
       vehicle,
     });
-    for (let step = search.next(); ; step = search.next()) {
-      if (step.done) return step.value;
-      onProgress(step.value);
-      await breath();
-      if (own !== newestRun) return undefined;
-    }
+    return stepThrough(search, onProgress);
   },
-  /** Looks for a harness that joins all at which wires end; undefined when cancelled. */
-  async proposedHarness(
-    document: BuildDocument,
-    onProgress: (progress: HarnessProgress) => void,
-  ): Promise<HarnessProgress | undefined> {
-    newestRun += 1;
-    const own = newestRun;
-    const { electrics, map } = evaluationOf(document);
-    const { harness, placements, power, mountingLines, vehicle } = readBuild(document);
-    const search = proposeHarness({
-      netlist: electrics.netlist,
-      harness,
-      placements,
-      rootPlacementId: power.ecuPlacementId,
-      around: map.around,
-      mountingLines,
-      vehicle,
-    });
-    for (let step = search.next(); ; step = search.next()) {
-      if (step.done) return step.value;
-      onProgress(step.value);
-      await breath();
-      if (own !== newestRun) return undefined;
-    }
-  },
-  cancelRun(): void {
-    newestRun += 1;
-  },
+  cancelRun: leaveRun,
 };
 
 /** Everything the page asks of the worker; it knows the build that was evaluated last. */
-export const evaluationWork = { ...worker, ...longWork };
+export const evaluationWork = {
+  ...worker,
+  ...longWork,
+  ...harnessWork(evaluationOf, () => catalogue),
+};
 export type EvaluationWork = typeof evaluationWork;

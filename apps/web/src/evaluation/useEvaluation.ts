@@ -1,6 +1,7 @@
 import {
   type AutoRouteProgress,
   type HarnessProgress,
+  type PlacesProgress,
   type BuildDocument,
   type Catalogue,
   type Ladder,
@@ -81,6 +82,17 @@ export async function lookForHarness(
 ): Promise<HarnessProgress | undefined> {
   const worker = await withCatalogue(catalogue);
   return worker.proposedHarness(document, proxy(onProgress));
+}
+
+/** Looks for places at which a part could sit; undefined when cancelled. */
+export async function lookForPlaces(
+  document: BuildDocument,
+  catalogue: Catalogue,
+  placementId: string,
+  onProgress: (progress: PlacesProgress) => void,
+): Promise<PlacesProgress | undefined> {
+  const worker = await withCatalogue(catalogue);
+  return worker.places(document, placementId, proxy(onProgress));
 }
 
 /** The circuits of a build over the demand map. */

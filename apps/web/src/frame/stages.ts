@@ -75,10 +75,13 @@ export const phaseList: readonly Phase[] = [
     stages: [
       { id: 'harness', name: 'Harness', keys: 'm' },
       { id: 'looms', name: 'Bought looms', keys: '' },
+      { id: 'kept-plugs', name: 'Kept plugs', keys: '' },
     ],
     pages: [
+      { id: 'find-a-place', name: 'Find a place', keys: '' },
       { id: 'plugs', name: 'Plugs and holes', keys: '' },
       { id: 'cut-list', name: 'Cut list', keys: '' },
+      { id: 'threading', name: 'Threading', keys: '' },
     ],
   },
   {

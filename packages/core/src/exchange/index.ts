@@ -4,5 +4,6 @@ export * from './samples/index.ts';
 export * from './partsList.ts';
 export * from './switchingList.ts';
 export * from './cutList.ts';
+export * from './repinning.ts';
 export * from './wireList.ts';
 export * from './fileTypes.ts';

@@ -51,6 +51,7 @@ const with_ = (id: string, stored: object): Change => [
 
 const { air: _, ...withoutAir } = sandpiper.harness.segments;
 
+const legOf = (id: string) => sandpiper.harness.bought['stator-loom']!.legs[id]!;
 const loomLeg = (id: string, field: string): string =>
   `harness.bought.stator-loom.legs.${id}.${field}`;
 
@@ -182,6 +183,33 @@ export const trippedHarness: readonly TrippedBuild[] = [
   trip('leg.unled', 'stator-loom/ground', [[loomLeg('ground', 'placementId'), 'tank-top']], {
     curable: false,
   }),
+  {
+    rule: 'repin.twice',
+    finding: 'repin.twice:instruments/c7',
+    build: withValueAt(
+      lantern,
+      'harness.repinned.instruments.cavities.c7.after',
+      'Tachometer from the ECU',
+    ),
+    soundBuild: lantern,
+    curable: true,
+  },
+  // With plugs on at both ends no sleeve of braid goes on between them.
+  trip('threading.blocked', 'coils BS6', [
+    ['harness.school', 'braided'],
+    [
+      'harness.bought',
+      {
+        coils: {
+          order: 2000,
+          name: 'Coil loom',
+          placementId: 'ecu',
+          price: null,
+          legs: { coils: { ...legOf('fuse'), placementId: 'coil-seat' } },
+        },
+      },
+    ],
+  ]),
   trip('harness.cut-short', '', [['harness.cut.air~1.length', mm(400)]]),
   trip('segment.closed', 'coolant', [[segment('coolant', 'closed'), true]]),
   trip('splice.site', 'splice ecu:A04', [

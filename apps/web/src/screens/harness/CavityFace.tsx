@@ -2,8 +2,8 @@ import { type FaceSide, type ToldConnector, cavityFace } from '@brookrain/core';
 import { paintOf } from './wirePaint.ts';
 
 /** Pitch and radius of a cavity as drawn, and the edge round them. */
-const PITCH = 22;
-const RADIUS = 8.5;
+const PITCH = 27;
+const RADIUS = 11.5;
 const EDGE = 12;
 /** A face is never drawn wider than this. */
 const WIDEST = 264;
@@ -70,16 +70,16 @@ export function CavityFace({
                 strokeDasharray={wire === null ? '2 2' : undefined}
               />
               {stripe !== undefined && (
-                <rect x={cx - RADIUS} y={cy + 3} width={2 * RADIUS} height={3} fill={stripe} />
+                <rect x={cx - RADIUS} y={cy + 5} width={2 * RADIUS} height={3.5} fill={stripe} />
               )}
               <text
                 x={cx}
-                y={cy + 2.6}
+                y={cy + 3}
                 textAnchor="middle"
-                fontSize={pin.length > 3 ? 6 : 7.5}
+                fontSize={pin.length > 3 ? 7.5 : 9}
                 fill="var(--ink)"
                 stroke="var(--paper)"
-                strokeWidth={wire === null ? 0 : 2.2}
+                strokeWidth={wire === null ? 0 : 2.6}
                 paintOrder="stroke"
               >
                 {pin}
@@ -99,7 +99,7 @@ export function CavityFace({
           Turn it round
         </button>
       </figcaption>
-      <p className="text-[13px] text-second">
+      <p className="mt-1 text-[13px] text-second">
         Arranged by its count of ways; the numbers on the housing have the last word.
       </p>
     </figure>

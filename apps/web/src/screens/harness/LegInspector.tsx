@@ -49,7 +49,7 @@ export function LegInspector({ loom, leg }: { loom: BoughtHarness; leg: BoughtLe
           label="Wire"
           value={leg.size?.id ?? BY_RULES}
           choices={[
-            { value: BY_RULES, label: 'as the rules ask' },
+            { value: BY_RULES, label: 'by rules' },
             ...wires.map(({ id, size }) => ({ value: id, label: size })),
           ]}
           onChoose={(id) => {

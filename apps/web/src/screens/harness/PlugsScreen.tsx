@@ -140,7 +140,7 @@ export function PlugsScreen() {
             <table className="mt-2 w-full text-left text-[13px]">
               <thead>
                 <tr>
-                  <th className="font-normal text-second">Cavity</th>
+                  <th className="pr-2 font-normal text-second">Cavity</th>
                   <th className="font-normal text-second">Wire</th>
                 </tr>
               </thead>

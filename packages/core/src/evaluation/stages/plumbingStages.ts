@@ -1,4 +1,4 @@
-import { coverParts, madeWires, plugParts } from '../../harness/index.ts';
+import { coverParts, keptParts, madeWires, plugParts } from '../../harness/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
@@ -48,11 +48,7 @@ export const parts = stage({
       connectors: laid.connectors,
       electrics: read.electrics,
       school: decided.school,
-      kept: new Set(
-        [...electric.devices, ...electric.controllers]
-          .filter(({ state }) => state === 'kept')
-          .map(({ id }) => id),
-      ),
+      kept: keptParts(electric),
       catalogue: read.catalogue,
     });
     return partsNeeded({

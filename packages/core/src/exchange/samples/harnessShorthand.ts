@@ -81,3 +81,22 @@ export const leg = (
   changed: q(0, 'length', 'mm'),
   size: null,
 });
+
+/** A plug that is kept: cavity, what was in it, what is in it then. */
+export const keptPlug = (
+  id: string,
+  name: string,
+  placementId: string,
+  rows: readonly (readonly [cavity: string, before: string, after: string])[],
+): Harness['repinned'][number] => ({
+  id,
+  name,
+  placementId,
+  cavities: rows.map(([cavity, before, after]) => ({
+    id: `c${cavity}`,
+    cavity,
+    before,
+    after,
+    cut: false,
+  })),
+});

@@ -1,5 +1,13 @@
 import type { Harness } from '../../model/index.ts';
-import { asDrawn, atBreakout, atPlace, breakout, segment, spliced } from './harnessShorthand.ts';
+import {
+  asDrawn,
+  atBreakout,
+  atPlace,
+  breakout,
+  keptPlug,
+  segment,
+  spliced,
+} from './harnessShorthand.ts';
 
 /** The slack of a branch onto the engine. */
 const FLEXES = 80;
@@ -164,4 +172,15 @@ export const lanternHarness: Harness = {
   ],
   colours: [],
   ...asDrawn,
+  repinned: [
+    keptPlug('instruments', 'Instrument plug', 'dash', [
+      ['1', 'Permanent red', 'Permanent red'],
+      ['2', 'Ignition, brown', 'Ignition, brown'],
+      ['3', 'Points, green', 'Tachometer from the ECU'],
+      ['4', 'Oil warning switch, white', ''],
+      ['5', 'Temperature sender, blue', 'Temperature sender, blue'],
+      ['6', 'Choke lamp, grey', 'Check lamp from the ECU'],
+      ['7', '', ''],
+    ]),
+  ],
 };

@@ -14,6 +14,7 @@ import type { InlineLoad } from '../connectors/inlineLoads.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
 import type { LedSegment } from '../lengths/ledSegment.ts';
 import { placeNode } from '../topology/harnessNode.ts';
+import { sidesOf } from '../topology/sidesOf.ts';
 import type { Bundle } from './bundleStage.ts';
 import { GROMMET } from './grommet.ts';
 import { packedDiameter } from './packedBundle.ts';
@@ -75,37 +76,15 @@ export interface LoomHole {
   readonly results: readonly Result[];
 }
 
-/** Places on the side of a segment that has fewer plugs. */
+/** Plugs on the side of a segment that has fewer of them. */
 function behind(
   segmentId: string,
   led: LedHarness,
   connectors: readonly HarnessConnector[],
 ): readonly HarnessConnector[] {
-  const cut = led.segments.find(({ id }) => id === segmentId);
-  if (!cut) return [];
-  const reach = (start: string): Set<string> => {
-    const found = new Set([start]);
-    const open = [start];
-    for (let node = open.pop(); node !== undefined; node = open.pop()) {
-      for (const segment of led.segments) {
-        if (segment.id === segmentId) continue;
-        for (const [a, b] of [
-          [segment.from, segment.to],
-          [segment.to, segment.from],
-        ] as const) {
-          if (a !== node || found.has(b)) continue;
-          found.add(b);
-          open.push(b);
-        }
-      }
-    }
-    return found;
-  };
-  const sides = [cut.from, cut.to].map((start) => {
-    const nodes = reach(start);
-    return connectors.filter(({ placementId }) => nodes.has(placeNode(placementId)));
-  });
-  const [one, other] = sides;
+  const [one, other] = sidesOf(segmentId, led.segments).map((nodes) =>
+    connectors.filter(({ placementId }) => nodes.has(placeNode(placementId))),
+  );
   return (one?.length ?? 0) <= (other?.length ?? 0) ? (one ?? []) : (other ?? []);
 }
 

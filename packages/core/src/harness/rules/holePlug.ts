@@ -1,5 +1,5 @@
 import type { BuildFinding } from '../../model/index.ts';
-import { quantity } from '../../quantities/index.ts';
+import { holeOpenedTo } from '../../vehicle/index.ts';
 import { plugDiameter } from '../connectors/plugSize.ts';
 import { harnessFigure } from '../figureNames.ts';
 import type { HarnessRule } from '../checked.ts';
@@ -18,10 +18,6 @@ export const holePlug: HarnessRule = {
       const connector = electrics.netlist.parts.find(({ id }) => id === hole.connectorId);
       const what = connector ?? plug;
       if (!what || !needed || segmentId === undefined || hole.bore >= needed.value) return [];
-      const sheet = vehicle.sheets.find(({ passThroughs }) =>
-        passThroughs.some(({ id }) => id === hole.id),
-      );
-      const millimetres = Math.ceil(needed.value * 1e3 - 1e-9);
       return [
         {
           id: `hole.plug:${hole.id}`,
@@ -41,19 +37,10 @@ export const holePlug: HarnessRule = {
           measured: { value: hole.bore, kind: 'length' },
           limit: { value: needed.value, kind: 'length' },
           worse: 'lower',
-          cures: () =>
-            sheet
-              ? [
-                  {
-                    text: `Open “${hole.name}” to ${millimetres} mm`,
-                    command: {
-                      name: 'set',
-                      path: ['sheets', sheet.id, 'passThroughs', hole.id, 'bore'],
-                      value: quantity(millimetres, 'length', 'mm'),
-                    },
-                  },
-                ]
-              : [{ text: 'Fit the plug after its wires are through' }],
+          cures: () => [
+            ...holeOpenedTo(vehicle.sheets, hole.id, needed.value),
+            ...(connector ? [] : [{ text: 'Fit the plug after its wires are through' }]),
+          ],
         },
       ];
     }),

@@ -5,10 +5,12 @@ import { segmentCover, segmentCoverHeat, segmentHot } from './bundleRules.ts';
 import { colourTwice } from './colourTwice.ts';
 import { connectorPast, connectorWay } from './connectorWays.ts';
 import { holePlug } from './holePlug.ts';
+import { repinnedTwice } from './repinned.ts';
 import { segmentNearRules } from './segmentNear.ts';
 import { segmentSheet } from './segmentSheet.ts';
 import { segmentBend, segmentFlex, segmentMeasured, segmentShape } from './segmentShape.ts';
 import { spliceSite } from './spliceSite.ts';
+import { threadingBlocked } from './threading.ts';
 import { harnessLoop, harnessMass, harnessUnled } from './wholeHarness.ts';
 
 /** Every check of the harness. */
@@ -33,4 +35,6 @@ export const harnessRules: readonly HarnessRule[] = [
   ...boughtLegRules,
   cutShort,
   segmentClosed,
+  repinnedTwice,
+  threadingBlocked,
 ];

@@ -60,3 +60,26 @@ export const widerHole = ({ sheet, hole, room }: SheetCrossing): Cure<BuildComma
           },
         },
       ];
+
+/** A hole of a sheet opened to what has to go through it, m; nothing where it is not there. */
+export function holeOpenedTo(
+  sheets: readonly Sheet[],
+  holeId: string,
+  needed: number,
+): Cure<BuildCommand>[] {
+  return sheets.flatMap(({ id, passThroughs }) => {
+    const hole = passThroughs.find((each) => each.id === holeId);
+    if (!hole) return [];
+    const millimetres = Math.ceil(needed * 1e3 - 1e-9);
+    return [
+      {
+        text: `Open “${hole.name}” to ${millimetres} mm`,
+        command: {
+          name: 'set',
+          path: ['sheets', id, 'passThroughs', holeId, 'bore'],
+          value: quantity(millimetres, 'length', 'mm'),
+        },
+      } as const,
+    ];
+  });
+}

@@ -17,7 +17,7 @@ import { routeHole, routeSheet } from './routeSheet.ts';
 import { routeCabin, routeCrush } from './routeSpace.ts';
 import { ventSag } from './ventSag.ts';
 
-export { boreFor, newHole, widerHole } from './holeCures.ts';
+export { boreFor, holeOpenedTo, newHole, widerHole } from './holeCures.ts';
 export { slideAlongRail } from './otherSite.ts';
 
 /** Checks of what runs over the vehicle. */

@@ -1,0 +1,104 @@
+import {
+  type BuildDocument,
+  type Catalogue,
+  type ComparedSchool,
+  type Evaluation,
+  type HarnessProgress,
+  type PlacesProgress,
+  type SegmentSheet,
+  type ThreadingOrder,
+  bodyForPlace,
+  compareHarnessSchools,
+  findPlaces,
+  harnessThreading,
+  proposeHarness,
+  proposedSplices,
+  readBuild,
+  segmentSheet,
+} from '@brookrain/core';
+import { stepThrough } from './longRuns.ts';
+
+/** What the page asks of the worker about the harness, from the evaluation of a build. */
+export const harnessWork = (
+  evaluationOf: (document: BuildDocument) => Evaluation,
+  catalogueNow: () => Catalogue,
+) => ({
+  /** A segment of the harness cut through. */
+  segment(document: BuildDocument, segmentId: string): SegmentSheet | undefined {
+    const { harness, electrics } = evaluationOf(document);
+    return segmentSheet(harness, electrics, segmentId);
+  },
+  /** The harness of a build in every school. */
+  harnessSchools(document: BuildDocument): readonly ComparedSchool[] {
+    const { electrics, map } = evaluationOf(document);
+    const { harness, placements, hardPoints, devices, controllers, power, brief } =
+      readBuild(document);
+    return compareHarnessSchools({
+      netlist: electrics.netlist,
+      electrics,
+      harness,
+      placements,
+      hardPoints,
+      electric: { devices, controllers },
+      power,
+      around: map.around,
+      ambientHot: brief.ambientHot.value,
+      catalogue: catalogueNow(),
+    });
+  },
+  /** In which order sleeves and holes are passed and plugs are fitted. */
+  threading(document: BuildDocument): ThreadingOrder {
+    const { led, harness } = evaluationOf(document);
+    const { harness: decided, power } = readBuild(document);
+    return harnessThreading({
+      led,
+      harness,
+      bought: decided.bought,
+      rootPlacementId: power.ecuPlacementId,
+    });
+  },
+  /** Where the splices of a build sit with the least copper. */
+  splices(document: BuildDocument): ReturnType<typeof proposedSplices> {
+    const { led, electrics } = evaluationOf(document);
+    return proposedSplices({ led, electrics, harness: readBuild(document).harness });
+  },
+  /** Looks for a harness that joins all at which wires end; undefined when cancelled. */
+  proposedHarness(
+    document: BuildDocument,
+    onProgress: (progress: HarnessProgress) => void,
+  ): Promise<HarnessProgress | undefined> {
+    const { electrics, map } = evaluationOf(document);
+    const { harness, placements, power, mountingLines, vehicle } = readBuild(document);
+    const search = proposeHarness({
+      netlist: electrics.netlist,
+      harness,
+      placements,
+      rootPlacementId: power.ecuPlacementId,
+      around: map.around,
+      mountingLines,
+      vehicle,
+    });
+    return stepThrough(search, onProgress);
+  },
+  /** Looks for places at which a part could sit; undefined when cancelled. */
+  places(
+    document: BuildDocument,
+    placementId: string,
+    onProgress: (progress: PlacesProgress) => void,
+  ): Promise<PlacesProgress | undefined> {
+    const { electrics, led, map, panel } = evaluationOf(document);
+    const build = readBuild(document);
+    const components = map.components.map(({ component }) => component);
+    const catalogue = catalogueNow();
+    const { devices } = build;
+    const search = findPlaces({
+      ...build,
+      placementId,
+      body: bodyForPlace({ placementId, components, devices, panel, catalogue }),
+      netlist: electrics.netlist,
+      segments: led.segments,
+      around: map.around,
+    });
+    return stepThrough(search, onProgress);
+  },
+});

@@ -1,0 +1,8 @@
+import type { Build } from '../../model/index.ts';
+
+/** Devices and controllers that stay as they are. */
+export const keptParts = ({
+  devices,
+  controllers,
+}: Pick<Build, 'devices' | 'controllers'>): ReadonlySet<string> =>
+  new Set([...devices, ...controllers].filter(({ state }) => state === 'kept').map(({ id }) => id));

@@ -1,0 +1,73 @@
+import type { BoughtHarness } from '../../model/index.ts';
+import type { Bundle, HarnessDesign } from '../bundles/bundleStage.ts';
+import { plugDiameter } from '../connectors/plugSize.ts';
+import type { LedHarness } from '../lengths/ledHarness.ts';
+import { type Opening, type ThreadingOrder, threadingOrder } from './threadingOrder.ts';
+
+/** Covers that are slid on from an end; tape and conduit go round what lies there. */
+const slidOn = ({ coverItem, heatSleeve }: Bundle) =>
+  [coverItem, heatSleeve].flatMap((item) =>
+    item && item.form !== 'tape' && item.form !== 'conduit' ? [item] : [],
+  );
+
+/** Everything that parts of a harness are put through. */
+export const openingsOf = ({
+  bundles,
+  holes,
+}: Pick<HarnessDesign, 'bundles' | 'holes'>): readonly Opening[] => [
+  ...bundles.flatMap((bundle) =>
+    bundle.wires.length === 0
+      ? []
+      : slidOn(bundle).map((item): Opening => ({
+          id: `${bundle.segmentId} ${item.id}`,
+          kind: 'sleeve',
+          thingId: item.id,
+          name: `${item.designation} over “${bundle.name}”`,
+          segmentId: bundle.segmentId,
+          size: item.bundleMax,
+        })),
+  ),
+  ...holes.flatMap(({ id, name, bore, segments, connectorId }) =>
+    connectorId === undefined
+      ? segments.map((segmentId): Opening => ({
+          id: `${id} ${segmentId}`,
+          kind: 'hole',
+          thingId: id,
+          name: `“${name}”`,
+          segmentId,
+          size: bore,
+        }))
+      : [],
+  ),
+];
+
+/** In which order a harness is threaded and its ends are fitted. */
+export function harnessThreading(input: {
+  readonly led: Pick<LedHarness, 'segments'>;
+  readonly harness: HarnessDesign;
+  /** looms that come with their plugs on */
+  readonly bought: readonly BoughtHarness[];
+  readonly rootPlacementId: string;
+}): ThreadingOrder {
+  const { led, harness, bought, rootPlacementId } = input;
+  const fixed = new Set(
+    bought.flatMap(({ placementId, legs }) => [placementId, ...legs.map((leg) => leg.placementId)]),
+  );
+  return threadingOrder({
+    segments: led.segments.map(({ id, from, to, length }) => ({
+      id,
+      from,
+      to,
+      length: length.value,
+    })),
+    openings: openingsOf(harness),
+    plugs: harness.connectors.map((plug) => ({
+      id: plug.id,
+      name: plug.name,
+      placementId: plug.placementId,
+      diameter: plugDiameter(plug),
+      fixed: fixed.has(plug.placementId),
+    })),
+    rootPlacementId,
+  });
+}
