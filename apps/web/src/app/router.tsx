@@ -113,6 +113,11 @@ const Threading = named(
   'ThreadingScreen',
   stage('threading'),
 );
+const AddLater = named(
+  () => import('../screens/harness/AddLaterScreen.tsx'),
+  'AddLaterScreen',
+  stage('add-later'),
+);
 const Looms = named(
   () => import('../screens/harness/LoomsScreen.tsx'),
   'LoomsScreen',
@@ -231,6 +236,7 @@ export const router = createBrowserRouter([
           { path: 'schools', Component: Schools },
           { path: 'harness', Component: Harness },
           { path: 'looms', Component: Looms },
+          { path: 'add-later', Component: AddLater },
           { path: 'threading', Component: Threading },
           { path: 'kept-plugs', Component: KeptPlugs },
           { path: 'find-a-place', Component: Places },

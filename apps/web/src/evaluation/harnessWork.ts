@@ -1,4 +1,5 @@
 import {
+  type Addition,
   type BuildDocument,
   type Catalogue,
   type ComparedSchool,
@@ -11,12 +12,20 @@ import {
   compareHarnessSchools,
   findPlaces,
   harnessThreading,
+  lateAdditions,
+  newestOf,
   proposeHarness,
   proposedSplices,
   readBuild,
   segmentSheet,
 } from '@brookrain/core';
 import { stepThrough } from './longRuns.ts';
+
+/** A device that is to be added, and where. */
+export interface AddedLater {
+  readonly itemId: string;
+  readonly placementId: string;
+}
 
 /** What the page asks of the worker about the harness, from the evaluation of a build. */
 export const harnessWork = (
@@ -56,6 +65,15 @@ export const harnessWork = (
       bought: decided.bought,
       rootPlacementId: power.ecuPlacementId,
     });
+  },
+  /** Ways to add a device to the harness as it is made; none for what is no device. */
+  additions(document: BuildDocument, { itemId, placementId }: AddedLater): readonly Addition[] {
+    const { electrics, led, harness } = evaluationOf(document);
+    const catalogue = catalogueNow();
+    const item = newestOf(catalogue, 'device').find(({ id }) => id === itemId);
+    if (!item) return [];
+    const build = readBuild(document);
+    return lateAdditions({ build, item, placementId, electrics, led, harness, catalogue });
   },
   /** Where the splices of a build sit with the least copper. */
   splices(document: BuildDocument): ReturnType<typeof proposedSplices> {

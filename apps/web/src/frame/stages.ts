@@ -82,6 +82,7 @@ export const phaseList: readonly Phase[] = [
       { id: 'plugs', name: 'Plugs and holes', keys: '' },
       { id: 'cut-list', name: 'Cut list', keys: '' },
       { id: 'threading', name: 'Threading', keys: '' },
+      { id: 'add-later', name: 'Add later', keys: '' },
     ],
   },
   {

@@ -1,3 +1,4 @@
+export * from './additions/lateAdditions.ts';
 export * from './bought/boughtLegs.ts';
 export * from './bought/madeWires.ts';
 export * from './bundles/bundleStage.ts';

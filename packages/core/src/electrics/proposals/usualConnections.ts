@@ -6,13 +6,19 @@ import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 type Wired = Pick<Build, 'power' | 'devices' | 'grounds'>;
 type Connections = Record<string, Connection>;
 
+/** A controller that a device may be wired to. */
+interface Unit {
+  readonly id: string;
+  readonly item: EcuItem;
+}
+
 /** How many devices are on a pin of the ECU already. */
-function usedBy({ devices }: Wired, pin: string): number {
+function usedBy({ devices }: Wired, controllerId: string, pin: string): number {
   return devices.reduce(
     (sum, { connections }) =>
       sum +
       Object.values(connections).filter(
-        (to) => to.to === 'controller' && to.controllerId === ENGINE_CONTROLLER && to.pin === pin,
+        (to) => to.to === 'controller' && to.controllerId === controllerId && to.pin === pin,
       ).length,
     0,
   );
@@ -21,13 +27,13 @@ function usedBy({ devices }: Wired, pin: string): number {
 /** The pin of a kind that fewest are on. */
 function leastUsed(
   build: Wired,
-  item: EcuItem,
+  { id: controllerId, item }: Unit,
   capability: 'sensor-ground' | 'reference-5v',
 ): Connection | undefined {
   const [pin] = item.pins
     .filter(({ capabilities }) => capabilities.includes(capability))
-    .sort((a, b) => usedBy(build, a.id) - usedBy(build, b.id));
-  return pin && { to: 'controller', controllerId: ENGINE_CONTROLLER, pin: pin.id, locked: false };
+    .sort((a, b) => usedBy(build, controllerId, a.id) - usedBy(build, controllerId, b.id));
+  return pin && { to: 'controller', controllerId, pin: pin.id, locked: false };
 }
 
 /**
@@ -41,13 +47,18 @@ export function usualConnections(input: {
   readonly item: DeviceItem;
   /** fuse, relay or stud that is to feed it */
   readonly supply: Connection | undefined;
+  /** the controller that it is wired to; the engine’s where none is told */
+  readonly controller?: Unit;
 }): Connections {
   const { build, catalogue, item, supply } = input;
-  const unit = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
+  const unit = input.controller ?? {
+    id: ENGINE_CONTROLLER,
+    item: lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu'),
+  };
   const [ground] = build.grounds;
   const toController: Connection = {
     to: 'controller',
-    controllerId: ENGINE_CONTROLLER,
+    controllerId: unit.id,
     pin: '',
     locked: false,
   };

@@ -2,6 +2,7 @@ import { sum } from '../../numerics/index.ts';
 import { quantity } from '../../quantities/index.ts';
 import type { HarnessChecked } from '../checked.ts';
 import { coveringSeconds } from '../bundles/covering.ts';
+import { OPENED, WORK_ON_WIRE } from './work.ts';
 
 /** A way to make wires reach again, with the work that it is. */
 export interface Repair {
@@ -10,12 +11,9 @@ export interface Repair {
   readonly changes: readonly { readonly path: readonly string[]; readonly value: unknown }[];
 }
 
-/** Work on one loop, on one splice with its shrink, on one new wire with its ends, h. */
+/** Work on one loop, and on one splice with its shrink, h. */
 const LOOP = 0.05;
 const SPLICE = 0.25;
-const NEW_WIRE = 0.2;
-/** Opening a cover and closing it again takes so many times as long as closing it once. */
-const OPENED = 1.6;
 
 const mm = (metres: number) => quantity(Math.round(metres * 1e4) / 10, 'length', 'mm');
 
@@ -60,7 +58,7 @@ export function repairsOf({ led, decidedHarness, harness }: HarnessChecked): rea
     },
     {
       words: `Cut ${short.length === 1 ? 'it' : `the ${short.length}`} anew`,
-      hours: NEW_WIRE * short.length + opening(along),
+      hours: WORK_ON_WIRE * short.length + opening(along),
       changes: [
         {
           path: ['harness', 'cut'],

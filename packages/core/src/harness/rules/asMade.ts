@@ -52,6 +52,19 @@ export const cutShort: HarnessRule = {
   },
 };
 
+/** The wires that are cut, as they are stored. */
+const asCut = ({ cut }: HarnessChecked['decidedHarness']) =>
+  Object.fromEntries(cut.map(({ wireId, length }) => [wireId, { length }]));
+
+/** Wires as they are cut now, up to the next millimetre. */
+const cutNow = (wires: HarnessChecked['led']['wires']) =>
+  Object.fromEntries(
+    wires.map(({ wireId, length }) => [
+      wireId,
+      { length: quantity(Math.ceil(length.value * 1e3 - 1e-6), 'length', 'mm') },
+    ]),
+  );
+
 /** Wires that have to go into a cover that is closed already. */
 export const segmentClosed: HarnessRule = {
   id: 'segment.closed',
@@ -90,24 +103,17 @@ export const segmentClosed: HarnessRule = {
                 value: false,
               },
             },
-            ...(fresh.length === 1
-              ? [
-                  {
-                    text: 'The wire is in it already: it is cut as it is',
-                    command: {
-                      name: 'set',
-                      path: ['harness', 'cut', first.wireId],
-                      value: {
-                        length: quantity(
-                          Math.ceil(first.length.value * 1e3 - 1e-6),
-                          'length',
-                          'mm',
-                        ),
-                      },
-                    } as const,
-                  },
-                ]
-              : []),
+            {
+              text:
+                fresh.length === 1
+                  ? 'It is in there already: cut as it is'
+                  : 'They are in there already: cut as they are',
+              command: {
+                name: 'set',
+                path: ['harness', 'cut'],
+                value: { ...asCut(decidedHarness), ...cutNow(fresh) },
+              },
+            },
           ],
         },
       ];
