@@ -43,3 +43,33 @@ test('the cut list is taken away as CSV and PDF', async ({ request, server }) =>
   expect(pdf.ok()).toBe(true);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });
+
+test('a place is found and taken, a wire is marked as cut; both are there after a reload', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server}/builds/sandpiper/find-a-place`);
+  await page.getByRole('button', { name: 'Look for places' }).click();
+  await page.getByRole('button', { name: 'Put it into region 2' }).click();
+  await expect(page.locator('header')).toContainText('revision 2');
+  await page.reload();
+  await expect(page.locator('header')).toContainText('revision 2');
+
+  await page.goto(`${server}/builds/sandpiper/cut-list`);
+  const table = page.getByRole('table', { name: 'Wires' });
+  await table.getByRole('button', { name: 'Wire', exact: true }).click();
+  const tick = page.getByRole('checkbox', { name: 'Air sensor, Signal is cut' });
+  await expect(tick).toBeChecked();
+  await tick.click();
+  await expect(tick).not.toBeChecked();
+  await expect(page.locator('header')).toContainText('revision 3');
+});
+
+test('kept plugs are taken away as CSV and PDF', async ({ request, server }) => {
+  const csv = await request.get(`${server}/api/builds/lantern/kept-plugs.csv`);
+  const lines = (await csv.text()).trim().split(/\r?\n/);
+  expect(lines).toHaveLength(8);
+  expect(lines[3]).toContain('taken out; new wire');
+  const pdf = await request.get(`${server}/api/builds/lantern/kept-plugs.pdf`);
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});

@@ -74,8 +74,8 @@ export const phaseList: readonly Phase[] = [
     name: 'Harness',
     stages: [
       { id: 'harness', name: 'Harness', keys: 'm' },
-      { id: 'looms', name: 'Bought looms', keys: '' },
-      { id: 'kept-plugs', name: 'Kept plugs', keys: '' },
+      { id: 'looms', name: 'Bought looms', keys: 'x' },
+      { id: 'kept-plugs', name: 'Kept plugs', keys: 'k' },
     ],
     pages: [
       { id: 'find-a-place', name: 'Find a place', keys: '' },

@@ -17,7 +17,8 @@ const serviceabilities: Readonly<Record<HarnessSchool, Serviceability>> = {
 
 /** One school on a build: SI, price in the currency of the catalogue. */
 export interface ComparedSchool {
-  readonly school: HarnessSchool;
+  /** bought: the looms that the build has, adapted, and the rest made as it is decided */
+  readonly school: HarnessSchool | 'bought';
   readonly chosen: boolean;
   readonly copperLength: number;
   readonly mass: number;
@@ -35,8 +36,13 @@ export function compareHarnessSchools(
   input: LedInput &
     Omit<Parameters<typeof bundleStage>[0], 'led' | 'harness'> & { readonly catalogue: Catalogue },
 ): readonly ComparedSchool[] {
-  return harnessSchools.map((school): ComparedSchool => {
-    const harness: Harness = { ...input.harness, school };
+  const isBought = input.harness.bought.length > 0;
+  const schools: readonly ComparedSchool['school'][] = isBought
+    ? ['bought', ...harnessSchools]
+    : harnessSchools;
+  return schools.map((school): ComparedSchool => {
+    const harness: Harness =
+      school === 'bought' ? input.harness : { ...input.harness, school, bought: [] };
     const led = ledHarness({ ...input, harness });
     const design: HarnessDesign = bundleStage({ ...input, harness, led });
     const value = (key: string): number =>
@@ -44,14 +50,14 @@ export function compareHarnessSchools(
     const laid = design.bundles.filter(({ wires }) => wires.length > 0);
     return {
       school,
-      chosen: school === input.harness.school,
+      chosen: school === (isBought ? 'bought' : input.harness.school),
       copperLength: value(harnessFigure('harness.copperLength').key),
       mass: value(harnessFigure('harness.weight').key),
       price: value(harnessFigure('harness.cost').key),
       hours: value(harnessFigure('harness.hours').key),
       thickest: Math.max(0, ...laid.map(({ diameter }: Bundle) => diameter)),
       uncovered: laid.filter(({ cover, coverItem }) => cover !== 'none' && !coverItem).length,
-      serviceability: serviceabilities[school],
+      serviceability: serviceabilities[harness.school],
     };
   });
 }

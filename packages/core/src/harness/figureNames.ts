@@ -11,6 +11,7 @@ export const harnessFigure = figureNames({
   'segment.bundle': 'segment.{segment}.bundle',
   'segment.diameter': 'segment.{segment}.diameter',
   'segment.bend': 'segment.{segment}.bend',
+  'segment.ties': 'segment.{segment}.ties',
   'segment.sleeve': 'segment.{segment}.sleeve',
   'segment.temperature': 'segment.{segment}.temperature',
   'passThrough.bore': 'passThrough.{passThrough}.bore',

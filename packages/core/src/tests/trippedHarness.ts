@@ -114,6 +114,7 @@ export const trippedHarness: readonly TrippedBuild[] = [
   trip('segment.measured', 'front', [[segment('front', 'measured'), { value: 1.4, unit: 'mm' }]], {
     curable: false,
   }),
+  trip('segment.laced', 'cross', [[segment('cross', 'cover'), 'none']]),
   trip('segment.cover', 'cross', [], {
     catalogue: covers((item) => ({ ...item, bundleMax: 0.01 })),
   }),

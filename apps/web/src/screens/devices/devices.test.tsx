@@ -4,16 +4,13 @@ import { type BuildDocument, kittiwake, lantern } from '@brookrain/core';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
+import { choose } from '../../tests/choose.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { PinsScreen } from '../pins/PinsScreen.tsx';
 import { WiresScreen } from '../wires/WiresScreen.tsx';
 import { DevicesScreen } from './DevicesScreen.tsx';
 
 afterEach(cleanup);
-const choose = async (name: string | RegExp, option: string): Promise<void> => {
-  await userEvent.click(await screen.findByRole('combobox', { name }));
-  await userEvent.click(await screen.findByRole('option', { name: option }));
-};
 
 describe('devices', () => {
   test('show the way of each pin to battery, ground or controller', async () => {

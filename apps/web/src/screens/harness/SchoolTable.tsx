@@ -11,6 +11,8 @@ export function SchoolTable({ words }: { words: Readonly<Record<HarnessSchool, s
   const { document: build, edit } = useBuild();
   const [units] = useUnits();
   const { answer: schools } = useWorkerAnswer(ask, '');
+  const named = (school: ComparedSchool['school']): string =>
+    school === 'bought' ? 'Bought and adapted' : words[school];
   if (!schools || build.harness.segments.length === 0) return null;
   const rows: readonly (readonly [string, (school: ComparedSchool) => string])[] = [
     ['Wire', (s) => formatMeasure({ value: s.copperLength, kind: 'length' }, units)],
@@ -35,7 +37,7 @@ export function SchoolTable({ words }: { words: Readonly<Record<HarnessSchool, s
               <th />
               {schools.map(({ school, chosen }) => (
                 <th key={school} className="px-2 py-1 font-medium" aria-current={chosen}>
-                  {words[school]}
+                  {named(school)}
                   {chosen && <span className="text-moss"> · chosen</span>}
                 </th>
               ))}
@@ -54,9 +56,9 @@ export function SchoolTable({ words }: { words: Readonly<Record<HarnessSchool, s
             ))}
             <tr className="border-t border-hair">
               <th />
-              {schools.map(({ school, chosen }) => (
+              {schools.map(({ school }) => (
                 <td key={school} className="px-2 py-1">
-                  {!chosen && (
+                  {school !== 'bought' && school !== build.harness.school && (
                     <button
                       type="button"
                       className="act"
@@ -74,6 +76,9 @@ export function SchoolTable({ words }: { words: Readonly<Record<HarnessSchool, s
         </table>
       </div>
       <p className="mt-1 text-[13px] text-second">
+        {build.harness.bought.length === 0
+          ? 'Enter a bought loom to see it beside these. '
+          : 'The others are made without the looms that are bought. '}
         Sealed and laid in layers is the toughest and keeps water out; it cannot be changed later
         and has to be right the first time.
       </p>

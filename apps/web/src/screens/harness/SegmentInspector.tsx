@@ -68,6 +68,7 @@ export function SegmentInspector({
           ['Outside', harnessFigure('segment.diameter', of)],
           ['Bend at least', harnessFigure('segment.bend', of)],
           ['Cover, size', harnessFigure('segment.sleeve', of)],
+          ['Ties', harnessFigure('segment.ties', of)],
           ['Hottest inside', harnessFigure('segment.temperature', of)],
         ]}
       />

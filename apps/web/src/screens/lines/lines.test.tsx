@@ -4,6 +4,7 @@ import { type BuildDocument, kittiwake, lantern, withValueAt } from '@brookrain/
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
+import { choose } from '../../tests/choose.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { BuyingScreen } from '../buying/BuyingScreen.tsx';
 import { CardScreen } from './CardScreen.tsx';
@@ -12,10 +13,6 @@ import { LinesScreen } from './LinesScreen.tsx';
 afterEach(cleanup);
 const open = (build: BuildDocument, of: string) =>
   renderInBuild(build, <LinesScreen />, `/?of=${of}`);
-const choose = async (name: string, option: string): Promise<void> => {
-  await userEvent.click(await screen.findByRole('combobox', { name }));
-  await userEvent.click(await screen.findByRole('option', { name: option }));
-};
 const ref = (id: string) => ({ id, revision: 1 });
 
 describe('lines', () => {

@@ -30,7 +30,7 @@ describe('the schematic', () => {
     expect(screen.getByText(/no wires cross/)).toBeTruthy();
     await userEvent.click(screen.getByRole('combobox', { name: 'Sheet' }));
     await userEvent.click(await screen.findByRole('option', { name: 'Cooling' }));
-    const drawing = await sheet(/^Cooling: 17 wires/);
+    const drawing = await sheet(/^Cooling: 20 wires/);
     expect(drawing.textContent).toContain('Relay, fan 1');
     expect(screen.getByRole('link', { name: 'SVG' }).getAttribute('href')).toBe(
       '/api/builds/test/schematic/cooling.svg',
@@ -68,7 +68,7 @@ describe('the schematic', () => {
     light({ partId: 'fan-1' });
     renderInBuild(lantern, <SchematicScreen />);
     await userEvent.click(await screen.findByRole('radio', { name: 'By device' }));
-    const drawing = await sheet(/^Fan 1: 8 wires/);
+    const drawing = await sheet(/^Fan 1: 9 wires/);
     for (const name of ['Main fuse', 'Power stud', 'Fuse, fan 1', 'Relay, fan 1', 'Leat 34']) {
       expect(drawing.textContent).toContain(name);
     }

@@ -47,7 +47,7 @@ export const lanternHarness: Harness = {
       'Across behind the seats',
       [atBreakout('cab'), atBreakout('cab-left')],
       [[2255, -300, 985]],
-      { radius: 60 },
+      { radius: 60, cover: 'none' },
     ),
     segment('main-fuse', 'To the main fuse', [atBreakout('cab-left'), atPlace('main-fuse')]),
     segment(

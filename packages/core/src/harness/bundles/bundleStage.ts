@@ -1,4 +1,4 @@
-import type { Catalogue, CoverItem, WireItem } from '../../catalogue/index.ts';
+import type { Catalogue, CoverItem } from '../../catalogue/index.ts';
 import { type ElectricDesign, type SizedWire, zoneTemperature } from '../../electrics/index.ts';
 import type { Harness } from '../../model/index.ts';
 import {
@@ -31,7 +31,7 @@ import type { LedSegment } from '../lengths/ledSegment.ts';
 import type { BundleCover } from '../model.ts';
 import { entryAt, lastOf } from '../../numerics/index.ts';
 import { checkSegment } from './segmentCheck.ts';
-import { coveringSeconds } from './covering.ts';
+import { harnessTotals } from './harnessTotals.ts';
 import { coverFor, coverOfSchool } from './coverOf.ts';
 import * as f from './formulas.ts';
 import { type LoomHole, loomHoles } from './passThroughs.ts';
@@ -86,9 +86,6 @@ export interface HarnessDesign {
 /** How many diameters a bundle is bent with at least: lying still, and where it moves. */
 const BEND_STILL = 6;
 const BEND_MOVING = 10;
-/** A contact and a splice, in the currency of the catalogue. */
-const CONTACT_PRICE = 0.35;
-const SPLICE_PRICE = 0.6;
 const isBend = (bend: { readonly radius: number }): boolean => bend.radius > 0;
 
 /** Bundles of a harness that is led, and its figures. Nothing is chosen here that stands in the build. */
@@ -151,7 +148,7 @@ export function bundleStage(input: {
       ...connectorFigures(connectors),
       ...inlineFigures(inline, sized),
       ...spliceFigures(input),
-      ...totals(input, made, sized),
+      ...harnessTotals(input, made, sized),
     ],
   };
 }
@@ -173,7 +170,7 @@ const spliceFigures = ({ harness, electrics }: Parameters<typeof bundleStage>[0]
     ];
   });
 
-interface MadeBundle {
+export interface MadeBundle {
   readonly bundle: Bundle;
   readonly length: Result;
   readonly results: readonly Result[];
@@ -289,6 +286,16 @@ function bundleOf(input: {
       diameter,
       bend,
       temperature,
+      ...(cover === 'none' && wires.length > 0
+        ? [
+            derive({
+              figure: harnessFigure('segment.ties', of),
+              label: `${name}, ties`,
+              formula: f.tiesOfLacing,
+              inputs: { length: segment.length },
+            }),
+          ]
+        : []),
       ...(coverItem
         ? [
             derive({
@@ -301,94 +308,4 @@ function bundleOf(input: {
         : []),
     ],
   };
-}
-
-/** What the whole harness comes to; nothing where no wire is led. */
-function totals(
-  { led }: { readonly led: LedHarness },
-  made: readonly MadeBundle[],
-  sized: ReadonlyMap<string, SizedWire>,
-): Result[] {
-  const wires = led.wires.flatMap((wire) => {
-    const known = sized.get(wire.wireId);
-    return known ? [{ ...wire, size: known.size }] : [];
-  });
-  if (wires.length === 0) return [];
-  const lengths = together(wires.map(({ length }) => length));
-  const ends = wires.flatMap(({ wireId }) => {
-    const wire = sized.get(wireId)?.wire;
-    return wire ? [wire.from, wire.to] : [];
-  });
-  const contacts = byDefault(
-    ends.filter(({ joint }) => joint !== 'splice').length,
-    'ends of the wires led that are no splice',
-  );
-  const spliced = new Set(ends.filter(({ joint }) => joint === 'splice').map(({ node }) => node));
-  const splices = byDefault(spliced.size, 'splices that wires led end at');
-  const covered = made.flatMap(({ bundle, length }) =>
-    [bundle.coverItem, bundle.heatSleeve].flatMap((item) => (item ? [{ item, length }] : [])),
-  );
-  const per = (key: 'mass' | 'price') => ({
-    perMetre: together(wires.map(({ size }: { size: WireItem }) => fromItem(size[key], size))),
-    coverPerMetre: together(covered.map(({ item }) => fromItem(item[key], item))),
-  });
-  const coveredLengths = together(covered.map(({ length }) => length));
-  return [
-    derive({
-      figure: harnessFigure('harness.copperLength'),
-      label: 'Wire in the harness',
-      formula: f.totalLength,
-      inputs: { wires: lengths },
-    }),
-    derive({
-      figure: harnessFigure('harness.lowerBoundRatio'),
-      label: 'Way of the wires over the lower bound',
-      formula: f.lowerBoundRatio,
-      inputs: {
-        ways: byDefault(
-          wires.map(({ wayLength }) => wayLength),
-          'along the segments',
-        ),
-        straight: byDefault(
-          wires.map(({ straight }) => straight),
-          'straight from end to end',
-        ),
-      },
-    }),
-    derive({
-      figure: harnessFigure('harness.weight'),
-      label: 'Mass of the harness',
-      formula: f.harnessMass,
-      inputs: { wires: lengths, covered: coveredLengths, ...per('mass'), contacts, splices },
-    }),
-    derive({
-      figure: harnessFigure('harness.cost'),
-      label: 'Price of the harness',
-      formula: f.harnessCost,
-      inputs: {
-        wires: lengths,
-        covered: coveredLengths,
-        ...per('price'),
-        contacts,
-        splices,
-        eachContact: byDefault(CONTACT_PRICE, 'a contact with its seal'),
-        eachSplice: byDefault(SPLICE_PRICE, 'a splice with its shrink'),
-      },
-    }),
-    derive({
-      figure: harnessFigure('harness.hours'),
-      label: 'Hours to build the harness',
-      formula: f.harnessHours,
-      inputs: {
-        wires: byDefault(wires.length, 'wires led'),
-        contacts,
-        splices,
-        covered: together(made.map(({ length }) => length)),
-        perMetre: byDefault(
-          made.map(({ bundle }) => coveringSeconds[bundle.cover]),
-          'to cover a metre of each',
-        ),
-      },
-    }),
-  ];
 }

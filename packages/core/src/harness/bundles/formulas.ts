@@ -95,6 +95,18 @@ export const bundleTemperature = defineFormula({
   },
 });
 
+/** Ties of a laced bundle are no further apart, m. */
+export const LACED_EVERY = 0.06;
+
+export const tiesOfLacing = defineFormula({
+  name: 'ties of a laced bundle',
+  notation: 'n = ⌈l / 60 mm⌉ + 1',
+  kind: 'count',
+  inputKinds: { length: 'length' },
+  source: 'bundles without a cover are tied every 60 mm, and at both ends',
+  compute: (i) => Math.ceil(i.length / LACED_EVERY - 1e-9) + 1,
+});
+
 export const spliceSegment = defineFormula({
   name: 'segment of a splice',
   notation: 'its place in the list of segments',
@@ -152,7 +164,7 @@ export const harnessMass = defineFormula({
 
 export const harnessCost = defineFormula({
   name: 'price of the harness',
-  notation: 'Σ L · p wire + Σ l · p cover + contacts · p + splices · p',
+  notation: 'Σ L · p wire + Σ l · p cover + contacts · p + splices · p + Σ p loom',
   kind: 'count',
   inputKinds: {
     wires: 'length',
@@ -163,8 +175,9 @@ export const harnessCost = defineFormula({
     splices: 'count',
     eachContact: 'count',
     eachSplice: 'count',
+    looms: 'count',
   },
-  source: 'catalogue; materials only',
+  source: 'catalogue, materials only; looms that are bought at what was paid',
   compute: (i: {
     wires: readonly number[];
     perMetre: readonly number[];
@@ -174,16 +187,19 @@ export const harnessCost = defineFormula({
     splices: number;
     eachContact: number;
     eachSplice: number;
+    looms: readonly number[];
   }) =>
     product(i.wires, i.perMetre) +
     product(i.covered, i.coverPerMetre) +
     i.contacts * i.eachContact +
-    i.splices * i.eachSplice,
+    i.splices * i.eachSplice +
+    sum(i.looms),
 });
 
 export const harnessHours = defineFormula({
   name: 'hours to build the harness',
-  notation: 't = wires · 4 min + contacts · 1.5 min + splices · 8 min + Σ l · t cover',
+  notation:
+    't = wires · 4 min + contacts · 1.5 min + splices · 8 min + Σ l · t cover + legs · 6 min + legs changed · 20 min',
   kind: 'workTime',
   inputKinds: {
     wires: 'count',
@@ -191,15 +207,26 @@ export const harnessHours = defineFormula({
     splices: 'count',
     covered: 'length',
     perMetre: 'workTime',
+    legs: 'count',
+    changed: 'count',
   },
-  source: 'cutting, labelling, crimping, laying; covering by its kind',
+  source:
+    'cutting, labelling, crimping, laying; covering by its kind; legs of looms are laid and tied',
   compute: (i: {
     wires: number;
     contacts: number;
     splices: number;
     covered: readonly number[];
     perMetre: readonly number[];
-  }) => i.wires * 240 + i.contacts * 90 + i.splices * 480 + product(i.covered, i.perMetre),
+    legs: number;
+    changed: number;
+  }) =>
+    i.wires * 240 +
+    i.contacts * 90 +
+    i.splices * 480 +
+    product(i.covered, i.perMetre) +
+    i.legs * 360 +
+    i.changed * 1200,
 });
 
 export const bundleFormulas = [
@@ -210,6 +237,7 @@ export const bundleFormulas = [
   wireCount,
   coverSize,
   bundleTemperature,
+  tiesOfLacing,
   spliceSegment,
   totalLength,
   lowerBoundRatio,

@@ -46,6 +46,31 @@ export const segmentCover: HarnessRule = {
   }),
 };
 
+/** A bundle that is only laced where there is weather, oil or rubbing. */
+export const segmentLaced: HarnessRule = {
+  id: 'segment.laced',
+  source: 'bundles are laced only inside the cabin; elsewhere something lies round them',
+  check: onBundles((bundle, checked) => {
+    const outside = bundle.led.zones.some((zone) => zone !== 'cabin');
+    if (bundle.cover !== 'none' || !outside) return [];
+    const path = coverPath(bundle.segmentId);
+    const finding: BuildFinding = {
+      id: `segment.laced:${bundle.segmentId}`,
+      rule: 'segment.laced',
+      severity: 'warn',
+      where: inSegment(bundle.segmentId),
+      title: 'Bundle is only laced outside the cabin',
+      because: `${bundle.name} has no cover, and one of its ends is not in the cabin`,
+      numbers: {},
+      cures: () => [
+        { text: 'Cover it as the whole harness', command: { name: 'set', path, value: null } },
+        ...otherCovers(bundle, checked),
+      ],
+    };
+    return [finding];
+  }),
+};
+
 /** A cover that does not stand where it lies. */
 export const segmentCoverHeat: HarnessRule = {
   id: 'segment.cover-heat',

@@ -1,7 +1,7 @@
 import type { HarnessRule } from '../checked.ts';
 import { cutShort, segmentClosed } from './asMade.ts';
 import { boughtLegRules } from './boughtLegs.ts';
-import { segmentCover, segmentCoverHeat, segmentHot } from './bundleRules.ts';
+import { segmentCover, segmentCoverHeat, segmentHot, segmentLaced } from './bundleRules.ts';
 import { colourTwice } from './colourTwice.ts';
 import { connectorPast, connectorWay } from './connectorWays.ts';
 import { holePlug } from './holePlug.ts';
@@ -27,6 +27,7 @@ export const harnessRules: readonly HarnessRule[] = [
   segmentCover,
   segmentCoverHeat,
   segmentHot,
+  segmentLaced,
   spliceSite,
   colourTwice,
   holePlug,
