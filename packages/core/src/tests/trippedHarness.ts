@@ -173,7 +173,8 @@ export const trippedHarness: readonly TrippedBuild[] = [
     finding: 'connector.way:cab-studs',
     build: withValueAt(lantern, 'devices.cab-studs.ways', {
       ...lantern.devices['cab-studs']!.ways,
-      '8A': { wireId: 'a wire that was', fromHere: true },
+      // From the ECU to the panel, both in the cab.
+      '8A': { wireId: 'ecu~A01', fromHere: true },
     }),
     soundBuild: lantern,
     curable: true,

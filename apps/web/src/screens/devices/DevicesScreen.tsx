@@ -14,7 +14,7 @@ import { Buses } from './Buses.tsx';
 import { DeviceInspector } from './DeviceInspector.tsx';
 import { DeviceStrip } from './DeviceStrip.tsx';
 import { FoundWires } from './FoundWires.tsx';
-import { connectionInWords, partInWords } from './deviceWords.ts';
+import { itemOf, connectionInWords, partInWords } from './deviceWords.ts';
 
 type Shown = DeviceState | 'all';
 const severityOrder: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
@@ -27,6 +27,7 @@ export function DevicesScreen() {
   const lit = useLit();
   const asked = query.get('of') ?? lit.partId;
   const selected = build.devices.find(({ id }) => id === asked) ?? build.devices[0];
+  const isConnector = selected !== undefined && itemOf(selected, catalogue)?.role === 'connector';
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'devices');
   const trouble = useMemo(
     () =>
@@ -124,7 +125,8 @@ export function DevicesScreen() {
         </>
       }
     >
-      {selected && <DeviceStrip deviceId={selected.id} name={selected.name} />}
+      {/* A connector is no end of anything: what leads through it stands beside the list. */}
+      {selected && !isConnector && <DeviceStrip deviceId={selected.id} name={selected.name} />}
       <Tabs
         label="Devices shown"
         value={shown}

@@ -101,8 +101,8 @@ export function AddLaterScreen() {
             ) : (
               <ul className="list-disc pl-5">
                 <li>
-                  {formatMeasure({ value: way.hours, kind: 'workTime' }, units)} of work,{' '}
-                  {way.wires} {way.wires === 1 ? 'wire' : 'wires'},{' '}
+                  {formatMeasure({ value: way.work, kind: 'workTime' }, units)} of work, {way.wires}{' '}
+                  {way.wires === 1 ? 'wire' : 'wires'},{' '}
                   {formatMeasure({ value: way.length, kind: 'length' }, units)} in all
                 </li>
                 {way.pins.map(({ signal, pin }) => (

@@ -9,15 +9,21 @@ const BEFORE = 0.04;
 
 /** How a hole is passed: the connector that is set into it, or a grommet with the choice of one. */
 export function SetConnector({ hole }: { hole: ToldHole }) {
-  const { document: build, catalogue, edit } = useBuild();
+  const { document: build, catalogue, evaluation, edit } = useBuild();
   const device = build.devices.find(({ id }) => id === hole.connectorId);
+  // Studs beside a connector are another one at the same place.
+  const isBeside = evaluation.harness.inline.some(
+    ({ partId, past }) => partId === hole.connectorId && past.length > 0,
+  );
   if (device) {
     return (
       <>
         {device.name}
-        <span className="block text-[13px] text-second">
-          beside it <Figure of={harnessFigure('connector.beside', { connector: device.id })} />
-        </span>
+        {isBeside && (
+          <span className="block text-[13px] text-second">
+            beside it <Figure of={harnessFigure('connector.beside', { connector: device.id })} />
+          </span>
+        )}
       </>
     );
   }

@@ -50,7 +50,8 @@ export interface Addition {
     readonly free: number;
     readonly wanted: number;
   }[];
-  readonly hours: number;
+  /** s */
+  readonly work: number;
   readonly changes: readonly Change[];
 }
 
@@ -64,9 +65,9 @@ interface Read {
   readonly catalogue: Catalogue;
 }
 
-/** A wall that is passed by a new grommet, and a connector that is exchanged for a wider one, h. */
-const WALL = 0.5;
-const WIDER = 1.5;
+/** A wall that is passed by a new grommet, and a connector that is exchanged for a wider one, s. */
+const WALL = 1800;
+const WIDER = 5400;
 
 /** Three ways to add a device to a harness that is made: those that can be done first, by their work. */
 export function lateAdditions(read: Read): readonly Addition[] {
@@ -91,7 +92,7 @@ export function lateAdditions(read: Read): readonly Addition[] {
 }
 
 const byWork = (a: Addition, b: Addition): number =>
-  Number(a.against.length > 0) - Number(b.against.length > 0) || a.hours - b.hours;
+  Number(a.against.length > 0) - Number(b.against.length > 0) || a.work - b.work;
 
 const nowhereElse: Addition = {
   kind: 'on another unit',
@@ -103,7 +104,7 @@ const nowhereElse: Addition = {
   length: 0,
   opened: [],
   connectors: [],
-  hours: 0,
+  work: 0,
   changes: [],
 };
 
@@ -152,7 +153,7 @@ function additionOn(unit: Unit, kind: AdditionKind, read: Read): Addition {
     length: run.length,
     opened: run.opened.map(({ name }) => name),
     connectors: run.connectors,
-    hours: run.hours,
+    work: run.work,
     changes: [
       ...(fuse ? [fuse.change] : []),
       {
@@ -177,7 +178,8 @@ interface Run {
   readonly length: number;
   readonly opened: readonly Bundle[];
   readonly connectors: Addition['connectors'];
-  readonly hours: number;
+  /** s */
+  readonly work: number;
   readonly against: readonly string[];
   readonly changes: readonly Change[];
 }
@@ -235,11 +237,11 @@ function wiresOf(
   const inside = kind !== 'beside the harness';
   const opened = inside ? along.filter(({ segmentId }) => closed.has(segmentId)) : [];
   const opening = opened.reduce(
-    (sum, bundle) => sum + (OPENED * bundle.length * coveringSeconds[bundle.cover]) / 3600,
+    (sum, bundle) => sum + OPENED * bundle.length * coveringSeconds[bundle.cover],
     0,
   );
   const ownCover =
-    (Math.max(0, ...ways.map((way) => (way?.length ?? 0) + branch)) * coveringSeconds.tape) / 3600;
+    Math.max(0, ...ways.map((way) => (way?.length ?? 0) + branch)) * coveringSeconds.tape;
   const walls = inside
     ? WIDER * connectors.filter(({ free, wanted }) => free < wanted).length
     : WALL * connectors.length;
@@ -263,7 +265,7 @@ function wiresOf(
     length,
     opened,
     connectors: inside ? connectors : [],
-    hours: WORK_ON_WIRE * ways.length + walls + (inside ? opening : ownCover),
+    work: WORK_ON_WIRE * ways.length + walls + (inside ? opening : ownCover),
     against: [
       ...(missing > 0 && led.segments.length > 0
         ? ['the harness does not lead to all it needs']

@@ -83,6 +83,14 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
         // The quick rule is for four wires and more.
         const loosest = bundle.layers ? 1.9 : 1.3;
         if (bundle.wires.length >= 4) expect(bundle.bundle).toBeLessThan(loosest * Math.sqrt(area));
+        if (bundle.cover === 'none') {
+          // Laced: a tie every 60 mm, and one more.
+          expect(bundle.diameter).toBe(bundle.bundle);
+          const ties = value(`segment.${bundle.segmentId}.ties`);
+          expect((ties - 1) * 0.06).toBeGreaterThanOrEqual(bundle.length - 1e-9);
+          expect((ties - 2) * 0.06).toBeLessThan(bundle.length);
+          continue;
+        }
         expect(bundle.coverItem).toBeDefined();
         expect(bundle.diameter).toBeGreaterThan(bundle.bundle);
       }

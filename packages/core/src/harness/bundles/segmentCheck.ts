@@ -43,6 +43,36 @@ export function checkSegment(
   endsAtPlace: readonly [boolean, boolean],
   ends: readonly [Vector, Vector],
 ): WayCheck {
+  const before = checkedBefore.get(path);
+  if (
+    before?.around === around &&
+    before.bundle.outsideDiameter === bundle.outsideDiameter &&
+    before.bundle.sleeve === bundle.sleeve
+  ) {
+    return before.check;
+  }
+  const check = checked(path, around, bundle, endsAtPlace, ends);
+  checkedBefore.set(path, { around, bundle, check });
+  return check;
+}
+
+/** How each way was checked last: it meets the same while nothing round it, and nothing in it, changed. */
+const checkedBefore = new WeakMap<
+  RoutePath,
+  {
+    readonly around: VehicleAround;
+    readonly bundle: BundleThickness;
+    readonly check: WayCheck;
+  }
+>();
+
+function checked(
+  path: RoutePath,
+  around: VehicleAround,
+  bundle: BundleThickness,
+  endsAtPlace: readonly [boolean, boolean],
+  ends: readonly [Vector, Vector],
+): WayCheck {
   const ofEnds = around.obstacles.flatMap((thing) => {
     const at = ends.map((end, i) => (endsAtPlace[i] ?? false) && sitsOn(end, thing));
     return at.some(Boolean) ? [{ thing, at }] : [];

@@ -7,13 +7,14 @@ import { OPENED, WORK_ON_WIRE } from './work.ts';
 /** A way to make wires reach again, with the work that it is. */
 export interface Repair {
   readonly words: string;
-  readonly hours: number;
+  /** s */
+  readonly work: number;
   readonly changes: readonly { readonly path: readonly string[]; readonly value: unknown }[];
 }
 
-/** Work on one loop, and on one splice with its shrink, h. */
-const LOOP = 0.05;
-const SPLICE = 0.25;
+/** Work on one loop, and on one splice with its shrink, s. */
+const LOOP = 180;
+const SPLICE = 900;
 
 const mm = (metres: number) => quantity(Math.round(metres * 1e4) / 10, 'length', 'mm');
 
@@ -29,9 +30,9 @@ export function repairsOf({ led, decidedHarness, harness }: HarnessChecked): rea
   const worked = (id: string): number => {
     const bundle = bundles.get(id);
     if (!bundle || !closed.has(id)) return 0;
-    return (OPENED * bundle.length * coveringSeconds[bundle.cover]) / 3600;
+    return OPENED * bundle.length * coveringSeconds[bundle.cover];
   };
-  /** Hours to open and close again the covers of some segments, each once. */
+  /** Seconds to open and close again the covers of some segments, each once. */
   const opening = (ids: readonly string[]): number => sum([...new Set(ids)].map(worked));
   const along = short.flatMap(({ parts }) => parts.map(({ segmentId }) => segmentId));
   // A piece is spliced in at the end where less has to be opened.
@@ -53,12 +54,12 @@ export function repairsOf({ led, decidedHarness, harness }: HarnessChecked): rea
     fromLoops(short, decidedHarness, closed),
     {
       words: `Splice a piece into ${short.length === 1 ? 'it' : `each of the ${short.length}`}`,
-      hours: SPLICE * short.length + opening(atEnds),
+      work: SPLICE * short.length + opening(atEnds),
       changes: [{ path: ['harness', 'cut'], value: { ...asCut, ...lengthened } }],
     },
     {
       words: `Cut ${short.length === 1 ? 'it' : `the ${short.length}`} anew`,
-      hours: WORK_ON_WIRE * short.length + opening(along),
+      work: WORK_ON_WIRE * short.length + opening(along),
       changes: [
         {
           path: ['harness', 'cut'],
@@ -67,7 +68,7 @@ export function repairsOf({ led, decidedHarness, harness }: HarnessChecked): rea
       ],
     },
   ];
-  return repairs.flatMap((repair) => repair ?? []).sort((a, b) => a.hours - b.hours);
+  return repairs.flatMap((repair) => repair ?? []).sort((a, b) => a.work - b.work);
 }
 
 /** Gives up loops on the ways of short wires, where those of open covers are enough for all of them. */
@@ -102,7 +103,7 @@ function fromLoops(
   const changed = [...left].filter(([id, loop]) => loop < (before.get(id) ?? 0) - 1e-9);
   return {
     words: `Give up ${changed.length === 1 ? 'a loop' : `${changed.length} loops`} on the way`,
-    hours: LOOP * changed.length,
+    work: LOOP * changed.length,
     changes: changed.map(([id, loop]) => ({
       path: ['harness', 'segments', id, 'loop'],
       value: mm(Math.max(0, Math.floor(loop * 1e4 + 1e-6) / 1e4)),

@@ -5,11 +5,13 @@ import type { HarnessChecked, HarnessRule } from '../checked.ts';
 import { type Repair, repairsOf } from '../repairs/repairs.ts';
 import { inSegment } from './onBundles.ts';
 
-const inHours = (hours: number): string =>
-  hours < 1 ? `${Math.max(1, Math.round(hours * 60))} min` : `${Math.round(hours * 10) / 10} h`;
+const inHours = (seconds: number): string =>
+  seconds < 3600
+    ? `${Math.max(1, Math.round(seconds / 60))} min`
+    : `${Math.round(seconds / 360) / 10} h`;
 
-const asCure = ({ words, hours, changes }: Repair): Cure<BuildCommand> => ({
-  text: `${words} (about ${inHours(hours)})`,
+const asCure = ({ words, work, changes }: Repair): Cure<BuildCommand> => ({
+  text: `${words} (about ${inHours(work)})`,
   command: { name: 'set-several', label: words, changes },
 });
 

@@ -79,41 +79,42 @@ export const connectorPast: HarnessRule = {
     }),
 };
 
-/** Ways of a connector that lead nowhere: their wire is not there, or comes back on the same side. */
+/** Ways of a connector whose wire comes back on the side that it came from. */
 export const connectorWay: HarnessRule = {
   id: 'connector.way',
   source: 'a way of a connector leads from one side of it to the other',
   check: ({ harness, wired: { devices }, led }) => {
-    const ways = new Map(led.wires.map((wire) => [wire.wireId, wire]));
+    const wires = new Map(led.wires.map((wire) => [wire.wireId, wire]));
     return harness.inline.flatMap((load): BuildFinding[] => {
       const { part, taken } = load;
-      const device = devices.find(({ id }) => id === part.id);
-      const led_ = new Set(taken.map(({ pin }) => pin));
-      const gone = Object.keys(device?.ways ?? {}).filter((pin) => !led_.has(pin));
-      const back = taken.flatMap(({ pin, wires }) => {
-        const [a, b] = wires.map((id) => endingBy(ways.get(id)?.parts, part.placementId, led));
+      const back = taken.flatMap(({ pin, wires: ids }) => {
+        const [a, b] = ids.map((id) => endingBy(wires.get(id)?.parts, part.placementId, led));
         return a !== undefined && a === b ? [pin] : [];
       });
-      const bad = [...gone, ...back];
-      if (bad.length === 0) return [];
-      const kept = Object.fromEntries(
-        Object.entries(device?.ways ?? {}).filter(([pin]) => !bad.includes(pin)),
-      );
+      if (back.length === 0) return [];
+      const ways = devices.find(({ id }) => id === part.id)?.ways ?? {};
+      const one = back.length === 1;
       return [
         {
           id: `connector.way:${part.id}`,
           rule: 'connector.way',
           severity: 'warn',
           where: atConnector(load),
-          title: 'Ways of a connector lead nowhere',
-          because: `Of ${part.name.toLowerCase()} {count} ${bad.length === 1 ? 'way names a wire that is not there or that' : 'ways name wires that are not there or that'} would come back on the same side: ${bad.slice(0, 5).join(', ')}`,
-          numbers: { count: { value: bad.length, kind: 'count' } },
-          measured: { value: bad.length, kind: 'count' },
+          title: 'A wire comes back on the same side of a connector',
+          because: `{count} ${one ? 'way' : 'ways'} of ${part.name.toLowerCase()} ${one ? 'has a wire that comes' : 'have wires that come'} from one side and ${one ? 'goes' : 'go'} back to it: ${back.slice(0, 5).join(', ')}`,
+          numbers: { count: { value: back.length, kind: 'count' } },
+          measured: { value: back.length, kind: 'count' },
           worse: 'higher',
           cures: () => [
             {
-              text: `Free ${bad.length === 1 ? 'this way' : 'these ways'}`,
-              command: { name: 'set', path: ['devices', part.id, 'ways'], value: kept },
+              text: `Free ${one ? 'this way' : 'these ways'}: the wire is one again`,
+              command: {
+                name: 'set',
+                path: ['devices', part.id, 'ways'],
+                value: Object.fromEntries(
+                  Object.entries(ways).filter(([pin]) => !back.includes(pin)),
+                ),
+              },
             },
           ],
         },
