@@ -7,7 +7,7 @@ test('the schematic is laid out in the page, and what is picked is lit on the pa
   await page.goto(`${server}/builds/lantern/schematic`);
   await page.getByRole('combobox', { name: 'Sheet' }).click();
   await page.getByRole('option', { name: 'Cooling' }).click();
-  const drawing = page.getByRole('img', { name: /^Cooling: 17 wires/ });
+  const drawing = page.getByRole('img', { name: /^Cooling: 20 wires/ });
   await expect(drawing).toBeVisible();
   await drawing.getByText('Relay, fan 2').click();
   await page.getByRole('link', { name: 'Panel', exact: true }).last().click();

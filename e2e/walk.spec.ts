@@ -200,7 +200,7 @@ test('wire and fuse by all criteria; a wrong size is found and cured by one clic
   server,
 }) => {
   await page.goto(`${server}/builds/lantern/wiring`);
-  await page.getByRole('option', { name: /Fuel pump, supply/ }).click();
+  await page.getByRole('option', { name: /^Fuel pump, supply, \d/ }).click();
   await expect(page.getByRole('complementary').getByRole('row')).toHaveCount(7);
   await choose(page, page.getByLabel('Size', { exact: true }), '0.5 mm²');
   await expect(page.getByText('Wire is too thin for its fuse', { exact: true })).toBeVisible();

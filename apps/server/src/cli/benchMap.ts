@@ -15,6 +15,8 @@ export interface MapTimes {
   readonly move: number;
   /** an evaluation after a corner of a line was moved */
   readonly corner: number;
+  /** an evaluation after a breakout of the harness was moved */
+  readonly breakout: number;
   /** ways of its longest line: until the first is offered, and until all are */
   readonly firstWay: number;
   readonly allWays: number;
@@ -44,6 +46,7 @@ export function mapTimes(document: BuildDocument, catalogue: Catalogue): MapTime
       ).slice(4),
     );
   const place = firstOf(build.placements);
+  const breakout = firstOf(build.harness.breakouts);
   const bent = build.routes.find(({ points }) => points.length > 0);
   const corner = bent && firstOf(bent.points);
   const longest = [...checked.map.lines]
@@ -70,6 +73,7 @@ export function mapTimes(document: BuildDocument, catalogue: Catalogue): MapTime
   });
   return {
     move: edited(`placements.${place.id}.z`, place.z.value),
+    breakout: breakout ? edited(`harness.breakouts.${breakout.id}.x`, breakout.x.value) : Infinity,
     corner:
       bent && corner ? edited(`routes.${bent.id}.points.${corner.id}.x`, corner.x.value) : Infinity,
     firstWay: median(looked.map(({ first }) => first)),

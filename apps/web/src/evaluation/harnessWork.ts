@@ -40,15 +40,14 @@ export const harnessWork = (
   /** The harness of a build in every school. */
   harnessSchools(document: BuildDocument): readonly ComparedSchool[] {
     const { electrics, map } = evaluationOf(document);
-    const { harness, placements, hardPoints, devices, controllers, power, brief } =
-      readBuild(document);
+    const { harness, placements, hardPoints, power, brief, ...build } = readBuild(document);
     return compareHarnessSchools({
       netlist: electrics.netlist,
       electrics,
       harness,
       placements,
       hardPoints,
-      electric: { devices, controllers },
+      electric: build,
       power,
       around: map.around,
       ambientHot: brief.ambientHot.value,

@@ -5,6 +5,8 @@ import { QuantityField } from './QuantityField.tsx';
 import { TextField } from './TextField.tsx';
 import { Tick } from './Tick.tsx';
 
+const NONE = '';
+
 /** A key of a choice as a person reads it. */
 export const inWords = (key: string): string => key.replaceAll('-', ' ');
 
@@ -27,15 +29,20 @@ export function FieldOf({ path, label }: { path: Path; label?: string }) {
           {label ?? spec.label}
         </Tick>
       );
-    case 'choice':
+    case 'choice': {
+      const chosen = valueAt(stored, path);
       return (
         <ChoiceField
           label={label ?? spec.label ?? ''}
-          value={String(valueAt(stored, path))}
-          choices={spec.choices.map((value) => ({ value, label: inWords(value) }))}
-          onChoose={(value) => edit({ name: 'set', path, value })}
+          value={typeof chosen === 'string' ? chosen : NONE}
+          choices={[
+            ...(spec.nullable ? [{ value: NONE, label: 'not said' }] : []),
+            ...spec.choices.map((value) => ({ value, label: inWords(value) })),
+          ]}
+          onChoose={(value) => edit({ name: 'set', path, value: value === NONE ? null : value })}
         />
       );
+    }
     default:
       throw new RangeError(`${pathText(path)} is no plain field`);
   }

@@ -14,6 +14,7 @@ import {
   yesNo,
 } from '../model/spec.ts';
 import { quantity } from '../quantities/index.ts';
+import { wireColours } from '../electrics/slices/wireColours.ts';
 import { cutSpec } from './slices/asMade.ts';
 import { boughtSpec } from './slices/bought.ts';
 import { repinnedSpec } from './slices/repinning.ts';
@@ -108,22 +109,6 @@ export const spliceSiteSpec = object({
 });
 export type StoredSpliceSite = Of<typeof spliceSiteSpec>;
 
-/** Colours in which wire is sold. */
-export const wireColours = [
-  'black',
-  'red',
-  'blue',
-  'green',
-  'yellow',
-  'white',
-  'brown',
-  'orange',
-  'violet',
-  'grey',
-  'pink',
-] as const;
-export type WireColour = (typeof wireColours)[number];
-
 /** The colour of a wire that is settled: bought already, or as the donor has it. */
 export const wireColourSpec = object({
   colour: choice(wireColours, { label: 'Colour' }),
@@ -162,3 +147,5 @@ export type StoredHarness = Of<typeof harnessSpec>;
 export * from './slices/asMade.ts';
 export * from './slices/bought.ts';
 export * from './slices/repinning.ts';
+export { wireColours } from '../electrics/slices/wireColours.ts';
+export type { WireColour } from '../electrics/slices/wireColours.ts';

@@ -70,6 +70,12 @@ const bare = (document: BuildDocument): BuildDocument => ({
   devices: Object.fromEntries(
     Object.entries(document.devices).map(([id, device]) => [id, { ...device, ways: {} }]),
   ),
+  vehicleSignals: Object.fromEntries(
+    Object.entries(document.vehicleSignals).map(([id, signal]) => [
+      id,
+      { ...signal, base: null, stripe: null },
+    ]),
+  ),
   harness: NONE,
 });
 

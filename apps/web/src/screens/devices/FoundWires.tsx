@@ -13,9 +13,11 @@ function FoundWire({ signal }: { signal: VehicleSignal }) {
   const path = ['vehicleSignals', signal.id];
   return (
     <div className="grid gap-x-6 gap-y-1.5 py-2 min-[700px]:grid-cols-2">
-      {(['name', 'use', 'colour', 'connector', 'cavity'] as const).map((field) => (
-        <FieldOf key={field} path={[...path, field]} />
-      ))}
+      {(['name', 'use', 'colour', 'base', 'stripe', 'connector', 'cavity'] as const).map(
+        (field) => (
+          <FieldOf key={field} path={[...path, field]} />
+        ),
+      )}
       <QuantityField path={[...path, 'fuse']} whenEmpty="not known" />
       {keyPositions.map((position) => (
         <QuantityField key={position} path={[...path, position]} whenEmpty="not measured" />
@@ -48,6 +50,8 @@ export function FoundWires() {
       connector: '',
       cavity: '',
       placementId: build.power.keyedFeedPlacementId,
+      base: null,
+      stripe: null,
       sourceResistance: null,
       ...none,
     };

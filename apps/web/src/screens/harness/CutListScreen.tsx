@@ -44,6 +44,14 @@ export function CutListScreen() {
   const columns = useMemo(
     (): readonly DataColumn<Row>[] => [
       {
+        key: 'wire',
+        label: 'Wire',
+        text: true,
+        shown: 'always',
+        sortBy: ({ name }) => name,
+        cell: ({ name }) => name,
+      },
+      {
         key: 'made',
         label: 'Cut',
         sortBy: ({ made }) => made,
@@ -63,14 +71,6 @@ export function CutListScreen() {
               {name} is cut
             </Tick>
           ),
-      },
-      {
-        key: 'wire',
-        label: 'Wire',
-        text: true,
-        shown: 'always',
-        sortBy: ({ name }) => name,
-        cell: ({ name }) => name,
       },
       { key: 'size', label: 'Size', sortBy: ({ area }) => area, cell: ({ size }) => size },
       {

@@ -96,7 +96,7 @@ export function KeptPlugsScreen() {
       )}
       {repinned.map((plug) => (
         <section key={plug.id} className="mb-5" aria-label={plug.name}>
-          <div className="flex flex-wrap items-baseline justify-between gap-2">
+          <div className="mb-2 flex flex-wrap items-baseline justify-between gap-2">
             <h2>{plug.name}</h2>
             <button
               type="button"

@@ -1,4 +1,5 @@
 import { type Threaded, type ThreadingOrder, formatMeasure } from '@brookrain/core';
+import { Link } from 'react-router';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
@@ -78,6 +79,13 @@ export function ThreadingScreen() {
           )}
         </section>
       )}
+      <p className="mt-3 text-[13px] text-second">
+        What ends in which plug stands under{' '}
+        <Link to="../plugs" relative="path" className="underline">
+          plugs and holes
+        </Link>
+        .
+      </p>
     </Screen>
   );
 }

@@ -1,7 +1,7 @@
 import { type SizedWire, type ToldFeed, formatMeasure, valueUnder } from '@brookrain/core';
 import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
-import { H, type Mark, W, feedMarks, labelAt, pathOf } from './feedSheet.ts';
+import { H, type Mark, feedMarks, feedWidth, labelAt, pathOf } from './feedSheet.ts';
 
 const styles: Record<string, { colour: string; dash?: string; letter: string }> = {
   supply: { colour: 'var(--line-supply)', letter: '+' },
@@ -108,11 +108,13 @@ export function WiringDrawing({
     select,
   );
   const marks = feedMarks(feed, wires, ecuName);
+  const sheet = feedWidth(feed);
+  const { width, pumpX } = sheet;
   const ofCoil = new Set(feed.coil.flatMap((group) => group.wires.map(({ wire }) => wire.id)));
   const atEnd = (node: string) => marks.get(node)?.at ?? ([380, 345] as const);
   return (
     <svg
-      viewBox={`0 0 ${W} ${H}`}
+      viewBox={`0 0 ${width} ${H}`}
       className="w-full"
       role="listbox"
       aria-label="Wires of the pump circuit"
@@ -174,7 +176,7 @@ export function WiringDrawing({
           </>
         )}
         <rect
-          x="690"
+          x={pumpX - 26}
           y="162"
           width="60"
           height="62"
@@ -182,9 +184,9 @@ export function WiringDrawing({
           stroke="var(--ink)"
           strokeWidth="1.5"
         />
-        <path d="M706 180 730 193 706 206Z" fill="var(--moss)" />
-        <path d="M716 150V162M716 224V235" stroke="var(--ink)" strokeWidth="1.5" />
-        <text x="722" y="118" textAnchor="middle">
+        <path d={`M${pumpX - 10} 180 ${pumpX + 14} 193 ${pumpX - 10} 206Z`} fill="var(--moss)" />
+        <path d={`M${pumpX} 150V162M${pumpX} 224V235`} stroke="var(--ink)" strokeWidth="1.5" />
+        <text x={pumpX + 6} y="118" textAnchor="middle">
           {pumpName}
         </text>
       </g>
@@ -228,7 +230,7 @@ export function WiringDrawing({
               {style.letter}
             </text>
             <text
-              {...labelAt(...ends)}
+              {...labelAt(...ends, sheet)}
               style={isSelected ? { font: '500 12px var(--font-narrow)' } : undefined}
             >
               {label}

@@ -6,9 +6,18 @@ import {
   sharedPartIds,
 } from '@brookrain/core';
 
-/** Size of the sheet, units of its drawing. */
-export const W = 764;
+/** Height of the sheet, units of its drawing. */
 export const H = 440;
+
+/** How wide the sheet is, and where across it the pump stands. */
+export interface FeedWidth {
+  readonly width: number;
+  readonly pumpX: number;
+}
+const NARROW: FeedWidth = { width: 764, pumpX: 716 };
+/** With room for a connector between relay and pump. */
+const WIDE: FeedWidth = { width: 900, pumpX: 850 };
+const CONNECTOR_X = 766;
 
 export type Point = readonly [number, number];
 
@@ -28,7 +37,7 @@ export interface Mark {
 const mark = (kind: MarkKind, at: Point, name = ''): Omit<Mark, 'node'> => ({ kind, at, name });
 
 /** The pins of a feed that have places of their own. */
-function knownMarks({ feed }: ToldFeed): Map<string, Omit<Mark, 'node'>> {
+function knownMarks({ feed }: ToldFeed, pumpX: number): Map<string, Omit<Mark, 'node'>> {
   const { battery, mainFuse, stud, keyedFeed } = sharedPartIds;
   const isLow = feed.trigger !== 'high-side';
   const known = new Map<string, Omit<Mark, 'node'>>();
@@ -49,8 +58,8 @@ function knownMarks({ feed }: ToldFeed): Map<string, Omit<Mark, 'node'>> {
   put(feed.relayId, ['87'], mark('pin', [620, 150]));
   put(feed.relayId, ['86'], mark('pin', [580, 270]));
   put(feed.relayId, ['85'], mark('pin', [660, 270]));
-  put(feed.id, ['+'], mark('pin', [716, 150]));
-  put(feed.id, ['−'], mark('pin', [716, 235]));
+  put(feed.id, ['+'], mark('pin', [pumpX, 150]));
+  put(feed.id, ['−'], mark('pin', [pumpX, 235]));
   return known;
 }
 
@@ -60,13 +69,28 @@ const shortName = ({ terminal }: WireEnd): string =>
 /** Half way along the right-angled way between two points: on its level part. */
 const between = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, b[1]];
 
+/** Wires between relay and pump that end at a connector of the harness: at no pin that has a place. */
+function throughConnector(feed: ToldFeed, known: ReadonlyMap<string, unknown>) {
+  const ends = feed.pumpGroup.wires
+    .filter(({ wire }) => wire.role === 'supply')
+    .flatMap(({ wire }) => [wire.from, wire.to])
+    .filter(({ node, joint }) => joint !== 'splice' && !known.has(node));
+  return new Set(ends.map(({ node }) => node));
+}
+
+/** How wide the sheet of a feed has to be. */
+export const feedWidth = (feed: ToldFeed): FeedWidth =>
+  throughConnector(feed, knownMarks(feed, 0)).size > 0 ? WIDE : NARROW;
+
 /** Where every end of a feed's wires stands on the sheet. */
 export function feedMarks(
   feed: ToldFeed,
   wires: readonly SizedWire[],
   ecuName: string,
 ): ReadonlyMap<string, Mark> {
-  const known = knownMarks(feed);
+  const { pumpX } = feedWidth(feed);
+  const known = knownMarks(feed, pumpX);
+  const connector = throughConnector(feed, known);
   const isLow = feed.feed.trigger !== 'high-side';
   const coil = new Set(feed.coil.flatMap((group) => group.wires.map(({ wire }) => wire.id)));
   const marks = new Map<string, Mark>();
@@ -77,12 +101,13 @@ export function feedMarks(
   const place = (end: WireEnd, role: string, wireId: string): Omit<Mark, 'node'> => {
     const present = known.get(end.node);
     if (present) return present;
+    if (connector.has(end.node)) return mark('other', [CONNECTOR_X, 150], shortName(end));
     if (end.terminal.of === 'ecu') {
       const { pin } = end.terminal;
       return mark('controller', isLow ? [450, 345] : [310, 270], `${ecuName}, ${pin}`);
     }
     if (role === 'ground') {
-      return mark('ground', coil.has(wireId) ? [450, 350] : [716, 410], 'Ground');
+      return mark('ground', coil.has(wireId) ? [450, 350] : [pumpX, 410], 'Ground');
     }
     return mark('other', coil.has(wireId) ? [130, 270] : [190, 345], shortName(end));
   };
@@ -127,10 +152,15 @@ export const relayBox = { left: 556, right: 682 } as const;
 export function labelAt(
   from: Point,
   to: Point,
+  { width, pumpX }: FeedWidth,
 ): { x: number; y: number; textAnchor: 'middle' | 'end' } {
   const { middle } = pathOf(from, to);
   if (from[0] === to[0]) return { x: to[0] - 14, y: to[1] - 34, textAnchor: 'end' };
-  if (to[0] > relayBox.right) return { x: W - 4, y: to[1] - 14, textAnchor: 'end' };
+  if (to[0] > relayBox.right && pumpX === WIDE.pumpX) {
+    const x = (Math.max(relayBox.right, from[0]) + to[0]) / 2;
+    return { x, y: to[1] - 14, textAnchor: 'middle' };
+  }
+  if (to[0] > relayBox.right) return { x: width - 4, y: to[1] - 14, textAnchor: 'end' };
   if (to[0] > relayBox.left && from[0] < relayBox.left && to[1] <= 270) {
     return { x: (from[0] + relayBox.left) / 2, y: middle[1] - 14, textAnchor: 'middle' };
   }

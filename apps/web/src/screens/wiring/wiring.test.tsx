@@ -8,7 +8,7 @@ import { afterEach, describe, expect, test, vi } from 'vitest';
 import { choose } from '../../tests/choose.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { WiringScreen } from './WiringScreen.tsx';
-import { H, W, feedMarks } from './feedSheet.ts';
+import { H, feedMarks, feedWidth } from './feedSheet.ts';
 
 // A canvas has no context here; what the chart says stands in words beside it.
 vi.mock('../../ui/LogChart.tsx', () => ({ default: () => null }));
@@ -78,7 +78,7 @@ describe('the sheet', () => {
           for (const mark of [from, to]) {
             const [x, y] = mark!.at;
             expect(x).toBeGreaterThan(0);
-            expect(x).toBeLessThan(W);
+            expect(x).toBeLessThan(feedWidth(feed).width);
             expect(y).toBeGreaterThan(0);
             expect(y).toBeLessThan(H);
           }

@@ -1,6 +1,7 @@
 import {
   type Of,
   choice,
+  choiceOrNone,
   idOf,
   object,
   orderField,
@@ -8,6 +9,8 @@ import {
   record,
   text,
 } from '../../model/spec.ts';
+
+import { wireColours } from './wireColours.ts';
 
 /** What a wire found on the vehicle is for. */
 export const signalUses = [
@@ -46,6 +49,12 @@ export const vehicleSignalSpec = object({
   name: text({ label: 'Name', min: 1, max: 80 }),
   use: choice(signalUses, { label: 'For', initial: 'other' }),
   colour: text({ label: 'Colour', min: 0, max: 40, initial: '' }),
+  base: choiceOrNone(wireColours, {
+    label: 'Base colour',
+    help: 'wires that lead on from it have its colours',
+    since: 16,
+  }),
+  stripe: choiceOrNone(wireColours, { label: 'Stripe', since: 16 }),
   connector: text({ label: 'Connector', min: 0, max: 40, initial: '' }),
   cavity: text({ label: 'Cavity', min: 0, max: 20, initial: '' }),
   placementId: idOf('placements', 'place', { label: 'Found at' }),

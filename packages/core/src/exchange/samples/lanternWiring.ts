@@ -69,22 +69,29 @@ export const lanternWiring: DemoWiring = {
   vehicleSignals: [
     signal('ign-brown', 'Ignition lock, brown', 'ignition feed', 'dash', [0, 0, 12.4, 10.2], {
       colour: 'brown',
+      base: 'brown',
       fuse: 15,
     }),
     signal('ign-black', 'Ignition lock, black/white', 'ignition feed', 'dash', [0, 0, 12.4, 0], {
       colour: 'black/white',
+      base: 'black',
+      stripe: 'white',
       fuse: 10,
     }),
     signal('permanent', 'Permanent red', 'constant feed', 'dash', [12.6, 12.6, 12.5, 10.3], {
       colour: 'red',
+      base: 'red',
       fuse: 20,
     }),
     signal('brake-wire', 'Brake, green/white', 'brake', 'pedal-box', [0, 0, 12.3, 10.1], {
       colour: 'green/white',
+      base: 'green',
+      stripe: 'white',
       fuse: 10,
     }),
     signal('start-wire', 'Start request, violet', 'start request', 'dash', [0, 0, 0, 10.2], {
       colour: 'violet',
+      base: 'violet',
       fuse: 10,
     }),
   ],

@@ -134,12 +134,19 @@ export const signal = (
   use: VehicleSignal['use'],
   placementId: string,
   [off, acc, run, crank]: readonly (number | undefined)[],
-  more: { readonly colour?: string; readonly fuse?: number } = {},
+  more: {
+    readonly colour?: string;
+    readonly base?: VehicleSignal['base'];
+    readonly stripe?: VehicleSignal['stripe'];
+    readonly fuse?: number;
+  } = {},
 ): VehicleSignal => ({
   id,
   name,
   use,
   colour: more.colour ?? '',
+  base: more.base ?? null,
+  stripe: more.stripe ?? null,
   connector: '',
   cavity: '',
   placementId,

@@ -94,7 +94,9 @@ export function bundleStage(input: {
   readonly harness: Harness;
   readonly electrics: Pick<ElectricDesign, 'wires' | 'netlist'>;
   readonly around: VehicleAround;
-  readonly electric: Pick<ConnectorInput, 'devices' | 'controllers'>;
+  readonly electric: Pick<ConnectorInput, 'devices' | 'controllers'> & {
+    readonly vehicleSignals: Parameters<typeof colouredWires>[0]['signals'];
+  };
   readonly power: ConnectorInput['power'];
   /** of the hot day, K */
   readonly ambientHot: number;
@@ -141,7 +143,12 @@ export function bundleStage(input: {
     holes,
     connectors,
     inline,
-    colours: colouredWires({ netlist, connectors, harness }),
+    colours: colouredWires({
+      netlist,
+      connectors,
+      harness,
+      signals: input.electric.vehicleSignals,
+    }),
     results: [
       ...made.flatMap(({ results }) => results),
       ...holes.flatMap(({ results }) => results),

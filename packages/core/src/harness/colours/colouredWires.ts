@@ -1,5 +1,5 @@
-import type { DerivedWire, Netlist } from '../../electrics/index.ts';
-import type { Harness } from '../../model/index.ts';
+import { type DerivedWire, type Netlist, nodeOf } from '../../electrics/index.ts';
+import type { Harness, SettledColour, VehicleSignal } from '../../model/index.ts';
 import type { HarnessConnector } from '../connectors/connectorsOf.ts';
 import { type WireColour, wireColours } from '../model.ts';
 
@@ -50,14 +50,15 @@ export const colourText = ({ colour, stripe }: Pick<ColouredWire, 'colour' | 'st
 
 /**
  * Gives every wire a colour so that no two in one connector are alike, where there are enough of
- * them: what is settled first, then the others in the order of the netlist, each by what it carries.
+ * them: what is settled first, and what leads on from a wire found, then the others in the order of the netlist, each by what it carries.
  */
 export function colouredWires(input: {
   readonly netlist: Pick<Netlist, 'wires'>;
   readonly connectors: readonly HarnessConnector[];
   readonly harness: Pick<Harness, 'colours'>;
+  readonly signals: readonly Pick<VehicleSignal, 'id' | 'base' | 'stripe'>[];
 }): readonly ColouredWire[] {
-  const { netlist, connectors, harness } = input;
+  const { netlist, connectors, harness, signals } = input;
   const plugOf = new Map(
     connectors.flatMap(({ id, cavities }) => cavities.map(({ node }) => [node, id] as const)),
   );
@@ -70,7 +71,19 @@ export function colouredWires(input: {
       taken.set(plug, colours.add(pairKey(pair)));
     }
   };
-  const settled = new Map(harness.colours.map((each) => [each.wireId, each]));
+  const found = new Map(
+    signals.flatMap(({ id, base, stripe }) =>
+      base === null ? [] : [[nodeOf(id, 'wire'), { colour: base, stripe }] as const],
+    ),
+  );
+  const settled = new Map<string, SettledColour>([
+    // What leads on from a wire found has its colours.
+    ...netlist.wires.flatMap(({ id, from, to }) => {
+      const donor = found.get(from.node) ?? found.get(to.node);
+      return donor ? [[id, { wireId: id, ...donor }] as const] : [];
+    }),
+    ...harness.colours.map((each) => [each.wireId, each] as const),
+  ]);
   for (const wire of netlist.wires) {
     const known = settled.get(wire.id);
     if (known) take(wire, [known.colour, known.stripe]);
