@@ -63,6 +63,7 @@ export const harnessWork = (
       harness,
       bought: decided.bought,
       rootPlacementId: power.ecuPlacementId,
+      catalogue: catalogueNow(),
     });
   },
   /** Ways to add a device to the harness as it is made; none for what is no device. */

@@ -8,6 +8,7 @@ export const plugPartForms = [
   'seal',
   'cavity plug',
   'boot',
+  'backshell',
   'lug',
   'splice',
 ] as const;

@@ -186,6 +186,7 @@ const lugs: readonly (readonly [from: number, to: number, pullOff: number, price
 ];
 
 const boots = [6, 10, 16, 24, 36, 50] as const;
+const backshells = [12, 20, 30, 45] as const;
 
 /** Housings, contacts, seals and the other parts that wires end in; all of them invented. */
 export const samplePlugParts: readonly PlugPartItem[] = [
@@ -223,6 +224,18 @@ export const samplePlugParts: readonly PlugPartItem[] = [
       holdsMax: mm(to),
       mass: 0.002 + 0.0004 * to,
       price: Number((3 + 0.25 * to).toFixed(2)),
+    }),
+  ),
+  ...backshells.map((to, i) =>
+    part({
+      id: `BKS-${to}`,
+      designation: `Backshell for a round plug, bundle up to ${to} mm`,
+      form: 'backshell',
+      plugFamily: 'round bulkhead',
+      holdsMin: mm(backshells[i - 1] ?? 0),
+      holdsMax: mm(to),
+      mass: 0.01 + 0.001 * to,
+      price: Number((9 + 0.6 * to).toFixed(2)),
     }),
   ),
 ];

@@ -70,8 +70,10 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       }
     });
 
-    test('is a boot at every plug of a sealed harness, and none of another', () => {
-      expect(count('boot')).toBe(school === 'sealed' ? fresh.length : 0);
+    test('is a backshell at every round plug, and a boot at the others of a sealed harness', () => {
+      const round = fresh.filter(({ family }) => family === 'round bulkhead').length;
+      expect(count('backshell')).toBe(round);
+      expect(count('boot')).toBe(school === 'sealed' ? fresh.length - round : 0);
     });
 
     test('is a sleeve for every splice', () => {

@@ -82,6 +82,10 @@ class PlugShelf {
   }
 }
 
+/** The boot of a catalogue that closes round a bundle. */
+export const bootFor = (catalogue: Catalogue, bundle: number): PlugPartItem | undefined =>
+  new PlugShelf(catalogue).round('boot', bundle);
+
 /** Everything that wires end in: housings, contacts, seals, plugs of unused cavities, boots, lugs, splices. */
 export function plugParts({ connectors, electrics, school, kept, catalogue }: Read): {
   readonly parts: readonly PlugPart[];
@@ -130,9 +134,12 @@ export function plugParts({ connectors, electrics, school, kept, catalogue }: Re
     }
     const plug = shelf.any('cavity plug', family);
     if (plug) put(plug, '', name, path, (housing?.ways ?? cavities.length) - used.length);
-    if (school === 'sealed') {
-      const bundle = packedDiameter(wires.map(({ size }) => size.outsideDiameter));
-      put(shelf.round('boot', bundle), `boot for a bundle of ${inMm(bundle)}`, name, path);
+    const bundle = packedDiameter(wires.map(({ size }) => size.outsideDiameter));
+    if (shelf.has('backshell', family)) {
+      const backshell = shelf.round('backshell', bundle, family);
+      put(backshell, `backshell ${family} for a bundle of ${inMm(bundle)}`, name, path);
+    } else if (school === 'sealed') {
+      put(bootFor(catalogue, bundle), `boot for a bundle of ${inMm(bundle)}`, name, path);
     }
   }
   const partOf = new Map(

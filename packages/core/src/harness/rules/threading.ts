@@ -15,6 +15,9 @@ function cures({ opening, blockedBy }: Threaded, checked: HarnessChecked): Cure<
       { text: 'Draw the contacts out of the plug, and fit it after' },
     ];
   }
+  if (opening.kind === 'boot') {
+    return [{ text: 'Draw the contacts out of the plug, and fit it after; or take a split boot' }];
+  }
   const { segmentId } = opening;
   return [
     {
@@ -25,7 +28,13 @@ function cures({ opening, blockedBy }: Threaded, checked: HarnessChecked): Cure<
   ];
 }
 
-/** A sleeve or hole that no order of threading gets past plugs that are on already. */
+const titles = {
+  hole: 'No plug passes a hole',
+  sleeve: 'A sleeve does not go on',
+  boot: 'A boot does not go on',
+} as const;
+
+/** A sleeve, boot or hole that no order of threading gets past plugs that are on already. */
 export const threadingBlocked: HarnessRule = {
   id: 'threading.blocked',
   source: 'a sleeve or a hole is passed from one side of it, before its plugs are fitted',
@@ -36,6 +45,7 @@ export const threadingBlocked: HarnessRule = {
       harness,
       bought: decidedHarness.bought,
       rootPlacementId: wired.power.ecuPlacementId,
+      catalogue: checked.catalogue,
     });
     return passes.flatMap((threaded): BuildFinding[] => {
       const { opening, blockedBy } = threaded;
@@ -48,7 +58,7 @@ export const threadingBlocked: HarnessRule = {
           rule: 'threading.blocked',
           severity: 'warn',
           where: inSegment(opening.segmentId),
-          title: opening.kind === 'hole' ? 'No plug passes a hole' : 'A sleeve does not go on',
+          title: titles[opening.kind],
           because: `${opening.name} takes {size}; the plug of ${first.name}${both}, on already, is {plug} across: from neither side does it go`,
           numbers: {
             size: { value: opening.size, kind: 'length' },

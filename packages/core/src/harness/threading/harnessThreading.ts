@@ -1,7 +1,10 @@
+import type { Catalogue } from '../../catalogue/index.ts';
 import type { BoughtHarness } from '../../model/index.ts';
 import type { Bundle, HarnessDesign } from '../bundles/bundleStage.ts';
+import { bootFor } from '../connectors/plugParts.ts';
 import { plugDiameter } from '../connectors/plugSize.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
+import { placeNode } from '../topology/harnessNode.ts';
 import { type Opening, type ThreadingOrder, threadingOrder } from './threadingOrder.ts';
 
 /** Covers that are slid on from an end; tape and conduit go round what lies there. */
@@ -41,6 +44,36 @@ export const openingsOf = ({
   ),
 ];
 
+/** Boots over the plugs of a sealed harness, each on the segment that ends at its plug. */
+function bootsOf(
+  { connectors, bundles }: Pick<HarnessDesign, 'connectors' | 'bundles'>,
+  segments: LedHarness['segments'],
+  catalogue: Catalogue,
+): readonly Opening[] {
+  const bundleOf = new Map(bundles.map((bundle) => [bundle.segmentId, bundle]));
+  return connectors.flatMap((plug): Opening[] => {
+    const node = placeNode(plug.placementId);
+    const ending = segments.filter(({ from, to }) => from === node || to === node);
+    const [only] = ending;
+    // Where several segments or plugs meet at one place nobody knows which of them is booted.
+    const alone = connectors.filter(({ placementId }) => placementId === plug.placementId);
+    const bundle = only && bundleOf.get(only.id);
+    if (ending.length !== 1 || alone.length !== 1 || !only || !bundle?.layers) return [];
+    const boot = plug.family === 'round bulkhead' ? undefined : bootFor(catalogue, bundle.bundle);
+    if (!boot) return [];
+    return [
+      {
+        id: `${plug.id} ${boot.id}`,
+        kind: 'boot',
+        thingId: boot.id,
+        name: `${boot.designation} at ${plug.name}`,
+        segmentId: only.id,
+        size: boot.holdsMax,
+      },
+    ];
+  });
+}
+
 /** In which order a harness is threaded and its ends are fitted. */
 export function harnessThreading(input: {
   readonly led: Pick<LedHarness, 'segments'>;
@@ -48,8 +81,9 @@ export function harnessThreading(input: {
   /** looms that come with their plugs on */
   readonly bought: readonly BoughtHarness[];
   readonly rootPlacementId: string;
+  readonly catalogue: Catalogue;
 }): ThreadingOrder {
-  const { led, harness, bought, rootPlacementId } = input;
+  const { led, harness, bought, rootPlacementId, catalogue } = input;
   const fixed = new Set(
     bought.flatMap(({ placementId, legs }) => [placementId, ...legs.map((leg) => leg.placementId)]),
   );
@@ -60,7 +94,7 @@ export function harnessThreading(input: {
       to,
       length: length.value,
     })),
-    openings: openingsOf(harness),
+    openings: [...openingsOf(harness), ...bootsOf(harness, led.segments, catalogue)],
     plugs: harness.connectors.map((plug) => ({
       id: plug.id,
       name: plug.name,

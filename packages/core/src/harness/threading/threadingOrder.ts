@@ -1,10 +1,10 @@
 import { type NodeKey, placeNode } from '../topology/harnessNode.ts';
 import { sidesOf } from '../topology/sidesOf.ts';
 
-/** Something that a part of the harness has to be put through: a sleeve that is no split one, or a hole. */
+/** Something that a part of the harness has to be put through: a sleeve that is no split one, a hole, or a boot. */
 export interface Opening {
   readonly id: string;
-  readonly kind: 'sleeve' | 'hole';
+  readonly kind: 'sleeve' | 'hole' | 'boot';
   readonly name: string;
   /** the hole, or the item that the sleeve is */
   readonly thingId: string;
