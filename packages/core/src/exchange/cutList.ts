@@ -45,6 +45,7 @@ export function cutList(
 ): CutLine[] {
   const { electrics, harness, led } = evaluation;
   const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
+  const cut = new Set(led.cut.map(({ wireId }) => wireId));
   const ways = new Map(led.wires.map((wire) => [wire.wireId, wire]));
   const numbers = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i + 1]));
   return electrics.wires
@@ -63,8 +64,14 @@ export function cutList(
         colour: colours.get(wire.id) ?? '',
         length: cutTo(way?.leg ? longer + OVERLAP : task.length),
         knownTo: Number((way?.uncertainty.value ?? 0).toFixed(3)),
-        lengthIsFrom: hand ? 'by hand' : way ? lengthFrom(way) : 'map',
-        is: way?.leg ? 'a piece put in' : way?.cut ? 'cut' : 'to cut',
+        lengthIsFrom: hand
+          ? 'by hand'
+          : way
+            ? lengthFrom(way)
+            : cut.has(wire.id)
+              ? 'as cut'
+              : 'map',
+        is: way?.leg ? 'a piece put in' : cut.has(wire.id) ? 'cut' : 'to cut',
         from: terminalText(wire.from.terminal),
         to: terminalText(wire.to.terminal),
         via: (way?.parts ?? [])

@@ -9,6 +9,7 @@ import { choose } from '../../tests/choose.ts';
 import { DevicesScreen } from '../devices/DevicesScreen.tsx';
 import { PlacesScreen } from '../places/PlacesScreen.tsx';
 import { AddLaterScreen } from './AddLaterScreen.tsx';
+import { CutListScreen } from './CutListScreen.tsx';
 import { KeptPlugsScreen } from './KeptPlugsScreen.tsx';
 import { LoomsScreen } from './LoomsScreen.tsx';
 import { PlugsScreen } from './PlugsScreen.tsx';
@@ -45,6 +46,15 @@ describe('bought looms', () => {
     )!;
     expect(Object.values(loom.legs)).toMatchObject([{ placementId: 'handlebar' }]);
     expect(await screen.findByRole('heading', { name: 'To handlebar' })).toBeDefined();
+  });
+});
+
+describe('the cut list', () => {
+  test('has nothing left to cut when all are cut, as one edit', async () => {
+    const edited = renderInBuild(sandpiper, <CutListScreen />);
+    await userEvent.click(await screen.findByRole('button', { name: 'All are cut' }));
+    expect(edited.commands).toHaveLength(1);
+    expect(await screen.findByText(/^0 of \d+ still to cut/)).toBeDefined();
   });
 });
 

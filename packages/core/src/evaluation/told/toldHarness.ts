@@ -99,11 +99,10 @@ export function toldHarness({ led, harness, electrics }: Evaluation): ToldHarnes
   );
   const numberOf = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i]));
   const lengthOf = new Map(led.segments.map(({ id, path }) => [id, path?.length ?? 1]));
-  const madeOf = new Map(
-    led.wires.map(
-      ({ wireId, leg, cut }) => [wireId, leg ? 'bought' : cut ? 'cut' : 'to cut'] as const,
-    ),
-  );
+  const madeOf = new Map<string, ToldHarness['made'][number]>([
+    ...led.cut.map(({ wireId }) => [wireId, 'cut'] as const),
+    ...led.wires.flatMap(({ wireId, leg }) => (leg ? [[wireId, 'bought'] as const] : [])),
+  ]);
   const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
   return {
     bundles: harness.bundles.map(({ segmentId, wires, coverItem, heatSleeve, splices }) => ({

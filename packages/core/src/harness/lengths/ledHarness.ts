@@ -1,10 +1,11 @@
 import type { DerivedWire, Netlist, WireEnd } from '../../electrics/index.ts';
-import type { HardPoint, Harness, Placement } from '../../model/index.ts';
+import type { CutWire, HardPoint, Harness, Placement } from '../../model/index.ts';
 import {
   type Result,
   type Sourced,
   byDefault,
   derive,
+  entered,
   fromResult,
   given,
 } from '../../results/index.ts';
@@ -44,6 +45,8 @@ export interface LedWire extends WireLengths {
 export interface LedHarness {
   readonly segments: readonly LedSegment[];
   readonly wires: readonly LedWire[];
+  /** wires that are cut, led or not */
+  readonly cut: readonly CutWire[];
   /** wires between two places that the harness does not join */
   readonly unled: readonly string[];
   /** segments that close a loop */
@@ -151,6 +154,7 @@ export function ledHarness(input: LedInput): LedHarness {
     unled,
     loops: tree.loops().map(({ id }) => id),
     legs,
+    cut: harness.cut,
     broken: harness.segments.filter(({ id }) => !whole.has(id)).map(({ id }) => id),
     results: [
       ...segments.flatMap(({ mapLength, length }) => [mapLength, length]),
@@ -171,5 +175,15 @@ export function ledHarness(input: LedInput): LedHarness {
 /** Lengths of wires in the harness, by wire, as inputs of other figures. */
 export type HarnessLengths = Readonly<Record<string, Sourced<number>>>;
 
-export const harnessLengthsOf = ({ wires }: Pick<LedHarness, 'wires'>): HarnessLengths =>
-  Object.fromEntries(wires.map(({ wireId, length }) => [wireId, fromResult(length)]));
+/** Lengths of what is led, and of wires that are cut and led by themselves. */
+export const harnessLengthsOf = ({
+  wires,
+  cut,
+}: Pick<LedHarness, 'wires' | 'cut'>): HarnessLengths =>
+  Object.fromEntries([
+    ...cut.map(
+      ({ wireId, length }) =>
+        [wireId, entered(length, ['harness', 'cut', wireId, 'length'])] as const,
+    ),
+    ...wires.map(({ wireId, length }) => [wireId, fromResult(length)] as const),
+  ]);

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { applyCommand, createEvaluator } from '../../evaluation/index.ts';
-import { sampleCatalogue, sandpiper } from '../../exchange/index.ts';
+import { cutList, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 
 const evaluator = createEvaluator();
@@ -35,6 +35,19 @@ describe('wires that are cut', () => {
     const drop = (document: BuildDocument): number =>
       evaluated(document).results.find(({ key }) => key === 'wire.fan~+.length')!.value;
     expect(drop(moved)).toBe(drop(allCut));
+  });
+
+  test('keep it also where they are led by themselves, and are cut on the list', () => {
+    const { led, electrics } = evaluated(sandpiper);
+    const inHarness = new Set(led.wires.map(({ wireId }) => wireId));
+    const alone = electrics.netlist.wires.filter(({ id }) => !inHarness.has(id));
+    expect(alone.length).toBeGreaterThan(5);
+    for (const { id } of alone.slice(0, 3)) {
+      const cut = evaluated(withValueAt(sandpiper, 'harness.cut', { [id]: { length: mm(345) } }));
+      expect(cut.results.find(({ key }) => key === `wire.${id}.length`)!.value).toBe(0.345);
+      const line = cutList(cut, {}).find(({ wire }) => wire === id)!;
+      expect(line).toMatchObject({ is: 'cut', lengthIsFrom: 'as cut' });
+    }
   });
 
   test('are told where they no longer reach, by how much, and only then', () => {
