@@ -24,11 +24,27 @@ test('a breakout dragged by keys moves the cut list, and is undone; a proposal i
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(wire).toHaveText(before ?? '');
 
+  // While it is dragged with a pointer the lengths are told, and nothing is an edit yet.
+  const square = page.getByRole('button', { name: /^Beside the seat, .* plan view$/ });
+  const box = (await square.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + 20, y + 12, { steps: 4 });
+  const told = page.getByRole('status').filter({ hasText: 'of wire' });
+  await expect(told).toContainText('Along the right rail');
+  await expect(wire).toHaveText(before ?? '');
+  await expect(page.locator('header')).toContainText('revision 3');
+  await page.mouse.up();
+  await expect(told).toHaveCount(0);
+  await expect(page.locator('header')).toContainText('revision 4');
+  await expect(wire).not.toHaveText(before ?? '');
+
   await page.getByRole('button', { name: 'Propose another' }).click();
   const proposed = page.getByRole('region', { name: 'Proposed harness' });
   await expect(proposed).toContainText('breakouts');
   await proposed.getByRole('button', { name: 'Take it' }).click();
-  await expect(page.locator('header')).toContainText('revision 4');
+  await expect(page.locator('header')).toContainText('revision 5');
   await page.reload();
   await expect(wire).not.toHaveText(before ?? '');
 });

@@ -157,11 +157,12 @@ function rowsOf({ document, catalogue }: BenchBuild, index: number): Row[] {
 }
 
 function mapRows(document: BuildDocument, catalogue: Catalogue): Row[] {
-  const { move, corner, breakout, firstWay, allWays } = mapTimes(document, catalogue);
+  const { move, corner, breakout, dragged, firstWay, allWays } = mapTimes(document, catalogue);
   return [
     { work: 'after a place on the map was moved', goal: '< 80', value: move },
     { work: 'after a corner of a line was moved', goal: '< 80', value: corner },
     { work: 'after a breakout of the harness was moved', goal: '< 80', value: breakout },
+    { work: 'lengths while a breakout is dragged', goal: '< 80', value: dragged },
     {
       work: 'ways of its longest line, until the first is offered',
       goal: '< 700',

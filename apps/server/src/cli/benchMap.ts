@@ -3,6 +3,7 @@ import {
   type Catalogue,
   createEvaluator,
   firstOf,
+  movedHarness,
   placedComponents,
   readBuild,
   waysOfLine,
@@ -17,6 +18,8 @@ export interface MapTimes {
   readonly corner: number;
   /** an evaluation after a breakout of the harness was moved */
   readonly breakout: number;
+  /** lengths of the harness while a breakout of it is dragged */
+  readonly dragged: number;
   /** ways of its longest line: until the first is offered, and until all are */
   readonly firstWay: number;
   readonly allWays: number;
@@ -47,6 +50,19 @@ export function mapTimes(document: BuildDocument, catalogue: Catalogue): MapTime
     );
   const place = firstOf(build.placements);
   const breakout = firstOf(build.harness.breakouts);
+  const { netlist } = checked.electrics;
+  const dragged = (id: string, from: number): number =>
+    median(
+      Array.from({ length: 16 }, (_, k) =>
+        timed(() => {
+          const value = { value: from + (k + 1) * 1e-3, unit: 'mm' };
+          const { harness, placements, hardPoints } = readBuild(
+            withValueAt(document, `harness.breakouts.${id}.x`, value),
+          );
+          movedHarness(checked.led, { netlist, harness, placements, hardPoints });
+        }),
+      ).slice(4),
+    );
   const bent = build.routes.find(({ points }) => points.length > 0);
   const corner = bent && firstOf(bent.points);
   const longest = [...checked.map.lines]
@@ -74,6 +90,7 @@ export function mapTimes(document: BuildDocument, catalogue: Catalogue): MapTime
   return {
     move: edited(`placements.${place.id}.z`, place.z.value),
     breakout: breakout ? edited(`harness.breakouts.${breakout.id}.x`, breakout.x.value) : Infinity,
+    dragged: breakout ? dragged(breakout.id, breakout.x.value) : Infinity,
     corner:
       bent && corner ? edited(`routes.${bent.id}.points.${corner.id}.x`, corner.x.value) : Infinity,
     firstWay: median(looked.map(({ first }) => first)),

@@ -340,6 +340,10 @@ const longWork = {
 export const evaluationWork = {
   ...worker,
   ...longWork,
-  ...harnessWork(evaluationOf, () => catalogue),
+  ...harnessWork(
+    evaluationOf,
+    () => catalogue,
+    () => lastDocument,
+  ),
 };
 export type EvaluationWork = typeof evaluationWork;

@@ -2,9 +2,11 @@ import {
   type Addition,
   type BuildDocument,
   type Catalogue,
+  type Change,
   type ComparedSchool,
   type Evaluation,
   type HarnessProgress,
+  type MovedHarness,
   type PlacesProgress,
   type SegmentSheet,
   type ThreadingOrder,
@@ -13,11 +15,13 @@ import {
   findPlaces,
   harnessThreading,
   lateAdditions,
+  movedHarness,
   newestOf,
   proposeHarness,
   proposedSplices,
   readBuild,
   segmentSheet,
+  withValueAt,
 } from '@brookrain/core';
 import { stepThrough } from './longRuns.ts';
 
@@ -31,7 +35,19 @@ export interface AddedLater {
 export const harnessWork = (
   evaluationOf: (document: BuildDocument) => Evaluation,
   catalogueNow: () => Catalogue,
+  /** the build that was evaluated last */
+  opened: () => BuildDocument | undefined,
 ) => ({
+  /** What the harness of the build evaluated last comes to with a place moved, before that is an edit. */
+  moved(changes: readonly Change[]): MovedHarness | undefined {
+    const document = opened();
+    if (!document) return undefined;
+    const { led, electrics } = evaluationOf(document);
+    const { harness, placements, hardPoints } = readBuild(
+      changes.reduce((build, { path, value }) => withValueAt(build, path, value), document),
+    );
+    return movedHarness(led, { netlist: electrics.netlist, harness, placements, hardPoints });
+  },
   /** A segment of the harness cut through. */
   segment(document: BuildDocument, segmentId: string): SegmentSheet | undefined {
     const { harness, electrics } = evaluationOf(document);

@@ -1,6 +1,6 @@
 import { surroundings, fuels, rows, demand } from './stages/engineStages.ts';
 import { components, map, routedLengths, geometry } from './stages/vehicleStages.ts';
-import { netlist, led, ledLengths } from './stages/ledStages.ts';
+import { netlist, led, ledLengths, spliced } from './stages/ledStages.ts';
 import {
   switched,
   electrics,
@@ -46,6 +46,7 @@ export const stages = {
   netlist,
   led,
   ledLengths,
+  spliced,
   switched,
   electrics,
   harness,

@@ -1,6 +1,6 @@
 import { terminalText } from '../electrics/index.ts';
 import type { Evaluation } from '../evaluation/index.ts';
-import { colourText } from '../harness/index.ts';
+import { colourText, cutTo, pieceFor, splicedPieces } from '../harness/index.ts';
 
 /** A wire as it is cut: number, m, where it goes and through what. */
 export interface CutLine {
@@ -29,15 +29,9 @@ export interface ReelLine {
   readonly length: number;
 }
 
-/** A wire is cut in steps of a centimetre, never shorter. */
-export const cutTo = (length: number): number => Math.ceil(length * 100 - 1e-6) / 100;
-
-/** A piece that is put into a wire overlaps it on both sides, m. */
-const OVERLAP = 0.06;
-
 /**
  * Every wire as it is cut: by size, then colour, the longest first. The wires of looms that are
- * bought are there already: of those that are made longer the piece is cut that is put in.
+ * bought are there already. Of what is made longer the piece is cut that is spliced in.
  */
 export function cutList(
   evaluation: Evaluation,
@@ -47,13 +41,14 @@ export function cutList(
   const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
   const cut = new Set(led.cut.map(({ wireId }) => wireId));
   const ways = new Map(led.wires.map((wire) => [wire.wireId, wire]));
+  const pieces = new Map(splicedPieces(led).map(({ wireId, longer }) => [wireId, longer]));
   const numbers = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i + 1]));
   return electrics.wires
     .flatMap((sized) => {
       const { wire, size, task } = sized;
       const way = ways.get(wire.id);
-      const longer = (way?.leg?.length.value ?? 0) - (way?.leg?.bought ?? 0);
-      if (way?.leg && longer <= 0) return [];
+      const longer = pieces.get(wire.id) ?? 0;
+      const isBought = way?.leg !== undefined && !cut.has(wire.id);
       const known = wire.decision?.length;
       const hand = known?.measured || known?.typed;
       const line: CutLine = {
@@ -62,7 +57,7 @@ export function cutList(
         name: wire.name,
         size: size.size,
         colour: colours.get(wire.id) ?? '',
-        length: cutTo(way?.leg ? longer + OVERLAP : task.length),
+        length: cutTo(task.length - longer),
         knownTo: Number((way?.uncertainty.value ?? 0).toFixed(3)),
         lengthIsFrom: hand
           ? 'by hand'
@@ -71,14 +66,18 @@ export function cutList(
             : cut.has(wire.id)
               ? 'as cut'
               : 'map',
-        is: way?.leg ? 'a piece put in' : cut.has(wire.id) ? 'cut' : 'to cut',
+        is: cut.has(wire.id) ? 'cut' : 'to cut',
         from: terminalText(wire.from.terminal),
         to: terminalText(wire.to.terminal),
         via: (way?.parts ?? [])
           .map(({ segmentId }) => segmentNames[segmentId] ?? segmentId)
           .join(' > '),
       };
-      return [{ line, area: size.area }];
+      const put: CutLine = { ...line, length: cutTo(pieceFor(longer)), is: 'a piece put in' };
+      return [...(isBought ? [] : [line]), ...(longer > 0 ? [put] : [])].map((each) => ({
+        line: each,
+        area: size.area,
+      }));
     })
     .sort(
       (a, b) =>

@@ -1,7 +1,6 @@
 import type { Evaluation } from '../evaluation/index.ts';
 import { terminalText } from '../electrics/index.ts';
-import { cutTo } from './cutList.ts';
-import { colourText } from '../harness/index.ts';
+import { colourText, cutTo } from '../harness/index.ts';
 
 /** One wire as it is cut: length m, area mm², drop V. */
 export interface WireLine {

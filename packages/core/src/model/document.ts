@@ -86,7 +86,7 @@ export const USUAL_CURRENCY = 'EUR';
 /** A whole build as it is stored: what was decided. */
 export const documentSpec = object({
   format: constant('brookrain-build'),
-  version: constant(16),
+  version: constant(17),
   name: text({
     label: 'Name of the build',
     min: 1,

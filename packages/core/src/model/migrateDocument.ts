@@ -11,6 +11,7 @@ import { harnessAdded } from './migrations/harnessAdded.ts';
 import { harnessAsBuilt } from './migrations/harnessAsBuilt.ts';
 import { heatAndRoutes } from './migrations/heatAndRoutes.ts';
 import { partsAndCovers } from './migrations/partsAndCovers.ts';
+import { splicedPieces } from './migrations/splicedPieces.ts';
 import { supplyBudget } from './migrations/supplyBudget.ts';
 import { switchingTable } from './migrations/switchingTable.ts';
 import { vehicleSlices } from './migrations/vehicleSlices.ts';
@@ -33,10 +34,11 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   fusePositions,
   harnessAdded,
   harnessAsBuilt,
+  splicedPieces,
 ];
 
 /** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 16;
+export const CURRENT_VERSION: BuildDocument['version'] = 17;
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

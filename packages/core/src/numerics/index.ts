@@ -1,6 +1,7 @@
 export * from './entries.ts';
 export * from './bisect.ts';
 export * from './interpolate.ts';
+export * from './kept.ts';
 export * from './pchip.ts';
 export * from './solveDense.ts';
 export * from './rankCorrelation.ts';

@@ -1,4 +1,4 @@
-import { type ToldWire, cutTo, entryAt, formatMeasure } from '@brookrain/core';
+import { type ToldWire, cutTo, entryAt, formatMeasure, wireCutTo } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { light, useLit } from '../../build/lit.ts';
@@ -17,7 +17,7 @@ type Row = ToldWire & {
   readonly made: 'to cut' | 'cut' | 'bought';
 };
 
-const asCut = (length: number) => ({ value: cutTo(length), unit: 'mm' });
+const asCut = (length: number) => wireCutTo({ value: cutTo(length), unit: 'mm' });
 
 /** Every wire as it is cut: size, colour, length, from and to, and the segments that it runs through. */
 export function CutListScreen() {
@@ -64,7 +64,7 @@ export function CutListScreen() {
               checked={made === 'cut'}
               onChange={(cut) => {
                 const path = ['harness', 'cut', wire];
-                const value = { length: asCut(length) };
+                const value = asCut(length);
                 edit(cut ? { name: 'set', path, value } : { name: 'remove', path });
               }}
             >
@@ -137,7 +137,7 @@ export function CutListScreen() {
           className="act"
           disabled={open.length === 0}
           onClick={() => {
-            const lengths = open.map(({ id: wire, length }) => [wire, { length: asCut(length) }]);
+            const lengths = open.map(({ id: wire, length }) => [wire, asCut(length)]);
             const value = { ...stored.harness.cut, ...Object.fromEntries(lengths) };
             edit({ name: 'set', path: ['harness', 'cut'], value });
           }}

@@ -29,10 +29,12 @@ import { BreakoutInspector } from './BreakoutInspector.tsx';
 import { HarnessDrawing } from './HarnessDrawing.tsx';
 import { JoinForm } from './JoinForm.tsx';
 import { SegmentInspector } from './SegmentInspector.tsx';
+import { MovedWords } from './MovedWords.tsx';
 import { ProposalDrawing } from './ProposalDrawing.tsx';
 import { ProposalPanel } from './ProposalPanel.tsx';
 import { SchoolTable } from './SchoolTable.tsx';
 import { SegmentTable } from './SegmentTable.tsx';
+import { useMovedHarness } from './useMovedHarness.ts';
 import { type HarnessSelection, harnessText, readHarnessText } from './harnessSelection.ts';
 
 const words: Readonly<Record<(typeof harnessSchools)[number], string>> = {
@@ -82,6 +84,7 @@ export function HarnessScreen() {
   const pick = (path: Path | undefined): void => startTransition(() => setPicked(path));
   const [proposed, setProposed] = useState<ProposedHarness>();
   const [extent, setExtent] = useState<MapExtent>('work');
+  const moved = useMovedHarness();
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'harness');
   const { harness } = build;
   const asked = readHarnessText(query.get('of'), build);
@@ -246,6 +249,7 @@ export function HarnessScreen() {
           const label = `Move: ${handle.name.toLowerCase()}`;
           if (changes.length > 0) edit({ name: 'set-several', label, changes });
         }}
+        moving={moved.hold}
         ways={[]}
         near={undefined}
         tape={undefined}
@@ -254,19 +258,28 @@ export function HarnessScreen() {
         focus={focus}
         over={(scale) => (
           <>
-            <HarnessDrawing build={build} scale={scale} selection={selection} select={select} />
+            <HarnessDrawing
+              build={moved.drawn}
+              scale={scale}
+              selection={selection}
+              select={select}
+            />
             {proposed && <ProposalDrawing build={build} proposed={proposed} scale={scale} />}
           </>
         )}
       />
-      <p className="mt-1 text-[13px] text-second">
-        {handles.length > 0
-          ? 'Drag a square in any view, or step it with the arrow keys: 5 mm, with Shift 50. Lengths, bundles and findings follow.'
-          : 'Pick a segment or a breakout in the drawing or in the list.'}{' '}
-        <Link to="../cut-list" relative="path" className="underline">
-          Wires as they are cut
-        </Link>
-      </p>
+      {moved.answer ? (
+        <MovedWords moved={moved.answer} />
+      ) : (
+        <p className="mt-1 text-[13px] text-second">
+          {handles.length > 0
+            ? 'Drag a square in any view, or step it with the arrow keys: 5 mm, with Shift 50. Lengths, bundles and findings follow.'
+            : 'Pick a segment or a breakout in the drawing or in the list.'}{' '}
+          <Link to="../cut-list" relative="path" className="underline">
+            Wires as they are cut
+          </Link>
+        </p>
+      )}
       <section className="mt-3" aria-label="Join two ends">
         <h2>Join two ends</h2>
         <JoinForm select={select} />

@@ -63,6 +63,8 @@ type Props = {
   picked: Path | undefined;
   pick: (path: Path) => void;
   move: (handle: Handle, to: Vector) => void;
+  /** where a handle is held at the moment; undefined once it is let go */
+  moving?: (handle: Handle, to: Vector | undefined) => void;
   ways: readonly ProposedWay[];
   /** the two ends of the tape, while something is measured */
   tape: TapeEnds | undefined;
@@ -217,6 +219,7 @@ function View({ view, places, ...props }: Props & { view: MapView; places: reado
             selected={handle.path.join('/') === props.picked?.join('/')}
             select={() => props.pick(handle.path)}
             move={(to) => props.move(handle, to)}
+            moving={(to) => props.moving?.(handle, to)}
           />
         ))}
         {props.tape && (

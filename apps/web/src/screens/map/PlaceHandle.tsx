@@ -15,6 +15,7 @@ export function PlaceHandle({
   selected,
   select,
   move,
+  moving,
 }: {
   name: string;
   at: Vector;
@@ -23,8 +24,14 @@ export function PlaceHandle({
   selected: boolean;
   select?: () => void;
   move: (to: Vector) => void;
+  /** where it is held at the moment; undefined once it is let go */
+  moving?: (to: Vector | undefined) => void;
 }) {
-  const [held, setHeld] = useState<Vector>();
+  const [held, setHeldAt] = useState<Vector>();
+  const setHeld = (to: Vector | undefined): void => {
+    setHeldAt(to);
+    moving?.(to);
+  };
   const shown = held ?? at;
   const keep = (): void => {
     if (held) move(held);

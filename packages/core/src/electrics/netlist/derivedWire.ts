@@ -26,4 +26,6 @@ export interface DerivedWire {
   readonly from: WireEnd;
   readonly to: WireEnd;
   readonly decision: WireDecision | undefined;
+  /** a piece is spliced into it */
+  readonly isSpliced?: boolean;
 }

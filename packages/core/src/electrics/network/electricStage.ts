@@ -1,6 +1,7 @@
 import type { Catalogue } from '../../catalogue/index.ts';
 import type { Result, Sourced } from '../../results/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
+import { withSplicedWires } from '../netlist/splicedWires.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import {
   type CaseVoltages,
@@ -45,8 +46,11 @@ export function electricStage(input: {
   readonly netlist: Netlist;
   /** lengths of wires that are led through the harness, by wire */
   readonly led?: Readonly<Record<string, Sourced<number>>>;
+  /** wires that have a piece spliced into them */
+  readonly spliced?: readonly string[];
 }): ElectricDesign {
-  const { document, catalogue, netlist, led } = input;
+  const { document, catalogue, led } = input;
+  const netlist = withSplicedWires(input.netlist, input.spliced ?? []);
   const network = sizeNetwork({ document, catalogue, netlist, ...(led ? { led } : {}) });
   const solvable = solvableNetwork(network, document);
   const cases = caseVoltages(solvable);

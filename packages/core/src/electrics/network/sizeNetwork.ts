@@ -10,13 +10,13 @@ import { fuseResistance } from '../power/contacts.ts';
 import { type SizedGroup, type SizedWire, sizeGroup } from '../power/sizeWires.ts';
 import { outlivesFuse } from '../power/wireCriteria.ts';
 import { type SizedFuse, fuseChoices } from './fuseChoices.ts';
-import { type LoadAt, liveLoads, loadsOn } from './liveLoads.ts';
-import { type Protection, protections } from './protection.ts';
-import { type ContactCurrents, ratedCurrents } from './ratedCurrents.ts';
-import { type WireRun, wireRuns } from './runs.ts';
+import type { LoadAt } from './liveLoads.ts';
+import { loadsOfNetlist } from './loadsOfNetlist.ts';
+import type { Protection } from './protection.ts';
+import type { ContactCurrents } from './ratedCurrents.ts';
+import type { WireRun } from './runs.ts';
 import { upstreamResistances } from './upstream.ts';
 import { WireBook } from './wireBook.ts';
-import { generatedCurrents } from './generatedCurrents.ts';
 import type { WiringBuild } from './wiringBuild.ts';
 
 /** A run of wires that was sized together. */
@@ -122,18 +122,11 @@ export function sizeNetwork(input: {
   const { power, limits } = document;
   const netlist = input.netlist ?? buildNetlist({ document, catalogue });
   const book = new WireBook(document, catalogue, netlist.parts, input.led ?? {});
-  const loads = liveLoads(netlist);
-  const isOn = loadsOn(netlist, loads);
-  const voltage = limits.voltageLow.value;
-  const { worst, cranking } = ratedCurrents({
+  const { loads, rated, protectedBy, generated, runs } = loadsOfNetlist(
     netlist,
-    loads,
-    isOn,
-    cases: ['worst', 'cranking'],
-    voltage,
-  });
-  const protectedBy = protections(netlist, loads);
-  const generated = generatedCurrents(netlist);
+    limits.voltageLow.value,
+  );
+  const { worst, cranking } = rated;
   const wireTo = new Map(
     netlist.wires.flatMap(({ id, from, to }) => [
       [from.node, id],
@@ -216,7 +209,6 @@ export function sizeNetwork(input: {
     return { kind: run.kind, group };
   };
 
-  const runs = wireRuns(netlist);
   const mainNode = nodeOf(sharedPartIds.mainFuse, 'in');
   const isMain = (run: WireRun): boolean => run.wires.some(({ to }) => to.node === mainNode);
   const main = runs.filter(isMain).map((run) => sizeRun(run, () => battery.internalResistance));

@@ -1,3 +1,4 @@
+import { kept } from '../../numerics/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import type { SwitchedInCases } from '../switching/switchedInCases.ts';
 import { type Switch, switchKey, switchesOf } from '../switching/switches.ts';
@@ -17,12 +18,7 @@ function withOpen(netlist: Netlist, open: readonly Switch[]): Netlist {
   };
 }
 
-/**
- * Which loads are on in each case: those that would be, as far as the table of what is switched leaves
- * them their way. A relay's coil is on where its row is. A relay whose coil no controller commands has
- * no say of a table.
- */
-export function switchedLoadsOn(
+function switchedOn(
   netlist: Netlist,
   loads: readonly LoadAt[],
   switched: SwitchedInCases,
@@ -54,3 +50,10 @@ export function switchedLoadsOn(
     return row ? row[inCase] : isOn(each, inCase);
   };
 }
+
+/**
+ * Which loads are on in each case: those that would be, as far as the table of what is switched leaves
+ * them their way. A relay's coil is on where its row is. A relay whose coil no controller commands has
+ * no say of a table.
+ */
+export const switchedLoadsOn = kept(switchedOn);

@@ -8,7 +8,7 @@ import {
 } from '../../electrics/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
-import { ledLengths, netlist } from './ledStages.ts';
+import { ledLengths, netlist, spliced } from './ledStages.ts';
 
 /** What somebody said of when things are on, in every case. */
 export const switched = stage({
@@ -23,6 +23,7 @@ export const electrics = stage({
   reads: {
     netlist,
     ledLengths,
+    spliced,
     power: slices.power,
     switched,
     electric: slices.electric,
@@ -33,8 +34,14 @@ export const electrics = stage({
     injectorRows: slices.wiredRows,
     catalogue: slices.catalogue,
   },
-  run: ({ catalogue, electric, netlist: drawn, ledLengths: led, ...document }) =>
-    electricStage({ document: { ...document, ...electric }, catalogue, netlist: drawn, led }),
+  run: ({ catalogue, electric, netlist: drawn, ledLengths: led, spliced: joined, ...document }) =>
+    electricStage({
+      document: { ...document, ...electric },
+      catalogue,
+      netlist: drawn,
+      led,
+      spliced: joined,
+    }),
 });
 
 /** Loads against alternator and battery. */

@@ -1,5 +1,5 @@
 import { buildNetlist } from '../../electrics/index.ts';
-import { harnessLengthsOf, ledHarness } from '../../harness/index.ts';
+import { harnessLengthsOf, ledHarness, splicedPieces } from '../../harness/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 
@@ -35,4 +35,11 @@ export const ledLengths = stage({
   name: 'lengths in the harness',
   reads: { led },
   run: (read) => harnessLengthsOf(read.led),
+});
+
+/** Wires that have a piece spliced into them. */
+export const spliced = stage({
+  name: 'spliced wires',
+  reads: { led },
+  run: (read) => splicedPieces(read.led).map(({ wireId }) => wireId),
 });

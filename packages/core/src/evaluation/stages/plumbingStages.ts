@@ -1,4 +1,4 @@
-import { coverParts, keptParts, madeWires, plugParts } from '../../harness/index.ts';
+import { coverParts, madeWires, piecesOfLegs } from '../../harness/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
@@ -38,19 +38,11 @@ export const parts = stage({
     made,
     harness,
     led,
-    decided: slices.harness,
     vehicle: slices.vehicle,
     catalogue: slices.catalogue,
   },
-  run: ({ names, map: onMap, vehicle, electric, harness: laid, decided, led: ways, ...given }) => {
+  run: ({ names, map: onMap, vehicle, electric, harness: laid, led: ways, ...given }) => {
     const read = { ...given, electrics: madeWires(given.electrics, ways) };
-    const ends = plugParts({
-      connectors: laid.connectors,
-      electrics: read.electrics,
-      school: decided.school,
-      kept: keptParts(electric),
-      catalogue: read.catalogue,
-    });
     return partsNeeded({
       ...read,
       present: electric,
@@ -58,8 +50,12 @@ export const parts = stage({
       circuits: names.fuelCircuits,
       rows: names.injectorRows,
       held: onMap.held,
-      harness: [...coverParts(laid.bundles), ...ends.parts],
-      missingOfHarness: ends.missing,
+      harness: [
+        ...coverParts(laid.bundles),
+        ...laid.ends.parts,
+        ...piecesOfLegs(ways, given.electrics.wires),
+      ],
+      missingOfHarness: laid.ends.missing,
     });
   },
 });

@@ -9,7 +9,7 @@ const onto = { loop: FLEXES };
 /** Kittiwake: sealed, in layers; engine looms through both sides of the firewall, the chassis in front. */
 export const kittiwakeHarness: Harness = {
   school: 'sealed',
-  massBudget: q(7, 'mass', 'kg'),
+  massBudget: q(8, 'mass', 'kg'),
   breakouts: [
     breakout('cab-left', 'Behind the seat, left', [1400, 242, 650], 'cabin'),
     breakout('cab-right', 'Behind the seat, right', [1400, -220, 640], 'cabin'),
@@ -24,6 +24,7 @@ export const kittiwakeHarness: Harness = {
     breakout('bank-right', 'Over the right bank', [960, -230, 790], 'engine-bay'),
     breakout('valley', 'Over the plenum', [640, 120, 830], 'engine-bay'),
     breakout('gearbox', 'Over the gearbox', [0, 40, 780], 'engine-bay'),
+    breakout('over-tail', 'Over the tail', [-420, 30, 730], 'outside'),
   ].map((each) => ({ ...each, movesWithEngine: each.zone === 'engine-bay' })),
   segments: [
     segment('ecu', 'To the ECU', [atBreakout('cab-left'), atPlace('ecu')]),
@@ -193,10 +194,12 @@ export const kittiwakeHarness: Harness = {
     segment('to-gearbox', 'Back to the gearbox', [atBreakout('valley'), atBreakout('gearbox')]),
     segment('gearbox-top', 'To the gearbox', [atBreakout('gearbox'), atPlace('gearbox-top')]),
     segment('starter', 'To the starter', [atBreakout('gearbox'), atPlace('starter-seat')]),
-    segment('tail', 'To the tail', [atBreakout('gearbox'), atPlace('tail')], [[-400, 20, 740]], {
-      ...onto,
-      radius: 92,
-    }),
+    segment('tail', 'To the tail', [atBreakout('gearbox'), atBreakout('over-tail')], [], onto),
+    segment('tail-end', 'Down to the tail', [atBreakout('over-tail'), atPlace('tail')]),
+    segment('tail-ground', 'To the ground at the tail', [
+      atBreakout('over-tail'),
+      atPlace('tail-stud'),
+    ]),
     segment(
       'rear-left',
       'To the rear left upright',

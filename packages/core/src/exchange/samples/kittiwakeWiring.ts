@@ -22,6 +22,8 @@ import {
 const block = ground('engine-block');
 const blockLeft = ground('engine-block-left');
 const panel = ground('panel-stud');
+const tail = ground('tail-stud');
+const besidePumps = { left: ground('pump-ground-left'), right: ground('pump-ground') };
 const sluice = (pin: string) => ecu(pin, 'sluice');
 const inputs = (pin: string) => ecu(pin, 'inputs');
 const six = [1, 2, 3, 4, 5, 6] as const;
@@ -108,12 +110,14 @@ export const kittiwakeWiring: DemoWiring = {
     place('cockpit', 'Cockpit side', [1800, 260, 420], 'cabin'),
     place('input-unit', 'Input unit, ahead of the dash', [2300, 0, 520], 'cabin'),
     place('tail', 'Tail', [-500, 0, 420], 'outside'),
+    place('tail-stud', 'Ground stud at the tail', [-360, 60, 620], 'outside'),
     place('panel-stud-place', 'Ground stud at the panel', [1420, -240, 380], 'cabin'),
     place('battery-stud', 'Ground stud at the battery', [2040, 250, 160], 'cabin'),
   ],
   grounds: [
     groundAt('battery-stud', 'Frame at the battery', 'chassis', 'battery-stud'),
     groundAt('panel-stud', 'Stud at the panel', 'chassis', 'panel-stud-place'),
+    groundAt('tail-stud', 'Frame at the tail', 'chassis', 'tail-stud'),
     groundAt('pump-ground-left', 'Pump ground, left', 'chassis', 'pump-ground-left'),
     groundAt('engine-block', 'Engine block', 'engine', 'block-stud', 'battery-stud'),
     groundAt('engine-block-left', 'Engine block, left', 'engine', 'block-stud-left'),
@@ -255,7 +259,7 @@ export const kittiwakeWiring: DemoWiring = {
           `Fan, ${side}`,
           'DV-FAN-B',
           `cooler-${side}`,
-          { '1': out(`fuse-fan-${side}`), '2': panel, '3': ecu(cavity('B', 25 + i)) },
+          { '1': out(`fuse-fan-${side}`), '2': besidePumps[side], '3': ecu(cavity('B', 25 + i)) },
           { loadedTogether: 2 },
         ),
         fitted(
@@ -263,7 +267,7 @@ export const kittiwakeWiring: DemoWiring = {
           `Water pump, ${side}`,
           'DV-WP',
           `cooler-${side}`,
-          { '+': sluice(cavity('B', 1 + i)), '−': panel },
+          { '+': sluice(cavity('B', 1 + i)), '−': besidePumps[side] },
           { loadedTogether: 2 },
         ),
       ]),
@@ -278,10 +282,10 @@ export const kittiwakeWiring: DemoWiring = {
         'Oil cooler fan',
         'DV-OILFAN',
         'tail',
-        { '+': sluice('B03'), '−': panel },
+        { '+': sluice('B03'), '−': tail },
         { loadedTogether: 2 },
       ),
-      fitted('rain-light', 'Rain light', 'DV-LAMP-R', 'tail', { '+': sluice('B09'), '−': panel }),
+      fitted('rain-light', 'Rain light', 'DV-LAMP-R', 'tail', { '+': sluice('B09'), '−': tail }),
       fitted(
         'starter',
         'Starter',

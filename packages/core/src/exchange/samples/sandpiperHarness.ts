@@ -1,3 +1,4 @@
+import { wireCutTo } from '../../harness/index.ts';
 import type { Harness } from '../../model/index.ts';
 import {
   asDrawn,
@@ -168,7 +169,7 @@ export const sandpiperHarness: Harness = {
     },
   ],
   cut: [
-    { wireId: 'air~1', length: q(670, 'length', 'mm') },
-    { wireId: 'air~2', length: q(250, 'length', 'mm') },
+    { wireId: 'air~1', ...wireCutTo(q(670, 'length', 'mm')) },
+    { wireId: 'air~2', ...wireCutTo(q(250, 'length', 'mm')) },
   ],
 };

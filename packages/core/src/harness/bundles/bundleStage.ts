@@ -25,6 +25,9 @@ import {
 } from '../connectors/connectorsOf.ts';
 import { inlineFigures } from '../connectors/inlineFigures.ts';
 import { type InlineLoad, inlineLoads } from '../connectors/inlineLoads.ts';
+import { plugParts } from '../connectors/plugParts.ts';
+import { keptParts } from '../rules/keptParts.ts';
+import { madeWires } from '../bought/madeWires.ts';
 import { harnessFigure } from '../figureNames.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
 import type { LedSegment } from '../lengths/ledSegment.ts';
@@ -79,6 +82,8 @@ export interface HarnessDesign {
   readonly connectors: readonly HarnessConnector[];
   /** connectors that part it, with what leads through them */
   readonly inline: readonly InlineLoad[];
+  /** what its wires end in, and what of that the catalogue does not have */
+  readonly ends: ReturnType<typeof plugParts>;
   readonly colours: readonly ColouredWire[];
   readonly results: readonly Result[];
 }
@@ -137,12 +142,22 @@ export function bundleStage(input: {
   const bundles = made.map(({ bundle }) => bundle);
   const areas = new Map(electrics.wires.map(({ wire, size }) => [wire.id, size.area]));
   const inline = inlineLoads({ led, netlist, areas });
+  const ends = plugParts({
+    connectors,
+    electrics: madeWires(electrics, led),
+    spliced: electrics.wires.filter(({ wire }) => wire.isSpliced),
+    led: new Set(led.wires.map(({ wireId }) => wireId)),
+    school: harness.school,
+    kept: keptParts(input.electric),
+    catalogue,
+  });
   const holes = loomHoles({ led, bundles, connectors, inline });
   return {
     bundles,
     holes,
     connectors,
     inline,
+    ends,
     colours: colouredWires({
       netlist,
       connectors,
@@ -155,7 +170,7 @@ export function bundleStage(input: {
       ...connectorFigures(connectors),
       ...inlineFigures(inline, sized),
       ...spliceFigures(input),
-      ...harnessTotals(input, made, sized),
+      ...harnessTotals(input, made, sized, ends.parts),
     ],
   };
 }

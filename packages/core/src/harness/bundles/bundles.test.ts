@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest';
+import type { CatalogueItem } from '../../catalogue/index.ts';
 import { heatGivenOff, resistanceAt } from '../../electrics/index.ts';
 import { demoBuilds, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
 import { evaluate } from '../../evaluation/index.ts';
@@ -120,7 +121,31 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
         return all + length.value * size.mass;
       }, 0);
       expect(value('harness.weight')).toBeGreaterThan(copper);
-      expect(value('harness.weight')).toBeLessThan(2 * copper);
+      const covers = harness.bundles.reduce(
+        (all, { length, coverItem, heatSleeve }) =>
+          all + length * ((coverItem?.mass ?? 0) + (heatSleeve?.mass ?? 0)),
+        0,
+      );
+      const ends = harness.ends.parts
+        .filter(({ inHarness }) => inHarness)
+        .reduce((all, { item, quantity }) => all + quantity * item.mass, 0);
+      const inLooms = led.wires.filter(({ leg }) => leg).length;
+      expect(value('harness.weight') - copper - covers - ends).toBeGreaterThan(-1e-9);
+      expect(value('harness.weight') - copper - covers - ends).toBeLessThan(2e-3 * inLooms + 1e-9);
+    });
+
+    test('cost what the parts list asks for the same parts', () => {
+      const { parts } = evaluation.parts;
+      const price = (wanted: (item: CatalogueItem) => boolean): number =>
+        parts
+          .filter(({ item }) => wanted(item))
+          .reduce((all, { item, quantity }) => all + item.price * quantity, 0);
+      const ofHarness = price(
+        ({ category }) => category === 'wire' || category === 'cover' || category === 'plug-part',
+      );
+      // What lies between battery, fuses and relays is on the list, and not in the harness.
+      expect(value('harness.cost')).toBeLessThan(ofHarness);
+      expect(value('harness.cost')).toBeGreaterThan(0.6 * ofHarness);
     });
 
     test('nothing stands against them: the demo is one that can be built', () => {

@@ -137,62 +137,61 @@ export const lowerBoundRatio = defineFormula({
 
 export const harnessMass = defineFormula({
   name: 'mass of the harness',
-  notation: 'Σ L · m wire + Σ l · m cover + contacts · 1 g + splices · 2 g',
+  notation: 'Σ L · m wire + Σ l · m cover + Σ n · m end + contacts of looms · 1 g',
   kind: 'mass',
   inputKinds: {
     wires: 'length',
     perMetre: 'mass',
     covered: 'length',
     coverPerMetre: 'mass',
-    contacts: 'count',
-    splices: 'count',
+    ends: 'count',
+    eachEnd: 'mass',
+    ofLooms: 'count',
   },
-  source: 'catalogue; a contact with its share of the plug 1 g, a splice with its shrink 2 g',
+  source:
+    'catalogue; ends are housings, contacts, seals, lugs, splices and boots as on the parts list; a contact of a bought loom with its share of the plug 1 g',
   compute: (i: {
     wires: readonly number[];
     perMetre: readonly number[];
     covered: readonly number[];
     coverPerMetre: readonly number[];
-    contacts: number;
-    splices: number;
+    ends: readonly number[];
+    eachEnd: readonly number[];
+    ofLooms: number;
   }) =>
     product(i.wires, i.perMetre) +
     product(i.covered, i.coverPerMetre) +
-    i.contacts * 1e-3 +
-    i.splices * 2e-3,
+    product(i.ends, i.eachEnd) +
+    i.ofLooms * 1e-3,
 });
 
 export const harnessCost = defineFormula({
   name: 'price of the harness',
-  notation: 'Σ L · p wire + Σ l · p cover + contacts · p + splices · p + Σ p loom',
+  notation: 'Σ L · p wire + Σ l · p cover + Σ n · p end + Σ p loom',
   kind: 'count',
   inputKinds: {
     wires: 'length',
     perMetre: 'count',
     covered: 'length',
     coverPerMetre: 'count',
-    contacts: 'count',
-    splices: 'count',
-    eachContact: 'count',
-    eachSplice: 'count',
+    ends: 'count',
+    eachEnd: 'count',
     looms: 'count',
   },
-  source: 'catalogue, materials only; looms that are bought at what was paid',
+  source:
+    'catalogue, materials without what is bought over; looms that are bought at what was paid',
   compute: (i: {
     wires: readonly number[];
     perMetre: readonly number[];
     covered: readonly number[];
     coverPerMetre: readonly number[];
-    contacts: number;
-    splices: number;
-    eachContact: number;
-    eachSplice: number;
+    ends: readonly number[];
+    eachEnd: readonly number[];
     looms: readonly number[];
   }) =>
     product(i.wires, i.perMetre) +
     product(i.covered, i.coverPerMetre) +
-    i.contacts * i.eachContact +
-    i.splices * i.eachSplice +
+    product(i.ends, i.eachEnd) +
     sum(i.looms),
 });
 

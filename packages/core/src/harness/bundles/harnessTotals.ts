@@ -1,4 +1,4 @@
-import type { WireItem } from '../../catalogue/index.ts';
+import type { PlugPartItem, WireItem } from '../../catalogue/index.ts';
 import type { SizedWire } from '../../electrics/index.ts';
 import type { Harness } from '../../model/index.ts';
 import {
@@ -9,15 +9,12 @@ import {
   fromItem,
   together,
 } from '../../results/index.ts';
+import type { PlugPart } from '../connectors/plugParts.ts';
 import { harnessFigure } from '../figureNames.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
 import type { MadeBundle } from './bundleStage.ts';
 import { coveringSeconds } from './covering.ts';
 import * as f from './formulas.ts';
-
-/** A contact and a splice, in the currency of the catalogue. */
-const CONTACT_PRICE = 0.35;
-const SPLICE_PRICE = 0.6;
 
 type Sized = ReadonlyMap<string, SizedWire>;
 type Wires = readonly { readonly wireId: string }[];
@@ -37,15 +34,29 @@ const splicesOf = (wires: Wires, sized: Sized) =>
       endsOf(wires, sized)
         .filter(({ joint }) => joint === 'splice')
         .map(({ node }) => node),
-    ).size,
-    'splices that wires led end at',
+    ).size + wires.filter(({ wireId }) => sized.get(wireId)?.wire.isSpliced).length,
+    'splices that wires led end at, and that pieces are put in with',
   );
+
+/** How many of each part wires end in, and what one of it has. */
+function endsByItem(parts: readonly PlugPart[]) {
+  const counts = new Map<PlugPartItem, number>();
+  for (const { item, quantity, inHarness } of parts) {
+    if (inHarness) counts.set(item, (counts.get(item) ?? 0) + quantity);
+  }
+  const items = [...counts.keys()];
+  return {
+    ends: byDefault([...counts.values()], 'parts that wires of the harness end in'),
+    each: (key: 'mass' | 'price') => together(items.map((item) => fromItem(item[key], item))),
+  };
+}
 
 /** What the whole harness comes to; nothing where no wire is led. */
 export function harnessTotals(
   { led, harness }: { readonly led: LedHarness; readonly harness: Harness },
   made: readonly MadeBundle[],
   sized: ReadonlyMap<string, SizedWire>,
+  plugs: readonly PlugPart[],
 ): Result[] {
   const wires = led.wires.flatMap((wire) => {
     const known = sized.get(wire.wireId);
@@ -53,10 +64,11 @@ export function harnessTotals(
   });
   if (wires.length === 0) return [];
   const lengths = together(wires.map(({ length }) => length));
-  const contacts = contactsOf(wires, sized, 'ends of the wires led that are no splice');
   const splices = splicesOf(wires, sized);
   // What comes with a loom is neither bought by the metre nor cut and crimped.
   const own = wires.filter(({ leg }) => leg === undefined);
+  const inLooms = wires.filter(({ leg }) => leg !== undefined);
+  const { ends, each } = endsByItem(plugs);
   const ownContacts = contactsOf(own, sized, 'ends of the wires made that are no splice');
   const ownLengths = together(own.map(({ length }) => length));
   const legs = led.legs.filter(({ way }) => way !== undefined);
@@ -94,7 +106,14 @@ export function harnessTotals(
       figure: harnessFigure('harness.weight'),
       label: 'Mass of the harness',
       formula: f.harnessMass,
-      inputs: { wires: lengths, covered: coveredLengths, ...per('mass', wires), contacts, splices },
+      inputs: {
+        wires: lengths,
+        covered: coveredLengths,
+        ...per('mass', wires),
+        ends,
+        eachEnd: each('mass'),
+        ofLooms: contactsOf(inLooms, sized, 'ends of wires in bought looms that are no splice'),
+      },
     }),
     derive({
       figure: harnessFigure('harness.cost'),
@@ -104,10 +123,8 @@ export function harnessTotals(
         wires: ownLengths,
         covered: coveredLengths,
         ...per('price', own),
-        contacts: ownContacts,
-        splices,
-        eachContact: byDefault(CONTACT_PRICE, 'a contact with its seal'),
-        eachSplice: byDefault(SPLICE_PRICE, 'a splice with its shrink'),
+        ends,
+        eachEnd: each('price'),
         looms: together(
           harness.bought.flatMap(({ id, price }) =>
             price ? [entered(price, ['harness', 'bought', id, 'price'])] : [],

@@ -5,7 +5,7 @@ import { readBuild } from '../../model/index.ts';
 import { plugParts } from './plugParts.ts';
 
 const partsOf = (document: (typeof demoBuilds)[number]['document']) => {
-  const { electrics, harness } = evaluate(document, sampleCatalogue);
+  const { electrics, harness, led: ways } = evaluate(document, sampleCatalogue);
   const build = readBuild(document);
   const kept = new Set(
     [...build.devices, ...build.controllers]
@@ -13,7 +13,8 @@ const partsOf = (document: (typeof demoBuilds)[number]['document']) => {
       .map(({ id }) => id),
   );
   const { school } = build.harness;
-  const read = { connectors: harness.connectors, electrics, school, kept };
+  const led = new Set(ways.wires.map(({ wireId }) => wireId));
+  const read = { connectors: harness.connectors, electrics, spliced: [], led, school, kept };
   return { ...plugParts({ ...read, catalogue: sampleCatalogue }), ...read };
 };
 
@@ -86,13 +87,13 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
 
 test('a catalogue without contacts leaves them missing, each with what it is for', () => {
   const [{ document }] = demoBuilds as [(typeof demoBuilds)[number]];
-  const { connectors, electrics, school, kept } = partsOf(document);
+  const read = partsOf(document);
   const catalogue = {
     items: sampleCatalogue.items.filter(
       (item) => item.category !== 'plug-part' || item.form !== 'contact',
     ),
   };
-  const { missing } = plugParts({ connectors, electrics, school, kept, catalogue });
+  const { missing } = plugParts({ ...read, catalogue });
   expect(missing.length).toBeGreaterThan(10);
   for (const { words, usedFor } of missing) {
     expect(words).toMatch(/^contact .* for [\d.]+ mm²$/u);

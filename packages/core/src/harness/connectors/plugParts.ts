@@ -15,6 +15,8 @@ export interface PlugPart {
   readonly quantity: number;
   readonly name: string;
   readonly path: readonly string[];
+  /** a wire that is led through the harness ends in it */
+  readonly inHarness: boolean;
 }
 
 /** What the catalogue has nothing for. */
@@ -27,6 +29,10 @@ export interface MissingPlugPart {
 interface Read {
   readonly connectors: readonly HarnessConnector[];
   readonly electrics: Pick<ElectricDesign, 'wires' | 'netlist'>;
+  /** wires that a piece is spliced into, those of looms too */
+  readonly spliced: readonly SizedWire[];
+  /** wires that are led through the harness, by id */
+  readonly led: ReadonlySet<string>;
   readonly school: HarnessSchool;
   /** parts that stay with what they have */
   readonly kept: ReadonlySet<string>;
@@ -87,7 +93,7 @@ export const bootFor = (catalogue: Catalogue, bundle: number): PlugPartItem | un
   new PlugShelf(catalogue).round('boot', bundle);
 
 /** Everything that wires end in: housings, contacts, seals, plugs of unused cavities, boots, lugs, splices. */
-export function plugParts({ connectors, electrics, school, kept, catalogue }: Read): {
+export function plugParts({ connectors, electrics, spliced, led, school, kept, catalogue }: Read): {
   readonly parts: readonly PlugPart[];
   readonly missing: readonly MissingPlugPart[];
 } {
@@ -103,12 +109,12 @@ export function plugParts({ connectors, electrics, school, kept, catalogue }: Re
   const put = (
     item: PlugPartItem | undefined,
     words: string,
-    name: string,
-    path: readonly string[],
+    { name, path, of }: { name: string; path: readonly string[]; of: readonly SizedWire[] },
     quantity = 1,
   ): void => {
     if (quantity <= 0) return;
-    if (item) parts.push({ item, quantity, name, path });
+    const inHarness = of.some(({ wire }) => led.has(wire.id));
+    if (item) parts.push({ item, quantity, name, path, inHarness });
     else missing.push({ words, count: quantity, usedFor: name });
   };
   const inPlug = new Set<string>();
@@ -121,52 +127,61 @@ export function plugParts({ connectors, electrics, school, kept, catalogue }: Re
     );
     // All of it comes with a loom that is bought.
     if (wires.length === 0) continue;
-    const path = ['power'];
+    const use = { name, path: ['power'], of: wires };
     const housing = shelf.housing(family, cavities.length);
-    put(housing, `housing ${family}, ${cavities.length} ways`, name, path);
+    put(housing, `housing ${family}, ${cavities.length} ways`, use);
     const sealed = shelf.has('seal', family);
-    for (const { size } of wires) {
+    for (const sized of wires) {
+      const { size } = sized;
+      const ended = { ...use, of: [sized] };
       const contact = shelf.forArea('contact', size.area, family);
-      put(contact, `contact ${family} for ${inMm2(size.area)}`, name, path);
+      put(contact, `contact ${family} for ${inMm2(size.area)}`, ended);
       if (!sealed) continue;
       const seal = shelf.round('seal', size.outsideDiameter, family);
-      put(seal, `seal ${family} for ${inMm(size.outsideDiameter)}`, name, path);
+      put(seal, `seal ${family} for ${inMm(size.outsideDiameter)}`, ended);
     }
     const plug = shelf.any('cavity plug', family);
-    if (plug) put(plug, '', name, path, (housing?.ways ?? cavities.length) - used.length);
+    if (plug) put(plug, '', use, (housing?.ways ?? cavities.length) - used.length);
     const bundle = packedDiameter(wires.map(({ size }) => size.outsideDiameter));
     if (shelf.has('backshell', family)) {
       const backshell = shelf.round('backshell', bundle, family);
-      put(backshell, `backshell ${family} for a bundle of ${inMm(bundle)}`, name, path);
+      put(backshell, `backshell ${family} for a bundle of ${inMm(bundle)}`, use);
     } else if (school === 'sealed') {
-      put(bootFor(catalogue, bundle), `boot for a bundle of ${inMm(bundle)}`, name, path);
+      put(bootFor(catalogue, bundle), `boot for a bundle of ${inMm(bundle)}`, use);
     }
   }
   const partOf = new Map(
     electrics.netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
   );
-  const single = (end: WireEnd, { size }: SizedWire): void => {
+  const single = (end: WireEnd, sized: SizedWire): void => {
+    const { size } = sized;
     const part = partOf.get(end.node);
     if (inPlug.has(end.node) || !part || kept.has(part.id) || part.sort === 'signal') return;
     const isLug = end.joint === 'lug' || part.role === 'connector';
-    const words = `${inMm2(size.area)}`;
-    if (isLug)
-      put(shelf.forArea('lug', size.area), `ring terminal for ${words}`, part.name, ['power']);
+    const words = inMm2(size.area);
+    const use = { name: part.name, path: ['power'], of: [sized] };
+    if (isLug) put(shelf.forArea('lug', size.area), `ring terminal for ${words}`, use);
     else if (end.joint === 'holder') {
       const contact = shelf.forArea('contact', size.area, HOLDER_FAMILY);
-      put(contact, `contact ${HOLDER_FAMILY} for ${words}`, part.name, ['power']);
+      put(contact, `contact ${HOLDER_FAMILY} for ${words}`, use);
     }
   };
   for (const wire of electrics.wires) {
     single(wire.wire.from, wire);
     single(wire.wire.to, wire);
   }
+  const splice = (area: number, use: Parameters<typeof put>[2]): void =>
+    put(shelf.forArea('splice', area), `splice for ${inMm2(area)} together`, use);
+  for (const sized of spliced) {
+    splice(2 * sized.size.area, { name: sized.wire.name, path: ['harness'], of: [sized] });
+  }
   for (const { sort, name, pins } of electrics.netlist.parts) {
     if (sort !== 'splice') continue;
-    const area = pins
-      .flatMap(({ node }) => ends.get(node) ?? [])
-      .reduce((sum, { size }) => sum + size.area, 0);
-    put(shelf.forArea('splice', area), `splice for ${inMm2(area)} together`, name, ['power']);
+    const of = pins.flatMap(({ node }) => ends.get(node) ?? []);
+    splice(
+      of.reduce((sum, { size }) => sum + size.area, 0),
+      { name, path: ['power'], of },
+    );
   }
   return { parts, missing };
 }

@@ -1,9 +1,10 @@
 import { describe, expect, test } from 'vitest';
 import { demoBuilds, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
-import { evaluate } from '../../evaluation/index.ts';
-import { applyCommand } from '../../evaluation/index.ts';
-import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { applyCommand, evaluate } from '../../evaluation/index.ts';
+import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
+import { wireCutTo } from '../repairs/cutWires.ts';
 import { LAY, TWIST, isCable } from './allowances.ts';
+import { movedHarness } from './movedHarness.ts';
 
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
 const evaluated = (document: BuildDocument) => evaluate(document, sampleCatalogue);
@@ -119,3 +120,45 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
     });
   },
 );
+
+describe('a harness while a place of it is held elsewhere', () => {
+  test.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
+    '%s comes to what it comes to once that is an edit',
+    (_, document) => {
+      const before = evaluate(document, sampleCatalogue);
+      const [id] = Object.keys(document.harness.breakouts);
+      const edited = withValueAt(document, `harness.breakouts.${id}.z`, {
+        value: document.harness.breakouts[id!]!.z.value + 0.12,
+        unit: 'mm',
+      });
+      const after = evaluate(edited, sampleCatalogue);
+      const { harness, placements, hardPoints } = readBuild(edited);
+      const { netlist } = before.electrics;
+      const moved = movedHarness(before.led, { netlist, harness, placements, hardPoints });
+      const copper = after.results.find(({ key }) => key === 'harness.copperLength')!.value;
+      expect(moved.copperLength).toBeCloseTo(copper, 9);
+      const lengthIn = ({ results }: typeof before, segment: string): number =>
+        results.find(({ key }) => key === `segment.${segment}.length`)!.value;
+      const changed = harness.segments
+        .map((segment) => segment.id)
+        .filter((segment) => Math.abs(lengthIn(before, segment) - lengthIn(after, segment)) > 1e-9);
+      expect(moved.segments.map((segment) => segment.id).sort()).toEqual(changed.sort());
+      expect(changed.length).toBeGreaterThan(0);
+      for (const segment of moved.segments) {
+        expect(segment.length).toBeCloseTo(lengthIn(after, segment.id), 9);
+      }
+    },
+  );
+
+  test('tells the wires that were cut and no longer reach', () => {
+    const document = demoBuilds[0]!.document;
+    const before = evaluate(document, sampleCatalogue);
+    const [wire] = before.led.wires;
+    const cut = withValueAt(document, `harness.cut`, {
+      [wire!.wireId]: wireCutTo({ value: wire!.length.value - 0.1, unit: 'mm' }),
+    });
+    const { harness, placements, hardPoints } = readBuild(cut);
+    const { netlist } = before.electrics;
+    expect(movedHarness(before.led, { netlist, harness, placements, hardPoints }).short).toBe(1);
+  });
+});

@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest';
+import { contactsOf } from '../../electrics/power/wireContacts.ts';
 import { applyCommand, createEvaluator } from '../../evaluation/index.ts';
-import { cutList, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
-import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { cutList, reelList, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
+import { type BuildDocument, migrateDocument, withValueAt } from '../../model/index.ts';
+import { wireCutTo } from './cutWires.ts';
 
 const evaluator = createEvaluator();
 const evaluated = (document: BuildDocument) => evaluator.evaluate(document, sampleCatalogue);
@@ -13,10 +15,7 @@ const allCut = ((): BuildDocument => {
   const cut = Object.fromEntries(
     led.wires
       .filter(({ leg }) => !leg)
-      .map(({ wireId, length, needed }) => [
-        wireId,
-        { length: mm((needed ?? length).value * 1e3) },
-      ]),
+      .map(({ wireId, length, needed }) => [wireId, wireCutTo(mm((needed ?? length).value * 1e3))]),
   );
   return withValueAt(sandpiper, 'harness.cut', cut);
 })();
@@ -43,7 +42,7 @@ describe('wires that are cut', () => {
     const alone = electrics.netlist.wires.filter(({ id }) => !inHarness.has(id));
     expect(alone.length).toBeGreaterThan(5);
     for (const { id } of alone.slice(0, 3)) {
-      const cut = evaluated(withValueAt(sandpiper, 'harness.cut', { [id]: { length: mm(345) } }));
+      const cut = evaluated(withValueAt(sandpiper, 'harness.cut', { [id]: wireCutTo(mm(345)) }));
       expect(cut.results.find(({ key }) => key === `wire.${id}.length`)!.value).toBe(0.345);
       const line = cutList(cut, {}).find(({ wire }) => wire === id)!;
       expect(line).toMatchObject({ is: 'cut', lengthIsFrom: 'as cut' });
@@ -92,5 +91,113 @@ describe('wires that are cut', () => {
       further,
     );
     expect(order(closed)[0]).toBe('splice');
+  });
+});
+
+describe('a piece that is spliced into a wire that was cut too short', () => {
+  const moved = withValueAt(allCut, 'placements.fan-seat.x', mm(1400));
+  const cure = shortIn(moved)!
+    .cures()
+    .find(({ text }) => text.startsWith('Splice'))!;
+  const mended = evaluated(applyCommand(moved, cure.command!).document);
+  const before = evaluated(moved);
+  const longer = mended.led.cut.filter(({ spliced }) => spliced.value > 0);
+  const ohm = (of: typeof mended, id: string): number =>
+    contactsOf(of.electrics.wires.find(({ wire }) => wire.id === id)!);
+
+  test('adds two crimps to its resistance, and to that of no other', () => {
+    expect(longer.length).toBeGreaterThan(0);
+    const ids = new Set(longer.map(({ wireId }) => wireId));
+    for (const { wire, size } of mended.electrics.wires) {
+      const crimps = ids.has(wire.id) ? 2 * (1e-3 / (size.area * 1e6)) : 0;
+      expect(ohm(mended, wire.id) - ohm(before, wire.id), wire.id).toBeCloseTo(crimps, 12);
+    }
+  });
+
+  test('is a splice on the parts list, and a line of the cut list beside what it is put into', () => {
+    const splices = ({ harness }: typeof mended): number =>
+      harness.ends.parts
+        .filter(({ item }) => item.form === 'splice')
+        .reduce((all, { quantity }) => all + quantity, 0);
+    expect(splices(mended) - splices(before)).toBe(longer.length);
+    const lines = cutList(mended, {});
+    for (const { wireId, length, spliced } of longer) {
+      const [cut, piece] = ['cut', 'a piece put in'].map((is) =>
+        lines.find((line) => line.wire === wireId && line.is === is),
+      );
+      const first = length.value - spliced.value;
+      expect(cut!.length).toBeGreaterThan(first - 1e-9);
+      expect(cut!.length).toBeLessThan(first + 0.01 + 1e-9);
+      // 60 mm of it lie beside the wire at the splice.
+      expect(piece!.length).toBeGreaterThan(spliced.value + 0.06 - 1e-9);
+      expect(piece!.length).toBeLessThan(spliced.value + 0.07 + 1e-9);
+    }
+    const stillToCut = reelList(lines).reduce((all, { wires }) => all + wires, 0);
+    const open = lines.filter(({ is }) => is === 'to cut').length;
+    expect(stillToCut).toBe(open + longer.length);
+  });
+
+  test('grows when the wire is mended once more', () => {
+    const [one] = longer;
+    const document = applyCommand(moved, cure.command!).document;
+    const again = withValueAt(document, 'placements.fan-seat.x', mm(1500));
+    const second = shortIn(again)!
+      .cures()
+      .find(({ text }) => text.startsWith('Splice'))!;
+    const { led } = evaluated(applyCommand(again, second.command!).document);
+    const now = led.cut.find(({ wireId }) => wireId === one!.wireId)!;
+    expect(now.spliced.value - one!.spliced.value).toBeCloseTo(
+      now.length.value - one!.length.value,
+      9,
+    );
+    expect(now.length.value).toBeGreaterThan(one!.length.value + 0.05);
+  });
+
+  test('is not in a wire that an older file says is cut', () => {
+    const older = {
+      version: 16,
+      harness: { cut: { 'air~1': { length: mm(670) } } },
+    };
+    const lifted = migrateDocument(older) as { version: number; harness: { cut: unknown } };
+    expect(lifted.version).toBeGreaterThanOrEqual(17);
+    expect(lifted.harness.cut).toEqual({ 'air~1': wireCutTo(mm(670)) });
+  });
+});
+
+describe('a leg of a loom that is made longer', () => {
+  const extended = evaluated(
+    withValueAt(sandpiper, 'harness.bought.stator-loom.legs.fuse.changed', mm(150)),
+  );
+  const before = evaluated(sandpiper);
+  const inLeg = extended.led.wires.filter(({ leg }) => leg?.legId === 'fuse');
+
+  test('has a splice in each of its wires, with its crimps and its part', () => {
+    expect(inLeg.length).toBeGreaterThan(0);
+    for (const { wireId } of inLeg) {
+      const of = ({ electrics }: typeof before) =>
+        electrics.wires.find(({ wire }) => wire.id === wireId)!;
+      const { area } = of(extended).size;
+      expect(contactsOf(of(extended)) - contactsOf(of(before))).toBeCloseTo(
+        2e-3 / (area * 1e6),
+        12,
+      );
+    }
+    const hours = (evaluation: typeof before) =>
+      evaluation.results.find(({ key }) => key === 'harness.hours')!.value;
+    expect(hours(extended)).toBeGreaterThan(hours(before));
+  });
+
+  test('needs the wire of its pieces, which the list of parts has', () => {
+    const metres = ({ parts }: typeof before, id: string): number =>
+      parts.parts.find(({ item }) => item.id === id)?.quantity ?? 0;
+    const { size } = extended.electrics.wires.find(({ wire }) => wire.id === inLeg[0]!.wireId)!;
+    const same = inLeg.filter(
+      ({ wireId }) =>
+        extended.electrics.wires.find(({ wire }) => wire.id === wireId)!.size.id === size.id,
+    );
+    expect(metres(extended, size.id) - metres(before, size.id)).toBeCloseTo(
+      same.length * (0.15 + 0.06),
+      9,
+    );
   });
 });

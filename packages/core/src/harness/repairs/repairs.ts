@@ -2,6 +2,7 @@ import { sum } from '../../numerics/index.ts';
 import { quantity } from '../../quantities/index.ts';
 import type { HarnessChecked } from '../checked.ts';
 import { coveringSeconds } from '../bundles/covering.ts';
+import { storedCut } from './cutWires.ts';
 import { OPENED, WORK_ON_WIRE } from './work.ts';
 
 /** A way to make wires reach again, with the work that it is. */
@@ -41,14 +42,13 @@ export function repairsOf({ led, decidedHarness, harness }: HarnessChecked): rea
     if (first === undefined || last === undefined) return [];
     return worked(first) <= worked(last) ? [first] : [last];
   });
-  const asCut = Object.fromEntries(
-    decidedHarness.cut.map(({ wireId, length }) => [wireId, { length }]),
-  );
+  const asCut = storedCut(decidedHarness.cut);
   const lengthened = Object.fromEntries(
-    short.map(({ wireId, needed, length }) => [
-      wireId,
-      { length: mm(Math.ceil((needed?.value ?? length.value) * 1e3 - 1e-6) / 1e3) },
-    ]),
+    short.map(({ wireId, needed, length, cut }) => {
+      const reaches = Math.ceil((needed?.value ?? length.value) * 1e3 - 1e-6) / 1e3;
+      const piece = (cut?.spliced.value ?? 0) + reaches - length.value;
+      return [wireId, { length: mm(reaches), spliced: mm(piece) }];
+    }),
   );
   const repairs: (Repair | undefined)[] = [
     fromLoops(short, decidedHarness, closed),

@@ -2,6 +2,7 @@ import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import { quantity } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { HarnessChecked, HarnessRule } from '../checked.ts';
+import { storedCut, wireCutTo } from '../repairs/cutWires.ts';
 import { type Repair, repairsOf } from '../repairs/repairs.ts';
 import { inSegment } from './onBundles.ts';
 
@@ -54,16 +55,12 @@ export const cutShort: HarnessRule = {
   },
 };
 
-/** The wires that are cut, as they are stored. */
-const asCut = ({ cut }: HarnessChecked['decidedHarness']) =>
-  Object.fromEntries(cut.map(({ wireId, length }) => [wireId, { length }]));
-
 /** Wires as they are cut now, up to the next millimetre. */
 const cutNow = (wires: HarnessChecked['led']['wires']) =>
   Object.fromEntries(
     wires.map(({ wireId, length }) => [
       wireId,
-      { length: quantity(Math.ceil(length.value * 1e3 - 1e-6), 'length', 'mm') },
+      wireCutTo(quantity(Math.ceil(length.value * 1e3 - 1e-6), 'length', 'mm')),
     ]),
   );
 
@@ -113,7 +110,7 @@ export const segmentClosed: HarnessRule = {
               command: {
                 name: 'set',
                 path: ['harness', 'cut'],
-                value: { ...asCut(decidedHarness), ...cutNow(fresh) },
+                value: { ...storedCut(decidedHarness.cut), ...cutNow(fresh) },
               },
             },
           ],

@@ -39,6 +39,7 @@ export class HarnessTree {
   private readonly byId = new Map<string, TreeSegment>();
   private readonly numbers = new Map<NodeKey, number>();
   private readonly nodes: NodeKey[] = [];
+  private readonly ways = new Map<NodeKey, Map<NodeKey, HarnessWay | undefined>>();
 
   constructor(readonly segments: readonly TreeSegment[]) {
     for (const segment of segments) {
@@ -96,6 +97,15 @@ export class HarnessTree {
 
   /** The shortest way between two points; undefined where nothing joins them. */
   way(a: TreePoint, b: TreePoint): HarnessWay | undefined {
+    if (!('node' in a && 'node' in b)) return this.search(a, b);
+    // Many wires have both ends in common.
+    const from = this.ways.get(a.node) ?? new Map<NodeKey, HarnessWay | undefined>();
+    this.ways.set(a.node, from);
+    if (!from.has(b.node)) from.set(b.node, this.search(a, b));
+    return from.get(b.node);
+  }
+
+  private search(a: TreePoint, b: TreePoint): HarnessWay | undefined {
     const direct = this.within(a, b);
     const ends = new Map(this.doors(b).map((door) => [door.node, door]));
     const far = new Map<NodeKey, number>();
