@@ -28,6 +28,7 @@ const screens = [
   'plugs',
   'cut-list',
   'threading',
+  'formboard',
   'add-later',
   'margins',
   'take-away',

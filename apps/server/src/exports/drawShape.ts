@@ -8,6 +8,10 @@ const pens: Readonly<Record<DrawnLayer, readonly [colour: string, width: number,
     bend: [sheetColours.ink, 0.3, 3],
     part: [sheetColours.line, 0.3, 1],
     measure: [sheetColours.second, 0.2],
+    loom: [sheetColours.ink, 0.5],
+    side: [sheetColours.line, 0.2],
+    nail: [sheetColours.signal, 0.35],
+    plug: [sheetColours.ink, 0.35],
   };
 
 /** A shape of a drawing on paper, in a pen whose unit is a millimetre over `scale`. */

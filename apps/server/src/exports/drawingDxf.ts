@@ -8,6 +8,10 @@ const layers: Readonly<Record<DrawnLayer, readonly [name: string, colour: number
     bend: ['BEND', Colors.Green, 'DASHED'],
     part: ['PART', Colors.Blue, 'Continuous'],
     measure: ['MEASURES', Colors.Red, 'Continuous'],
+    loom: ['LOOM', Colors.White, 'Continuous'],
+    side: ['SIDES', Colors.Blue, 'Continuous'],
+    nail: ['NAILS', Colors.Red, 'Continuous'],
+    plug: ['PLUGS', Colors.Green, 'Continuous'],
   };
 const TEXT = 3;
 

@@ -1,9 +1,10 @@
-import { type UnitSystem, unitSystems } from '@brookrain/core';
+import { type BoardPaper, type UnitSystem, boardPaperKinds, unitSystems } from '@brookrain/core';
 import { Controller, Get, Inject, Param, Query, Res } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
+import { ApiParam, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { asAttachment } from '../asAttachment.ts';
 import { BuildStore } from '../builds/buildStore.ts';
+import { notFound } from '../errors.ts';
 import { WorkQueue } from '../work/workQueue.ts';
 import { InUnits, PaperRoute } from './paperRoute.ts';
 import type { PaperKind } from './papers.ts';
@@ -82,6 +83,46 @@ export class ExportsController {
   @PaperRoute('Kept plugs, cavity by cavity, as PDF', PDF, 'Before and after, with room to tick')
   keptPlugsPdf(@Param('id') id: string, @Res() response: Response): Promise<void> {
     return this.send(response, id, PDF, { kind: 'keptPlugsPdf' });
+  }
+
+  @Get('boards/:board.dxf')
+  @PaperRoute('Board of a loom, as DXF in millimetres', DXF, 'At 1:1')
+  boardDxf(
+    @Param('id') id: string,
+    @Param('board') of: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.send(response, id, DXF, { kind: 'boardDxf', of });
+  }
+
+  @Get('boards/:board.svg')
+  @PaperRoute('Board of a loom, as SVG in millimetres', SVG, 'At 1:1')
+  boardSvg(
+    @Param('id') id: string,
+    @Param('board') of: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.send(response, id, SVG, { kind: 'boardSvg', of });
+  }
+
+  @Get('boards/:board/:paper.pdf')
+  @PaperRoute('Board of a loom at full size on sheets of a paper, as PDF', PDF, 'At 1:1')
+  @ApiParam({ name: 'paper', enum: boardPaperKinds })
+  boardPdf(
+    @Param('id') id: string,
+    @Param('board') of: string,
+    @Param('paper') asked: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    const paper = boardPaperKinds.find((kind) => kind === asked);
+    if (!paper) throw notFound(`there is no paper "${asked.slice(0, 20)}"`);
+    const kinds = {
+      a4: 'boardA4',
+      a3: 'boardA3',
+      letter: 'boardLetter',
+      roll: 'boardRoll',
+    } as const satisfies Readonly<Record<BoardPaper, PaperKind>>;
+    return this.send(response, id, PDF, { kind: kinds[paper], of });
   }
 
   @Get('switching.csv')

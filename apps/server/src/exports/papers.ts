@@ -1,4 +1,5 @@
 import {
+  type BoardPaper,
   type CutLine,
   type MadeLine,
   cautionFacts,
@@ -6,6 +7,7 @@ import {
   cutList,
   drawingSvg,
   fixingDrawing,
+  formboards,
   panelDrawing,
   partsList,
   readBuild,
@@ -23,6 +25,7 @@ import { writeKeptPlugs } from './keptPlugsSheet.ts';
 import { writeCutList } from './cutListSheet.ts';
 import { drawingDxf } from './drawingDxf.ts';
 import { writeFixing } from './fixingSheet.ts';
+import { formboardPdf } from './formboardPdf.ts';
 import { type Paper, type PaperSource, footOf } from './paper.ts';
 import { writePanel } from './panelSheet.ts';
 import { schematicPdf } from './schematicPdf.ts';
@@ -77,6 +80,33 @@ function cards(source: PaperSource, wanted: (line: MadeLine) => boolean): Promis
   );
 }
 
+/** A board of the harness, by its number. */
+function board({ build, evaluation, of }: PaperSource) {
+  const { harness: decided, placements } = readBuild(build.document);
+  const found = formboards({
+    buildName: build.document.name,
+    led: evaluation.led,
+    harness: evaluation.harness,
+    electrics: evaluation.electrics,
+    decided,
+    placements,
+  }).find(({ piece }) => piece.id === of);
+  if (!found) throw notFound(`the harness has no board "${of.slice(0, 60)}"`);
+  return found;
+}
+
+/** A board at full size on sheets of a paper. */
+async function boardPdf(source: PaperSource, paper: BoardPaper): Promise<Paper> {
+  const { piece, drawing } = board(source);
+  const body = await formboardPdf({
+    title: `${source.build.document.name}: ${piece.name}`,
+    footer: footOf(source.build),
+    drawing,
+    paper,
+  });
+  return { body, rest: `-board-${piece.id}-${paper}.pdf` };
+}
+
 function shopping({ build, evaluation, catalogue }: PaperSource) {
   const { shelf, offcuts } = readBuild(build.document);
   return shoppingList({ ...evaluation.parts, shelf, offcuts, catalogue });
@@ -120,6 +150,18 @@ export const papers = {
         lines: repinningList(readBuild(source.build.document)),
       }),
     ),
+  boardDxf: (source) => {
+    const { piece, drawing } = board(source);
+    return { body: drawingDxf(drawing), rest: `-board-${piece.id}.dxf` };
+  },
+  boardSvg: (source) => {
+    const { piece, drawing } = board(source);
+    return { body: drawingSvg(drawing), rest: `-board-${piece.id}.svg` };
+  },
+  boardA4: (source) => boardPdf(source, 'a4'),
+  boardA3: (source) => boardPdf(source, 'a3'),
+  boardLetter: (source) => boardPdf(source, 'letter'),
+  boardRoll: (source) => boardPdf(source, 'roll'),
   switching: ({ evaluation }) => ({
     body: csvText(switchingList(evaluation.switching, evaluation.electrics.netlist)),
     rest: '-switching.csv',

@@ -22,7 +22,7 @@ const CELL = { size: 8, padding: 2.5 };
 export type Pen = PDFKit.PDFDocument;
 
 /** Colours of the sheet, for drawings. */
-export const sheetColours = { ink: INK, second: SECOND, line: LINE } as const;
+export const sheetColours = { ink: INK, second: SECOND, line: LINE, signal: SIGNAL } as const;
 
 export interface Column {
   readonly title: string;

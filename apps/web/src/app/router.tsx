@@ -113,6 +113,11 @@ const Threading = named(
   'ThreadingScreen',
   stage('threading'),
 );
+const Formboard = named(
+  () => import('../screens/harness/FormboardScreen.tsx'),
+  'FormboardScreen',
+  stage('formboard'),
+);
 const AddLater = named(
   () => import('../screens/harness/AddLaterScreen.tsx'),
   'AddLaterScreen',
@@ -238,6 +243,7 @@ export const router = createBrowserRouter([
           { path: 'looms', Component: Looms },
           { path: 'add-later', Component: AddLater },
           { path: 'threading', Component: Threading },
+          { path: 'formboard', Component: Formboard },
           { path: 'kept-plugs', Component: KeptPlugs },
           { path: 'find-a-place', Component: Places },
           { path: 'cut-list', Component: CutList },

@@ -10,9 +10,11 @@ import {
   type PlacesProgress,
   type SegmentSheet,
   type ThreadingOrder,
+  type ToldBoard,
   bodyForPlace,
   compareHarnessSchools,
   findPlaces,
+  formboards,
   harnessThreading,
   lateAdditions,
   movedHarness,
@@ -21,6 +23,7 @@ import {
   proposedSplices,
   readBuild,
   segmentSheet,
+  toldBoards,
   withValueAt,
 } from '@brookrain/core';
 import { stepThrough } from './longRuns.ts';
@@ -69,6 +72,13 @@ export const harnessWork = (
       ambientHot: brief.ambientHot.value,
       catalogue: catalogueNow(),
     });
+  },
+  /** The boards on which the looms of a build are made. */
+  boards(document: BuildDocument): readonly ToldBoard[] {
+    const { led, harness, electrics } = evaluationOf(document);
+    const { harness: decided, placements } = readBuild(document);
+    const buildName = document.name;
+    return toldBoards(formboards({ buildName, led, harness, electrics, decided, placements }));
   },
   /** In which order sleeves and holes are passed and plugs are fitted. */
   threading(document: BuildDocument): ThreadingOrder {

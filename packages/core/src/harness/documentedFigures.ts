@@ -20,7 +20,8 @@ export const documentedHarnessFigures: readonly FigureDescription[] = [
   {
     key: 'harness.weight',
     kind: 'mass',
-    meaning: 'Wire, covers and ends (housings, contacts, seals, lugs, splices, boots) of the harness.',
+    meaning:
+      'Wire, covers and ends (housings, contacts, seals, lugs, splices, boots) of the harness.',
     onlyWith,
   },
   {

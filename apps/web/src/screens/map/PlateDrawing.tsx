@@ -6,6 +6,10 @@ const strokes: Readonly<Record<DrawnLayer, { colour: string; width: number; dash
   bend: { colour: 'var(--ink)', width: 0.5, dash: '4 2' },
   part: { colour: 'var(--edge)', width: 0.5, dash: '1 1' },
   measure: { colour: 'var(--second)', width: 0.35 },
+  loom: { colour: 'var(--ink)', width: 0.8 },
+  side: { colour: 'var(--edge)', width: 0.4 },
+  nail: { colour: 'var(--signal)', width: 0.5 },
+  plug: { colour: 'var(--ink)', width: 0.5 },
 };
 const MARGIN = 4;
 

@@ -6,6 +6,10 @@ const strokes: Readonly<Record<DrawnLayer, string>> = {
   bend: 'stroke="#1c272c" stroke-width="0.25" stroke-dasharray="4 2"',
   part: 'stroke="#76827f" stroke-width="0.2" stroke-dasharray="1 1"',
   measure: 'stroke="#4a5960" stroke-width="0.15"',
+  loom: 'stroke="#1c272c" stroke-width="0.5"',
+  side: 'stroke="#76827f" stroke-width="0.2"',
+  nail: 'stroke="#a63a0e" stroke-width="0.35"',
+  plug: 'stroke="#1c272c" stroke-width="0.35"',
 };
 const escaped = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');

@@ -1,4 +1,10 @@
-import type { DrawnPlace, DrawnShape, FixingDrawing } from '../../vehicle/index.ts';
+import {
+  type DrawnShape,
+  type FixingDrawing,
+  drawnBox as box,
+  drawnLine as line,
+  drawnWords as words,
+} from '../../vehicle/index.ts';
 import type { PanelLayout } from './panelLayout.ts';
 
 const mm = (metres: number): number => metres * 1e3;
@@ -6,26 +12,6 @@ const told = (metres: number): string => `${Math.round(metres * 1e4) / 10}`;
 /** Room for measures beside the plate, and length of the line by which a print is checked, mm. */
 const ASIDE = 12;
 export const CHECK_LINE = 100;
-
-const line = (layer: DrawnShape['layer'], from: DrawnPlace, to: DrawnPlace): DrawnShape => ({
-  kind: 'line',
-  layer,
-  from,
-  to,
-});
-const box = (layer: DrawnShape['layer'], [x, y]: DrawnPlace, [w, h]: DrawnPlace): DrawnShape[] => [
-  line(layer, [x, y], [x + w, y]),
-  line(layer, [x + w, y], [x + w, y + h]),
-  line(layer, [x + w, y + h], [x, y + h]),
-  line(layer, [x, y + h], [x, y]),
-];
-const words = (at: DrawnPlace, text: string, upright = false): DrawnShape => ({
-  kind: 'text',
-  layer: 'measure',
-  at,
-  text,
-  upright,
-});
 
 /**
  * The plate as it is drilled, 1:1 in mm: its edge, every hole with its cross, the holders' outlines

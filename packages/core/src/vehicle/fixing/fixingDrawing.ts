@@ -1,34 +1,12 @@
-import { entryAt } from '../../numerics/index.ts';
 import { boltData } from './boltData.ts';
+import {
+  type DrawnPlace,
+  type DrawnShape,
+  drawnLine as line,
+  drawnPolygon as polygon,
+  drawnWords as words,
+} from './drawnShapes.ts';
 import type { FixingDesign, FixingWanted, PlateDesign } from './fixingDesign.ts';
-
-/** What a stroke of a drawing is: metal to cut, a fold, a hole, the part, or a measure. */
-export type DrawnLayer = 'cut' | 'bend' | 'hole' | 'part' | 'measure';
-/** A place on the sheet, mm, right and up. */
-export type DrawnPlace = readonly [x: number, y: number];
-
-/** One thing of a drawing, in mm. */
-export type DrawnShape =
-  | {
-      readonly kind: 'line';
-      readonly layer: DrawnLayer;
-      readonly from: DrawnPlace;
-      readonly to: DrawnPlace;
-    }
-  | {
-      readonly kind: 'circle';
-      readonly layer: DrawnLayer;
-      readonly centre: DrawnPlace;
-      readonly radius: number;
-    }
-  | {
-      readonly kind: 'text';
-      readonly layer: DrawnLayer;
-      readonly at: DrawnPlace;
-      readonly text: string;
-      /** turned to read from the right */
-      readonly upright: boolean;
-    };
 
 /** A plate ready for the bench: what is drawn, how large that is, and what is said beside it. */
 export interface FixingDrawing {
@@ -48,22 +26,6 @@ const BETWEEN = 24;
 const mm = (metres: number): number => metres * 1e3;
 /** A length as a bench reads it: tenths of a millimetre, none where there are none. */
 const told = (value: number): string => `${Math.round(value * 10) / 10}`;
-
-const line = (layer: DrawnLayer, from: DrawnPlace, to: DrawnPlace): DrawnShape => ({
-  kind: 'line',
-  layer,
-  from,
-  to,
-});
-const polygon = (layer: DrawnLayer, corners: readonly DrawnPlace[]): DrawnShape[] =>
-  corners.map((from, i) => line(layer, from, entryAt(corners, (i + 1) % corners.length)));
-const words = (at: DrawnPlace, text: string, upright = false): DrawnShape => ({
-  kind: 'text',
-  layer: 'measure',
-  at,
-  text,
-  upright,
-});
 
 /** A measure between two places, across or up, drawn at a line of its own. */
 function measure(

@@ -1,5 +1,6 @@
 export * from './boltData.ts';
 export * from './carrier.ts';
+export * from './drawnShapes.ts';
 export * from './fixingDesign.ts';
 export * from './fixingDrawing.ts';
 export * from './fixingParts.ts';

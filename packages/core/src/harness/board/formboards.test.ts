@@ -1,0 +1,129 @@
+import { describe, expect, test } from 'vitest';
+import { drawingSvg } from '../../electrics/index.ts';
+import { evaluate } from '../../evaluation/index.ts';
+import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
+import { type BuildDocument, readBuild } from '../../model/index.ts';
+import { boardPaperKinds, boardPapers, boardTiles } from './boardTiles.ts';
+import { formboards } from './formboards.ts';
+import { doCross } from './planeSegments.ts';
+
+const boardsOf = (document: BuildDocument) => {
+  const { led, harness, electrics } = evaluate(document, sampleCatalogue);
+  const { harness: decided, placements } = readBuild(document);
+  const input = { buildName: document.name, led, harness, electrics, decided, placements };
+  return { led, harness, boards: formboards(input) };
+};
+
+describe.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
+  'the boards of %s',
+  (_, document) => {
+    const { led, harness, boards } = boardsOf(document);
+
+    test('have every segment once, as long as it is, and none crosses another', () => {
+      const ids = boards.flatMap(({ piece }) => piece.edges.map(({ id }) => id)).sort();
+      expect(ids).toEqual(led.segments.map(({ id }) => id).sort());
+      for (const { piece, drawing } of boards) {
+        const drawn = piece.edges.map(({ from, to }) => [
+          drawing.places.get(from)!,
+          drawing.places.get(to)!,
+        ]) as unknown as [readonly [number, number], readonly [number, number]][];
+        piece.edges.forEach(({ id }, i) => {
+          const [a, b] = drawn[i]!;
+          const { length } = led.segments.find((segment) => segment.id === id)!;
+          expect(Math.abs(Math.hypot(b[0] - a[0], b[1] - a[1]) - 1e3 * length.value)).toBeLessThan(
+            0.1,
+          );
+          drawn.slice(0, i).forEach((other) => expect(doCross(drawn[i]!, other)).toBe(false));
+        });
+      }
+    });
+
+    test('have every plug of the harness on one of them, with its face and the side stated', () => {
+      const plugs = boards.flatMap(({ piece }) => piece.nodes.flatMap((node) => node.plugs));
+      const nodes = new Set(led.segments.flatMap(({ from, to }) => [from, to]));
+      const inHarness = harness.connectors.filter(({ placementId }) =>
+        nodes.has(`place ${placementId}`),
+      );
+      expect(plugs.map(({ id }) => id).sort()).toEqual(inHarness.map(({ id }) => id).sort());
+      for (const { piece, drawing } of boards) {
+        const texts = drawing.shapes.flatMap((shape) =>
+          shape.kind === 'text' ? [shape.text] : [],
+        );
+        const own = piece.nodes.flatMap((node) => node.plugs);
+        expect(texts.filter((text) => text.startsWith('wire side, '))).toHaveLength(own.length);
+        for (const plug of own) {
+          expect(
+            texts.some((text) => text.endsWith(` ${plug.name}`)),
+            plug.name,
+          ).toBe(true);
+        }
+        expect(texts).toContain('100 mm');
+      }
+    });
+
+    test('a parted harness has a board on each side of its connectors, with one half on each', () => {
+      const halves = harness.connectors.filter(({ partId }) =>
+        harness.inline.some(({ part }) => part.id === partId),
+      );
+      expect(boards.length > 1).toBe(halves.length > 0);
+      for (const { partId } of halves) {
+        const at = boards.flatMap(({ piece }, i) =>
+          piece.nodes.some((node) => node.plugs.some((plug) => plug.partId === partId)) ? [i] : [],
+        );
+        expect(at).toHaveLength(2);
+      }
+    });
+
+    test.each(boardPaperKinds)('over sheets of %s lose nothing that is drawn', (paper) => {
+      for (const { drawing } of boards) {
+        const { tiles, step } = boardTiles(drawing, paper);
+        const inside = ([x, y]: readonly [number, number]): boolean => {
+          const [u, v] = [x - drawing.low[0], drawing.high[1] - y];
+          return tiles.some(
+            ({ left, top, width, height }) =>
+              u >= left - 1e-6 &&
+              u <= left + width + 1e-6 &&
+              v >= top - 1e-6 &&
+              v <= top + height + 1e-6,
+          );
+        };
+        for (const shape of drawing.shapes) {
+          if (shape.kind !== 'line') continue;
+          for (let t = 0; t <= 1; t += 0.02) {
+            const at = [0, 1].map(
+              (k) => shape.from[k]! + t * (shape.to[k]! - shape.from[k]!),
+            ) as unknown as [number, number];
+            expect(inside(at)).toBe(true);
+          }
+        }
+        const sheet = boardPapers[paper];
+        for (const { left, top, width, height } of tiles) {
+          expect(width).toBeLessThanOrEqual(sheet.across - 20 + 1e-9);
+          expect(height).toBeLessThanOrEqual(sheet.down - 20 + 1e-9);
+          expect(left / step[0]).toBeCloseTo(Math.round(left / step[0]), 6);
+          expect(top / step[1]).toBeCloseTo(Math.round(top / step[1]), 6);
+        }
+        expect(new Set(tiles.map(({ name }) => name)).size).toBe(tiles.length);
+      }
+    });
+
+    test('as SVG have every segment at its length in millimetres', () => {
+      for (const { piece, drawing } of boards) {
+        const svg = drawingSvg(drawing);
+        const lengths = [...svg.matchAll(/<line ([^>]*)stroke-width="0.5"/g)].map(([, line]) => {
+          const at = (key: string): number =>
+            Number(new RegExp(`${key}="([^"]*)"`, 'u').exec(line!)![1]);
+          return Math.hypot(at('x2') - at('x1'), at('y2') - at('y1'));
+        });
+        const wanted = piece.edges.map(({ length }) => 1e3 * length);
+        expect(lengths).toHaveLength(wanted.length);
+        lengths
+          .sort((a, b) => a - b)
+          .forEach((length, i) =>
+            expect(Math.abs(length - wanted.toSorted((a, b) => a - b)[i]!)).toBeLessThan(0.1),
+          );
+        expect(svg).toMatch(/width="[\d.]+mm"/u);
+      }
+    });
+  },
+);
