@@ -11,9 +11,9 @@ const replace = async (dataFolder) => {
   running = undefined;
   if (dataFolder === null) return undefined;
   const { webFolder } = readConfig(process.env);
-  running = await createServer({ dataFolder, webFolder });
-  const listening = await running.app.listen(0, '127.0.0.1');
-  return `http://127.0.0.1:${listening.address().port}`;
+  // To the workshop it is served on another address of this machine.
+  running = await createServer({ dataFolder, webFolder, workshop: '127.0.0.2' });
+  return `http://127.0.0.1:${await running.listen(0, '127.0.0.1')}`;
 };
 
 process.on('message', ({ dataFolder }) => {

@@ -44,6 +44,8 @@ const messages = [
   'KeepItemMessage',
   'KeptItemReply',
   'LiveEvent',
+  'PairingMessage',
+  'PairingReply',
   'RevisionDocumentReply',
   'RevisionReply',
   'SnapshotReply',
@@ -52,6 +54,7 @@ const messages = [
   'StartReply',
   'StepMessage',
   'WhereUsedReply',
+  'WorkshopReply',
 ];
 
 /** What the messages take from the core, in so far as declared fields do not say it. */

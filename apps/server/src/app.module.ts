@@ -20,6 +20,10 @@ import { SnapshotsController } from './storage/snapshots.controller.ts';
 import { Snapshots } from './storage/snapshots.ts';
 import type { OpenDatabase } from './storage/database.ts';
 import { LastWritten } from './storage/lastWritten.ts';
+import { PairedDevices } from './workshop/pairedDevices.ts';
+import { Workshop } from './workshop/workshop.ts';
+import { WorkshopController } from './workshop/workshop.controller.ts';
+import { OpenAnswers } from './workshop/workshopDoor.ts';
 import { WorkQueue } from './work/workQueue.ts';
 import { DATABASE } from './storage/token.ts';
 
@@ -38,12 +42,16 @@ export class AppModule {
         SnapshotsController,
         LiveController,
         HealthController,
+        WorkshopController,
       ],
       providers: [
         { provide: DATABASE, useValue: open.database },
         { provide: LastWritten, useValue: open.last },
         { provide: Snapshots, useValue: new Snapshots(open.sqlite, dataFolder) },
         LiveEvents,
+        Workshop,
+        PairedDevices,
+        OpenAnswers,
         CatalogueStore,
         BuildHistory,
         BuildStore,

@@ -9,6 +9,8 @@ export interface ServerConfig {
   readonly webFolder: string;
   /** so many requests that write, of each kind and from each address, are taken in ten seconds */
   readonly writes: number;
+  /** address on which it is served to the workshop; undefined: every one of this machine */
+  readonly workshop: string | undefined;
 }
 
 /** More than a workshop full of people does; a program run wild is held up by it. */
@@ -45,6 +47,7 @@ export function readConfig(env: NodeJS.ProcessEnv): ServerConfig {
     host: env['BROOKRAIN_HOST'] ?? LOOPBACK,
     port: portOf(env['BROOKRAIN_PORT']),
     writes: writesOf(env['BROOKRAIN_WRITES']),
+    workshop: env['BROOKRAIN_WORKSHOP'],
     webFolder: env['BROOKRAIN_WEB'] ?? join(root, 'apps/web/dist'),
   };
 }

@@ -1,4 +1,6 @@
 import { existsSync } from 'node:fs';
+import type { RequestListener } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { fileTypes } from '@brookrain/core';
 import { NestFactory } from '@nestjs/core';
@@ -18,6 +20,9 @@ import { type OpenDatabase, openDatabase } from './storage/database.ts';
 import { lostInWords } from './storage/lastWritten.ts';
 import { lockFolder } from './storage/folderLock.ts';
 import { Snapshots } from './storage/snapshots.ts';
+import { PairedDevices } from './workshop/pairedDevices.ts';
+import { Workshop } from './workshop/workshop.ts';
+import { OpenAnswers, workshopDoor } from './workshop/workshopDoor.ts';
 
 export interface Server {
   readonly app: NestExpressApplication;
@@ -25,6 +30,8 @@ export interface Server {
   readonly sqlite: OpenDatabase['sqlite'];
   /** what is missing from the data, in words; undefined: nothing */
   readonly lost: string | undefined;
+  /** Serves on an address, and to the workshop where it was opened to it; the port it got. */
+  readonly listen: (port: number, host: string) => Promise<number>;
   readonly close: () => Promise<void>;
 }
 
@@ -50,7 +57,7 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
 /** Builds the server on a data folder; it does not listen yet. */
 export async function createServer(
   config: Pick<ServerConfig, 'dataFolder' | 'webFolder'> &
-    Partial<Pick<ServerConfig, 'host' | 'writes'>>,
+    Partial<Pick<ServerConfig, 'host' | 'writes' | 'workshop'>>,
 ): Promise<Server> {
   const lock = lockFolder(config.dataFolder);
   let open: OpenDatabase;
@@ -67,7 +74,8 @@ export async function createServer(
       logger: ['error', 'warn'],
     },
   );
-  app.use(requestDoor(config.host ?? LOOPBACK));
+  const workshop = app.get(Workshop);
+  app.use(requestDoor(config.host ?? LOOPBACK, (request) => workshop.addressOf(request)));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -84,6 +92,7 @@ export async function createServer(
       strictTransportSecurity: false,
     }),
   );
+  app.use(workshopDoor(workshop, app.get(PairedDevices), app.get(OpenAnswers)));
   app.use(boundedJson());
   app.use(express.text({ type: Object.values(fileTypes), limit: MOST_SENT }));
   app.useGlobalFilters(new ErrorFilter());
@@ -98,6 +107,13 @@ export async function createServer(
     app,
     sqlite: open.sqlite,
     lost: lost ? lostInWords(lost) : undefined,
+    listen: async (port, host) => {
+      const listening = (await app.listen(port, host)) as { address(): AddressInfo };
+      const { port: taken } = listening.address();
+      const express = app.getHttpAdapter().getInstance() as RequestListener;
+      await workshop.serve(express, taken, config.workshop);
+      return taken;
+    },
     close: async () => {
       await app.get(Snapshots).stop();
       await app.close();

@@ -9,7 +9,7 @@ let config = readConfig({});
 try {
   config = readConfig(process.env);
   const server = await createServer(config);
-  await server.app.listen(config.port, config.host);
+  await server.listen(config.port, config.host);
   const stop = (): void => {
     // A request that is never sent to its end does not hold the program.
     setTimeout(() => process.exit(0), DRAIN_MS).unref();

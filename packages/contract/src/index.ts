@@ -16,6 +16,7 @@ export * from './messages/catalogueMessages.ts';
 export * from './messages/editMessages.ts';
 export type * from './messages/replies.ts';
 export * from './messages/revisionsPage.ts';
+export * from './messages/workshopMessages.ts';
 export * from './readBuildFile.ts';
 export * from './safeJson.ts';
 export * from './sheets/index.ts';

@@ -14,6 +14,8 @@ export interface Knock {
   readonly fetchSite: string | undefined;
   readonly fetchMode: string | undefined;
   readonly contentType: string | undefined;
+  /** address and port at which it came in from the workshop network; undefined: from this machine */
+  readonly cameInAt?: string | undefined;
 }
 
 /** Names under which this machine is itself. */
@@ -40,6 +42,12 @@ function isOwnName(host: string | undefined, servedOn: string): boolean {
   return EVERYWHERE.has(servedOn) && isIP(name.replace(/^\[|\]$/g, '')) !== 0;
 }
 
+/** From the workshop the program is asked under the address that it came in at, or the name it was told. */
+function isGoodName({ host, cameInAt }: Knock, servedOn: string): boolean {
+  if (cameInAt === undefined) return isOwnName(host, servedOn);
+  return host === cameInAt || (!OWN_NAMES.has(servedOn) && isOwnName(host, servedOn));
+}
+
 const refuse = (status: number, message: string): RefusedRequest =>
   new RefusedRequest(status, { code: 'refused', message });
 
@@ -50,7 +58,7 @@ const refuse = (status: number, message: string): RefusedRequest =>
  */
 export function refusalOf(knock: Knock, servedOn: string): RefusedRequest | undefined {
   const { method, path, host, origin, fetchSite, fetchMode, contentType } = knock;
-  if (!isOwnName(host, servedOn)) {
+  if (!isGoodName(knock, servedOn)) {
     return refuse(
       403,
       'Brookrain is not served under this name: open it at the address that it printed when it started',
@@ -86,7 +94,7 @@ const first = (value: string | string[] | undefined): string | undefined =>
 
 /** Lets in only what comes from the program's own page, or from no page at all. */
 export const requestDoor =
-  (servedOn: string): RequestHandler =>
+  (servedOn: string, cameInAt: (request: Request) => string | undefined): RequestHandler =>
   (request: Request, response: Response, next: NextFunction): void => {
     const { headers, method, path } = request;
     const refused = refusalOf(
@@ -98,6 +106,7 @@ export const requestDoor =
         fetchSite: first(headers['sec-fetch-site']),
         fetchMode: first(headers['sec-fetch-mode']),
         contentType: headers['content-type'],
+        cameInAt: cameInAt(request),
       },
       servedOn,
     );

@@ -79,3 +79,45 @@ export const catalogueItems = sqliteTable(
     index('catalogue_items_category').on(table.category),
   ],
 );
+
+/** Devices that may use the program over the workshop network. */
+export const devicesPaired = sqliteTable('devices_paired', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** scrypt of the secret that the device keeps, with its salt; both in base64url */
+  salt: text('salt').notNull(),
+  hash: text('hash').notNull(),
+  pairedAt: text('paired_at').notNull(),
+  seenAt: text('seen_at').notNull(),
+});
+
+/** What the program keeps about itself, by name. */
+export const settings = sqliteTable('settings', {
+  name: text('name').primaryKey(),
+  value: text('value').notNull(),
+});
+
+/** What happened to a build: only added to; a correction is a row of its own. */
+export const recordEntries = sqliteTable(
+  'record_entries',
+  {
+    /** given by the sender, so that an entry that is sent twice is kept once */
+    id: text('id').primaryKey(),
+    /** the order in which they came */
+    number: integer('number').notNull(),
+    buildId: text('build_id')
+      .notNull()
+      .references(() => builds.id),
+    /** revision of the build that it was made against */
+    revision: integer('revision').notNull(),
+    kind: text('kind').notNull(),
+    subject: text('subject').notNull(),
+    said: text('said').notNull(),
+    /** the entry that it corrects */
+    corrects: text('corrects'),
+    author: text('author').notNull(),
+    device: text('device').notNull(),
+    time: text('time').notNull(),
+  },
+  (table) => [uniqueIndex('record_entries_number').on(table.buildId, table.number)],
+);

@@ -14,7 +14,9 @@ import type {
   SnapshotReply,
   SnapshotsReply,
   StartReply,
+  PairingReply,
   WhereUsedReply,
+  WorkshopReply,
 } from '@brookrain/contract';
 import {
   type BuildCommand,
@@ -127,5 +129,11 @@ export const api = {
     ask<WhereUsedReply>(`/catalogue/items/${encodeURIComponent(id)}/where-used`),
   snapshots: () => ask<SnapshotsReply>('/snapshots'),
   understoodLost: () => ask<SnapshotsReply>('/snapshots/lost/understood', post({})),
+  workshop: () => ask<WorkshopReply>('/workshop'),
+  openWorkshop: (open: boolean) =>
+    ask<WorkshopReply>('/workshop', { ...post({ open }), method: 'PUT' }),
+  pairingCode: () => ask<PairingReply>('/workshop/codes', post({})),
+  dropDevice: (id: string) =>
+    ask<WorkshopReply>(`/workshop/devices/${encodeURIComponent(id)}/drop`, post({})),
   takeSnapshot: () => ask<SnapshotReply>('/snapshots', post({})),
 };

@@ -166,6 +166,33 @@ export interface SnapshotsReply {
   readonly lost: LostEdits | null;
 }
 
+/** A device that may use the program over the workshop network. */
+export interface PairedDeviceReply {
+  readonly id: string;
+  readonly name: string;
+  /** ISO 8601 */
+  readonly pairedAt: string;
+  readonly seenAt: string;
+}
+
+/** Whether the program is open to the workshop network, and who is paired. */
+export interface WorkshopReply {
+  /** where other devices find it; none: it is closed */
+  readonly urls: readonly string[];
+  readonly devices: readonly PairedDeviceReply[];
+}
+
+/** A code with which one device is paired. */
+export interface PairingReply {
+  readonly code: string;
+  /** where it is typed */
+  readonly address: string;
+  /** ISO 8601: until when it is good */
+  readonly until: string;
+  /** address and code as a QR code, SVG */
+  readonly picture: string;
+}
+
 /** What other open windows are told. */
 export type LiveEvent =
   | {

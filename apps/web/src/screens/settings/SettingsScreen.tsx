@@ -13,6 +13,7 @@ import {
   useUnits,
 } from '../../ui/preferences.ts';
 import { shownTime } from '../../ui/shownTime.ts';
+import { WorkshopDoor } from './WorkshopDoor.tsx';
 
 const sampleFigure = formatFigure(12345.6, 6);
 
@@ -64,7 +65,10 @@ export function SettingsScreen() {
             shows it as you typed it.
           </p>
         </section>
-        <DataFolder />
+        <div className="space-y-8">
+          <WorkshopDoor />
+          <DataFolder />
+        </div>
       </div>
     </Page>
   );

@@ -1,0 +1,121 @@
+import { type IncomingMessage, type RequestListener, type Server, createServer } from 'node:http';
+import { type AddressInfo, isIP } from 'node:net';
+import { networkInterfaces } from 'node:os';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { eq } from 'drizzle-orm';
+import type { Database } from '../storage/database.ts';
+import { settings } from '../storage/schema.ts';
+import { DATABASE } from '../storage/token.ts';
+import { PairingCodes } from './pairingCodes.ts';
+
+/** The setting that says whether the program is open to the workshop network. */
+const OPEN = 'workshop-open';
+
+/** Addresses of this machine in the networks that it is in. */
+const ownAddresses = (): string[] =>
+  Object.values(networkInterfaces()).flatMap((addresses) =>
+    (addresses ?? []).flatMap(({ family, internal, address }) =>
+      family === 'IPv4' && !internal ? [address] : [],
+    ),
+  );
+
+const isThisMachine = (address: string | undefined): boolean =>
+  address === undefined || /^(::ffff:)?127\.|^::1$/.test(address);
+
+/**
+ * The door to the workshop network: closed unless somebody opens it. Open, the program is served on
+ * this machine's addresses too; what comes in there says so, and who it is from has to be paired.
+ */
+@Injectable()
+export class Workshop implements OnModuleDestroy {
+  readonly codes = new PairingCodes();
+  private listeners: Server[] = [];
+  private readonly cameIn = new WeakMap<IncomingMessage, string>();
+  private answer: RequestListener | undefined;
+  private port = 0;
+  /** where to serve in place of all addresses of this machine */
+  private only: readonly string[] | undefined;
+
+  constructor(@Inject(DATABASE) private readonly database: Database) {}
+
+  /** Says who answers and on which port; opens where it was open when the program ended. */
+  async serve(answer: RequestListener, port: number, only?: string): Promise<void> {
+    this.answer = answer;
+    this.port = port;
+    this.only = only === undefined ? undefined : [only];
+    const row = this.database.select().from(settings).where(eq(settings.name, OPEN)).get();
+    if (row?.value === 'yes') await this.listen();
+  }
+
+  /** The address at which a request came in from the workshop; undefined: from this machine. */
+  addressOf(request: IncomingMessage): string | undefined {
+    const known = this.cameIn.get(request);
+    if (known !== undefined) return known;
+    const { remoteAddress, localAddress, localPort } = request.socket;
+    return isThisMachine(remoteAddress)
+      ? undefined
+      : `${(localAddress ?? '').replace(/^::ffff:/, '')}:${localPort ?? 0}`;
+  }
+
+  /** Where it is served besides this machine, as addresses for a browser. */
+  urls(): readonly string[] {
+    return this.listeners.map((server) => {
+      const { address, port } = server.address() as AddressInfo;
+      return `http://${isIP(address) === 6 ? `[${address}]` : address}:${port}`;
+    });
+  }
+
+  async open(): Promise<void> {
+    this.keep('yes');
+    await this.listen();
+  }
+
+  async close(): Promise<void> {
+    this.keep('no');
+    this.codes.forget();
+    await this.stop();
+  }
+
+  private keep(value: 'yes' | 'no'): void {
+    this.database
+      .insert(settings)
+      .values({ name: OPEN, value })
+      .onConflictDoUpdate({ target: settings.name, set: { value } })
+      .run();
+  }
+
+  private async listen(): Promise<void> {
+    const { answer } = this;
+    if (!answer || this.listeners.length > 0) return;
+    for (const address of this.only ?? ownAddresses()) {
+      const server = createServer((request, response) => {
+        const { port } = server.address() as AddressInfo;
+        this.cameIn.set(request, `${address}:${port}`);
+        answer(request, response);
+      });
+      const listens = await new Promise<boolean>((resolve) => {
+        server.once('error', () => resolve(false));
+        server.listen(this.port, address, () => resolve(true));
+      });
+      if (listens) this.listeners.push(server);
+    }
+  }
+
+  private async stop(): Promise<void> {
+    const ending = this.listeners;
+    this.listeners = [];
+    await Promise.all(
+      ending.map(
+        (server) =>
+          new Promise<void>((resolve) => {
+            server.close(() => resolve());
+            server.closeAllConnections();
+          }),
+      ),
+    );
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.stop();
+  }
+}
