@@ -26,7 +26,7 @@ const answer = (child: ChildProcess): Promise<HostReply> =>
   });
 
 /** Opens the compiled server, with the production build, on a data folder; null only closes it. */
-type OpenServer = (dataFolder: string | null) => Promise<HostReply>;
+type OpenServer = (dataFolder: string | null, port?: number) => Promise<HostReply>;
 
 /**
  * Every test gets a fresh server on data of its own, from one process that has loaded the program;
@@ -37,9 +37,9 @@ export const test = base.extend<{ server: string; noErrors: void }, { openServer
     async ({}, use) => {
       const child = fork(host, { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
       await answer(child);
-      await use((dataFolder) => {
+      await use((dataFolder, port) => {
         const reply = answer(child);
-        child.send({ dataFolder });
+        child.send({ dataFolder, port });
         return reply;
       });
       child.disconnect();

@@ -4,7 +4,7 @@ import { readConfig } from '../apps/server/dist/config.js';
 import { createServer } from '../apps/server/dist/createServer.js';
 
 let running;
-const replace = async (dataFolder) => {
+const replace = async (dataFolder, port) => {
   // Pages that are still open hold their event streams.
   running?.app.getHttpServer().closeAllConnections();
   await running?.close();
@@ -13,11 +13,11 @@ const replace = async (dataFolder) => {
   const { webFolder } = readConfig(process.env);
   // To the workshop it is served on another address of this machine.
   running = await createServer({ dataFolder, webFolder, workshop: '127.0.0.2' });
-  return `http://127.0.0.1:${await running.listen(0, '127.0.0.1')}`;
+  return `http://127.0.0.1:${await running.listen(port ?? 0, '127.0.0.1')}`;
 };
 
-process.on('message', ({ dataFolder }) => {
-  replace(dataFolder).then(
+process.on('message', ({ dataFolder, port }) => {
+  replace(dataFolder, port).then(
     (url) => process.send({ url }),
     (error) => process.send({ error: String(error?.stack ?? error) }),
   );

@@ -46,6 +46,8 @@ const messages = [
   'LiveEvent',
   'PairingMessage',
   'PairingReply',
+  'RecordMessage',
+  'RecordReply',
   'RevisionDocumentReply',
   'RevisionReply',
   'SnapshotReply',
@@ -76,6 +78,11 @@ export interface DocumentDifference {
   readonly before: unknown;
   readonly after: unknown;
 }
+/** What an entry of the record says: words, numbers, yes and no by name. */
+export interface RecordSaid { readonly [name: string]: string | number | boolean | null }
+/** What an entry of the record is. */
+export type RecordKind = 'cut' | 'pinned' | 'read';
+export const recordKinds: readonly RecordKind[];
 export type Aspiration = string;
 export type VehicleUse = string;
 export type StartAnswers = object;

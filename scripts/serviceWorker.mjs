@@ -30,7 +30,7 @@ const { warnings } = await generateSW({
     },
     {
       urlPattern: ({ url, sameOrigin }) =>
-        sameOrigin && /^\/api\/(catalogue|builds(\/[^/.]+)?)$/.test(url.pathname),
+        sameOrigin && /^\/api\/(catalogue|builds(\/[^/.]+(\/record)?)?)$/.test(url.pathname),
       handler: 'NetworkFirst',
       options: { cacheName: 'brookrain-data', networkTimeoutSeconds: 4 },
     },

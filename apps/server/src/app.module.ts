@@ -20,6 +20,8 @@ import { SnapshotsController } from './storage/snapshots.controller.ts';
 import { Snapshots } from './storage/snapshots.ts';
 import type { OpenDatabase } from './storage/database.ts';
 import { LastWritten } from './storage/lastWritten.ts';
+import { RecordController } from './record/record.controller.ts';
+import { RecordStore } from './record/recordStore.ts';
 import { PairedDevices } from './workshop/pairedDevices.ts';
 import { Workshop } from './workshop/workshop.ts';
 import { WorkshopController } from './workshop/workshop.controller.ts';
@@ -43,6 +45,7 @@ export class AppModule {
         LiveController,
         HealthController,
         WorkshopController,
+        RecordController,
       ],
       providers: [
         { provide: DATABASE, useValue: open.database },
@@ -52,6 +55,7 @@ export class AppModule {
         Workshop,
         PairedDevices,
         OpenAnswers,
+        RecordStore,
         CatalogueStore,
         BuildHistory,
         BuildStore,

@@ -15,6 +15,7 @@ export * from './messages/buildMessages.ts';
 export * from './messages/catalogueMessages.ts';
 export * from './messages/editMessages.ts';
 export type * from './messages/replies.ts';
+export * from './messages/recordMessages.ts';
 export * from './messages/revisionsPage.ts';
 export * from './messages/workshopMessages.ts';
 export * from './readBuildFile.ts';

@@ -9,5 +9,6 @@ export * from './vehicle/index.ts';
 export * from './electrics/index.ts';
 export * from './fuel/index.ts';
 export * from './harness/index.ts';
+export * from './commissioning/index.ts';
 export * from './evaluation/index.ts';
 export * from './exchange/index.ts';

@@ -128,6 +128,7 @@ export function workshopDoor(
       return refuse(response, 403, 'Only on the computer that Brookrain runs on');
     }
     open.add(device.id, response);
+    response.locals['device'] = device.name;
     next();
   };
   return (request, response, next) => {

@@ -15,6 +15,8 @@ import type {
   SnapshotsReply,
   StartReply,
   PairingReply,
+  RecordEntryMessage,
+  RecordReply,
   WhereUsedReply,
   WorkshopReply,
 } from '@brookrain/contract';
@@ -115,6 +117,9 @@ export const api = {
     ask<ImportPreview>(`${buildPath(id)}/import/preview`, postFile(text)),
   importOver: (id: string, baseRevision: number, text: string) =>
     ask<BuildReply>(`${buildPath(id)}/import?baseRevision=${baseRevision}`, postFile(text)),
+  record: (id: string) => ask<RecordReply>(`${buildPath(id)}/record`),
+  addToRecord: (id: string, entries: readonly RecordEntryMessage[]) =>
+    ask<RecordReply>(`${buildPath(id)}/record`, post({ entries })),
   catalogue: () => ask<CatalogueReply>('/catalogue'),
   keepItem: (item: CatalogueItem, author: string) =>
     ask<KeptItemReply>('/catalogue/items', post({ item, author })),

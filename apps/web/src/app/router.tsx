@@ -203,6 +203,17 @@ const History = named(
   stage('history'),
 );
 
+const AtFrame = named(() => import('../screens/at/AtFrame.tsx'), 'AtFrame', /^\/at\//);
+const AtHome = named(() => import('../screens/at/AtHome.tsx'), 'AtHome', /^\/at\/[^/]+$/);
+const ToPhone = named(() => import('../screens/at/ToPhone.tsx'), 'ToPhone', stage('at'));
+const CutPage = named(() => import('../screens/at/CutPage.tsx'), 'CutPage', /^\/at\/[^/]+\/cut$/);
+const PinPage = named(() => import('../screens/at/PinPage.tsx'), 'PinPage', /^\/at\/[^/]+\/pin$/);
+const ReadingPage = named(
+  () => import('../screens/at/ReadingPage.tsx'),
+  'ReadingPage',
+  /^\/at\/[^/]+\/read$/,
+);
+
 export const router = createBrowserRouter([
   {
     Component: Root,
@@ -220,6 +231,16 @@ export const router = createBrowserRouter([
       { path: '/catalogue/:category/:itemId', Component: Item },
       { path: '/catalogue/:category/:itemId/change', Component: Editor },
       {
+        path: '/at/:buildId',
+        Component: AtFrame,
+        children: [
+          { index: true, Component: AtHome },
+          { path: 'cut', Component: CutPage },
+          { path: 'pin', Component: PinPage },
+          { path: 'read', Component: ReadingPage },
+        ],
+      },
+      {
         path: '/builds/:buildId',
         Component: Frame,
         ErrorBoundary: ErrorPage,
@@ -233,6 +254,7 @@ export const router = createBrowserRouter([
           { path: 'map', Component: VehicleMap },
           { path: 'lines', Component: Lines },
           { path: 'cards', Component: Cards },
+          { path: 'at', Component: ToPhone },
           { path: 'buying', Component: Buying },
           { path: 'tank', Component: Tank },
           { path: 'devices', Component: Devices },

@@ -6,6 +6,7 @@ import {
   type ComparedSchool,
   type Evaluation,
   type HarnessProgress,
+  type MakingSheet,
   type MovedHarness,
   type PlacesProgress,
   type SegmentSheet,
@@ -17,6 +18,7 @@ import {
   formboards,
   harnessThreading,
   lateAdditions,
+  makingSheet,
   movedHarness,
   newestOf,
   proposeHarness,
@@ -72,6 +74,11 @@ export const harnessWork = (
       ambientHot: brief.ambientHot.value,
       catalogue: catalogueNow(),
     });
+  },
+  /** Wires and plugs as they are made at the bench. */
+  making(document: BuildDocument): MakingSheet {
+    const { led, harness, electrics } = evaluationOf(document);
+    return makingSheet({ led, harness, electrics, catalogue: catalogueNow() });
   },
   /** The boards on which the looms of a build are made. */
   boards(document: BuildDocument): readonly ToldBoard[] {

@@ -102,7 +102,10 @@ export const phaseList: readonly Phase[] = [
       { id: 'take-away', name: 'Take away', keys: '9' },
       { id: 'readings', name: 'Readings', keys: '0' },
     ],
-    pages: [{ id: 'cards', name: 'Work cards', keys: 'w' }],
+    pages: [
+      { id: 'at', name: 'On the phone', keys: '' },
+      { id: 'cards', name: 'Work cards', keys: 'w' },
+    ],
   },
   {
     id: 'record',

@@ -9,6 +9,7 @@ import {
   sampleCatalogue,
   toldEvaluation,
 } from '@brookrain/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { configure, render } from '@testing-library/react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { MemoryRouter } from 'react-router';
@@ -91,9 +92,13 @@ function InBuild({ edited, children }: { edited: Edited; children: ReactNode }) 
 export function renderInBuild(document: BuildDocument, children: ReactNode, address = '/'): Edited {
   const edited: Edited = { commands: [], document };
   render(
-    <MemoryRouter initialEntries={[address]}>
-      <InBuild edited={edited}>{children}</InBuild>
-    </MemoryRouter>,
+    <QueryClientProvider
+      client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}
+    >
+      <MemoryRouter initialEntries={[address]}>
+        <InBuild edited={edited}>{children}</InBuild>
+      </MemoryRouter>
+    </QueryClientProvider>,
   );
   return edited;
 }

@@ -4,6 +4,8 @@ import type {
   Catalogue,
   CatalogueItem,
   DocumentDifference,
+  RecordKind,
+  RecordSaid,
 } from '@brookrain/core';
 import type { Issue } from '../issue.ts';
 
@@ -193,6 +195,26 @@ export interface PairingReply {
   readonly picture: string;
 }
 
+/** Something that happened to a build, as it is kept. */
+export interface RecordEntryReply {
+  readonly id: string;
+  readonly kind: RecordKind;
+  readonly subject: string;
+  readonly said: RecordSaid;
+  readonly corrects: string | null;
+  readonly revision: number;
+  readonly author: string;
+  /** the device that it was entered on */
+  readonly device: string;
+  /** ISO 8601 */
+  readonly time: string;
+}
+
+/** What happened to a build, in the order in which it came in. */
+export interface RecordReply {
+  readonly entries: readonly RecordEntryReply[];
+}
+
 /** What other open windows are told. */
 export type LiveEvent =
   | {
@@ -204,5 +226,7 @@ export type LiveEvent =
     }
   | { readonly type: 'builds' }
   | { readonly type: 'catalogue' }
+  /** something happened to a build at the vehicle */
+  | { readonly type: 'record'; readonly id: string }
   /** sent on connecting and every few seconds, so that a lost connection is noticed */
   | { readonly type: 'alive' };

@@ -24,6 +24,7 @@ export * from './connectors/cavityFace.ts';
 export * from './connectors/connectorsOf.ts';
 export * from './connectors/inlineLoads.ts';
 export * from './connectors/plugParts.ts';
+export * from './connectors/plugShelf.ts';
 export * from './connectors/plugSize.ts';
 export * from './documentedFigures.ts';
 export * from './figureNames.ts';

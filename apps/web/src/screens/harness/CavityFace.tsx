@@ -19,11 +19,16 @@ export function CavityFace({
   side,
   colourOf,
   turn,
+  lit,
+  done,
 }: {
-  plug: ToldConnector;
+  plug: Pick<ToldConnector, 'name' | 'family' | 'cavities'>;
   side: FaceSide;
   colourOf: (wire: number) => string;
   turn: (side: FaceSide) => void;
+  /** the cavity that is pinned next, and those that are done */
+  lit?: string | undefined;
+  done?: ReadonlySet<string>;
 }) {
   const face = cavityFace(plug, side);
   const across = Math.max(...face.map(({ x }) => Math.abs(x))) * 2 * PITCH + 2 * (EDGE + RADIUS);
@@ -60,7 +65,7 @@ export function CavityFace({
           const [base, stripe] = paintOf(colour);
           const [cx, cy] = [x * PITCH, y * PITCH];
           return (
-            <g key={pin}>
+            <g key={pin} opacity={lit !== undefined && lit !== pin && !done?.has(pin) ? 0.45 : 1}>
               <circle
                 cx={cx}
                 cy={cy}
@@ -69,6 +74,16 @@ export function CavityFace({
                 stroke="var(--edge)"
                 strokeDasharray={wire === null ? '2 2' : undefined}
               />
+              {lit === pin && (
+                <circle
+                  cx={cx}
+                  cy={cy}
+                  r={RADIUS + 2}
+                  fill="none"
+                  stroke="var(--signal)"
+                  strokeWidth="3.5"
+                />
+              )}
               {stripe !== undefined && (
                 <rect x={cx - RADIUS} y={cy + 5} width={2 * RADIUS} height={3.5} fill={stripe} />
               )}

@@ -7,6 +7,7 @@ import { Downloads } from '../../ui/Downloads.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { Tick } from '../../ui/Tick.tsx';
+import { CutAtVehicle } from './CutAtVehicle.tsx';
 import { WireSwatch } from './WireSwatch.tsx';
 
 type Row = ToldWire & {
@@ -121,6 +122,7 @@ export function CutListScreen() {
     [units, edit],
   );
   const open = rows.filter(({ made }) => made === 'to cut');
+  const numbers = useMemo(() => new Set(rows.map(({ id: wire }) => wire)), [rows]);
   return (
     <Screen
       title="Cut list"
@@ -145,6 +147,7 @@ export function CutListScreen() {
           All are cut
         </button>
       </div>
+      <CutAtVehicle wires={numbers} />
       <DataTable
         label="Wires"
         rows={rows}

@@ -1,0 +1,154 @@
+import { TAKEN_BACK, secondReading } from '@brookrain/core';
+import { useState } from 'react';
+import { useOpenRecord } from '../../record/RecordContext.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { WireSwatch } from '../harness/WireSwatch.tsx';
+import { Big, Buttons } from './AtParts.tsx';
+import { useMaking } from './useMaking.ts';
+
+/** The order is shuffled once: a reading that is interrupted goes on where it was. */
+export const READING_SEED = 20;
+
+const NOWHERE = 'nowhere';
+
+/**
+ * Wire by wire in shuffled order: where its other end is, read at the vehicle without the plan. Only
+ * then it is said whether that is as planned.
+ */
+export function ReadingPage() {
+  const { entries, say } = useOpenRecord();
+  const { answer: sheet } = useMaking();
+  const [plugId, setPlugId] = useState('');
+  const [node, setNode] = useState('');
+  const [skipped, setSkipped] = useState<readonly string[]>([]);
+  if (!sheet) return <p className="p-4 text-second">Opening</p>;
+  const reading = secondReading(sheet, entries, READING_SEED);
+  const wrong = new Set(reading.disagreements.map(({ wireId }) => wireId));
+  const standing = reading.agreed + reading.disagreements.length;
+  const left = reading.open;
+  const next = left.find(({ wire }) => !skipped.includes(wire.id)) ?? left[0];
+  const plug = sheet.plugs.find(({ id }) => id === plugId);
+  const last = entries.findLast(({ kind, said }) => kind === 'read' && said['takenBack'] !== true);
+  const lastWire = last && reading.order.find(({ wire }) => wire.id === last.subject)?.wire;
+  const found = reading.disagreements.find(({ entryId }) => entryId === last?.id);
+  const clear = (): void => {
+    setPlugId('');
+    setNode('');
+  };
+  return (
+    <main className="flex min-h-full flex-col">
+      <div className="flex-1 px-4 pt-3 pb-4">
+        <h1 className="text-[18px] leading-[24px] font-medium text-second">
+          Second reading, {standing} of {reading.order.length}
+        </h1>
+        {last && lastWire && (
+          <p
+            role="status"
+            className={`mt-2 border-l-4 pl-3 text-[17px] leading-[24px] ${found ? 'border-signal text-signal' : 'border-moss'}`}
+          >
+            {found
+              ? `Wire ${found.number} is not as planned: from ${found.from} it should lead to ${found.planned}, and was found at ${found.found}${found.instead === undefined ? '' : `, where wire ${found.instead} belongs`}.`
+              : `Wire ${lastWire.number} is as planned.`}
+          </p>
+        )}
+        {next ? (
+          <>
+            <p className="mt-4 text-[16px] text-second">Look for the wire at</p>
+            <p className="text-[26px] leading-[32px] font-semibold">
+              {next.from.name}, {next.from.pin}
+            </p>
+            <p className="mt-1 text-[19px]">
+              {next.wire.size} <WireSwatch colour={next.wire.colour} />
+            </p>
+            <p className="mt-4 mb-1 text-[16px] text-second">Its other end is in</p>
+            <div className="space-y-3 [&_button]:min-h-12 [&_button]:text-[17px]">
+              <Select
+                name="Plug at the other end"
+                value={plugId}
+                choices={[
+                  { value: '', label: 'which plug' },
+                  ...sheet.plugs.map(({ id, name }) => ({ value: id, label: name })),
+                  { value: NOWHERE, label: 'nowhere: no connection' },
+                ]}
+                onChoose={(id) => {
+                  setPlugId(id);
+                  setNode('');
+                }}
+              />
+              {plug && (
+                <Select
+                  name="Cavity at the other end"
+                  value={node}
+                  choices={[
+                    { value: '', label: 'which cavity' },
+                    ...plug.cavities.map((cavity) => ({ value: cavity.node, label: cavity.pin })),
+                  ]}
+                  onChoose={setNode}
+                />
+              )}
+            </div>
+          </>
+        ) : (
+          <p className="mt-3 text-[22px] leading-[28px]">
+            {wrong.size === 0
+              ? 'Every wire was read, and is as planned.'
+              : `Every wire was read; ${wrong.size} ${wrong.size === 1 ? 'is' : 'are'} not as planned.`}
+          </p>
+        )}
+        {reading.disagreements.length > 0 && (
+          <section className="mt-5" aria-label="Not as planned">
+            <h2 className="text-[18px]">Not as planned</h2>
+            <ul>
+              {reading.disagreements.map((each) => (
+                <li key={each.wireId} className="border-t-[0.75px] border-hair py-2 text-[16px]">
+                  Wire {each.number}: from {each.from} to {each.planned}, found at {each.found}.{' '}
+                  <button
+                    type="button"
+                    className="act h-12 px-4"
+                    onClick={() =>
+                      say({
+                        kind: 'read',
+                        subject: each.wireId,
+                        said: TAKEN_BACK,
+                        corrects: each.entryId,
+                      })
+                    }
+                  >
+                    Mended: read it again
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+      {next && (
+        <Buttons>
+          <Big
+            disabled={left.length < 2}
+            onClick={() => {
+              clear();
+              setSkipped([...skipped, next.wire.id]);
+            }}
+          >
+            Later
+          </Big>
+          <Big
+            main
+            disabled={plugId !== NOWHERE && node === ''}
+            onClick={() => {
+              say({
+                kind: 'read',
+                subject: next.wire.id,
+                said: { from: next.from.node, to: plugId === NOWHERE ? NOWHERE : node },
+              });
+              clear();
+            }}
+          >
+            Keep it
+          </Big>
+        </Buttons>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,134 @@
+import { describe, expect, test } from 'vitest';
+import { evaluate } from '../evaluation/index.ts';
+import { cutList, demoBuilds, sampleCatalogue } from '../exchange/index.ts';
+import { makingSheet } from './making/makingSheet.ts';
+import { type RecordEntry, TAKEN_BACK, standingEntries } from './record/recordEntry.ts';
+import { secondReading } from './recheck/secondReading.ts';
+
+let count = 0;
+const entry = (
+  kind: RecordEntry['kind'],
+  subject: string,
+  said: RecordEntry['said'],
+  corrects: string | null = null,
+): RecordEntry => ({
+  id: `entry-${(count += 1)}`,
+  kind,
+  subject,
+  said,
+  corrects,
+  revision: 1,
+  author: 'workshop',
+  time: '2026-11-27T10:00:00.000Z',
+});
+
+describe('a record', () => {
+  test('stands as its newest entries of each thing say, less what was taken back', () => {
+    const first = entry('cut', 'a', { length: 1 });
+    const second = entry('cut', 'b', { length: 2 });
+    const again = entry('cut', 'a', { length: 3 });
+    expect(standingEntries([first, second, again])).toEqual([second, again]);
+    const back = entry('cut', 'a', TAKEN_BACK, again.id);
+    expect(standingEntries([first, second, again, back])).toEqual([second]);
+    expect(standingEntries([first, entry('pinned', 'a', {})])).toHaveLength(2);
+  });
+
+  test('a correction holds though it came in before what it corrects', () => {
+    const wrong = entry('read', 'w', { to: 'x' });
+    const right = entry('read', 'w', { to: 'y' }, wrong.id);
+    expect(standingEntries([right, wrong])).toEqual([right]);
+  });
+});
+
+describe.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
+  'what is made of %s',
+  (_, document) => {
+    const evaluation = evaluate(document, sampleCatalogue);
+    const { led, harness, electrics } = evaluation;
+    const sheet = makingSheet({ led, harness, electrics, catalogue: sampleCatalogue });
+
+    test('are the wires of the cut list, as long, in one size and colour after another', () => {
+      const list = cutList(evaluation, {}).filter(({ is }) => is !== 'a piece put in');
+      const own = sheet.wires.filter(({ isBought }) => !isBought);
+      expect(own.map(({ number }) => number)).toEqual(list.map(({ number }) => number));
+      own.forEach((wire, i) => {
+        expect(wire.length).toBe(list[i]!.length);
+        expect(wire.colour).toBe(list[i]!.colour);
+        expect(wire.isCut).toBe(list[i]!.is === 'cut');
+      });
+    });
+
+    test('has every end of every wire, with what the catalogue has for it', () => {
+      const cavities = new Map(
+        sheet.plugs.flatMap(({ cavities: own }) =>
+          own.map(({ node, wire }) => [node, wire] as const),
+        ),
+      );
+      for (const { ends, number, isBought } of sheet.wires) {
+        for (const { node, work, part } of ends) {
+          expect(cavities.has(node)).toBe(work === 'crimp a contact');
+          if (work === 'crimp a contact') {
+            expect(cavities.get(node)).toBeDefined();
+            // What comes with a loom is crimped already.
+            if (!isBought) expect(part, `${number} ${node}`).toBeDefined();
+          }
+        }
+      }
+    });
+
+    test('is read in an order of its own: shuffled, each wire once, the same when it is asked again', () => {
+      const { order } = secondReading(sheet, [], 7);
+      expect(secondReading(sheet, [], 7).order.map(({ wire }) => wire.id)).toEqual(
+        order.map(({ wire }) => wire.id),
+      );
+      expect(new Set(order.map(({ wire }) => wire.id)).size).toBe(order.length);
+      const inPlan = [...order].sort((a, b) => a.wire.number - b.wire.number);
+      expect(order.map(({ wire }) => wire.id)).not.toEqual(inPlan.map(({ wire }) => wire.id));
+      expect(secondReading(sheet, [], 8).order[0]!.wire.id).not.toBe(order[0]!.wire.id);
+    });
+
+    test('two wires that were swapped in a plug are found by the second reading, and nothing else', () => {
+      const { order } = secondReading(sheet, [], 7);
+      const [a, b] = order.filter(
+        ({ to }, _i, all) => all.filter((other) => other.to.name === to.name).length > 1,
+      );
+      const swapped = order.find((other) => other !== a && other.to.name === a!.to.name) ?? b!;
+      const entries = order.map(({ wire, from, to }) =>
+        entry('read', wire.id, {
+          from: from.node,
+          to:
+            wire.id === a!.wire.id
+              ? swapped.to.node
+              : wire.id === swapped.wire.id
+                ? a!.to.node
+                : to.node,
+        }),
+      );
+      const reading = secondReading(sheet, entries, 7);
+      expect(reading.open).toEqual([]);
+      expect(reading.agreed).toBe(order.length - 2);
+      expect(reading.disagreements.map(({ wireId }) => wireId).sort()).toEqual(
+        [a!.wire.id, swapped.wire.id].sort(),
+      );
+      const told = reading.disagreements.find(({ wireId }) => wireId === a!.wire.id)!;
+      expect(told.instead).toBe(swapped.wire.number);
+      // Mended, it is read again.
+      const back = entry('read', a!.wire.id, TAKEN_BACK, told.entryId);
+      expect(secondReading(sheet, [...entries, back], 7).open.map(({ wire }) => wire.id)).toEqual([
+        a!.wire.id,
+      ]);
+    });
+
+    test('a wire that leads nowhere, or is read from an end it does not have, is told', () => {
+      const { order } = secondReading(sheet, [], 7);
+      const [first, second] = order;
+      const entries = [
+        entry('read', first!.wire.id, { from: first!.from.node, to: 'nowhere' }),
+        entry('read', second!.wire.id, { from: first!.from.node, to: second!.to.node }),
+      ];
+      const { disagreements } = secondReading(sheet, entries, 7);
+      expect(disagreements).toHaveLength(2);
+      expect(disagreements[0]).toMatchObject({ found: 'nowhere' });
+    });
+  },
+);

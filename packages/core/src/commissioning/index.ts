@@ -1,0 +1,4 @@
+export * from './making/makingSheet.ts';
+export * from './making/wireEnds.ts';
+export * from './recheck/secondReading.ts';
+export * from './record/recordEntry.ts';

@@ -1,0 +1,93 @@
+import { seededUniform } from '../../numerics/index.ts';
+import type { MadeWire, MakingSheet } from '../making/makingSheet.ts';
+import { type RecordEntry, standingEntries } from '../record/recordEntry.ts';
+
+/** A wire that is read at the vehicle: from the end that is told to the one that is looked for. */
+export interface ReadWire {
+  readonly wire: MadeWire;
+  readonly from: MadeWire['ends'][number];
+  readonly to: MadeWire['ends'][number];
+}
+
+/** What was found at the vehicle and is not what was planned. */
+export interface ReadDisagreement {
+  readonly wireId: string;
+  readonly number: number;
+  readonly name: string;
+  /** where it was read from, where it should lead to, and where it was found */
+  readonly from: string;
+  readonly planned: string;
+  readonly found: string;
+  /** the wire that should be where this one was found */
+  readonly instead: number | undefined;
+  readonly entryId: string;
+}
+
+/** How far a second reading has come. */
+export interface SecondReading {
+  /** wires between two cavities, shuffled: what is next does not say where it leads */
+  readonly order: readonly ReadWire[];
+  /** those of them that were not read yet */
+  readonly open: readonly ReadWire[];
+  readonly agreed: number;
+  readonly disagreements: readonly ReadDisagreement[];
+}
+
+const inPlug = ({ work }: MadeWire['ends'][number]): boolean => work === 'crimp a contact';
+const endText = ({ name, pin }: { readonly name: string; readonly pin: string }): string =>
+  pin === '' ? name : `${name}, ${pin}`;
+
+/**
+ * The wires of a harness in an order that has nothing to do with the plan, and what was said of them
+ * so far. The same seed gives the same order.
+ */
+export function secondReading(
+  { wires, plugs }: MakingSheet,
+  entries: readonly RecordEntry[],
+  seed: number,
+): SecondReading {
+  const random = seededUniform(seed);
+  const order = wires
+    .filter(({ ends }) => ends.every(inPlug))
+    .map((wire) => ({ wire, key: random(), turned: random() < 0.5 }))
+    .sort((a, b) => a.key - b.key)
+    .map(({ wire, turned }): ReadWire => {
+      const [a, b] = wire.ends;
+      return turned ? { wire, from: b, to: a } : { wire, from: a, to: b };
+    });
+  const cavities = new Map(
+    plugs.flatMap(({ name, cavities: own }) =>
+      own.map((cavity) => [cavity.node, { name, ...cavity }] as const),
+    ),
+  );
+  const read = new Map(
+    standingEntries(entries).flatMap((entry) =>
+      entry.kind === 'read' ? [[entry.subject, entry] as const] : [],
+    ),
+  );
+  let agreed = 0;
+  const disagreements: ReadDisagreement[] = [];
+  for (const { wire } of order) {
+    const entry = read.get(wire.id);
+    if (!entry) continue;
+    const [from, found] = [entry.said['from'], entry.said['to']];
+    const start = wire.ends.find(({ node }) => node === from);
+    const planned = wire.ends.find(({ node }) => node !== from);
+    if (start && planned && planned.node === found) {
+      agreed += 1;
+      continue;
+    }
+    const there = cavities.get(String(found));
+    disagreements.push({
+      wireId: wire.id,
+      number: wire.number,
+      name: wire.name,
+      from: start ? endText(start) : '',
+      planned: planned ? endText(planned) : '',
+      found: there ? endText(there) : 'nowhere',
+      instead: there?.wire === wire.number ? undefined : there?.wire,
+      entryId: entry.id,
+    });
+  }
+  return { order, open: order.filter(({ wire }) => !read.has(wire.id)), agreed, disagreements };
+}
