@@ -106,6 +106,11 @@ test('a plug is pinned cavity by cavity, and a swapped wire is found by the seco
   await page.getByRole('option', { name: 'nowhere: no connection' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('status').nth(1)).toContainText('is not as planned');
+  // It stands among the findings of the desk until it is mended.
+  await expect(page.getByRole('status').first()).toHaveText('all is kept');
+  await page.goto(`${server}/builds/sandpiper/findings`);
+  await expect(page.getByRole('region', { name: 'Found at the vehicle' })).toContainText('nowhere');
+  await page.goto(`${server}/at/sandpiper/read`);
   await page.getByRole('button', { name: 'Mended: read it again' }).click();
   await expect(page.getByRole('region', { name: 'Not as planned' })).toHaveCount(0);
 });

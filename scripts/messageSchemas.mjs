@@ -81,7 +81,7 @@ export interface DocumentDifference {
 /** What an entry of the record says: words, numbers, yes and no by name. */
 export interface RecordSaid { readonly [name: string]: string | number | boolean | null }
 /** What an entry of the record is. */
-export type RecordKind = 'cut' | 'pinned' | 'read';
+export type RecordKind = 'cut' | 'pinned' | 'buzzed' | 'read';
 export const recordKinds: readonly RecordKind[];
 export type Aspiration = string;
 export type VehicleUse = string;

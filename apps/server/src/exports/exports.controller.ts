@@ -1,4 +1,11 @@
-import { type BoardPaper, type UnitSystem, boardPaperKinds, unitSystems } from '@brookrain/core';
+import {
+  type BoardPaper,
+  type HarnessListKind,
+  type UnitSystem,
+  boardPaperKinds,
+  harnessListKinds,
+  unitSystems,
+} from '@brookrain/core';
 import { Controller, Get, Inject, Param, Query, Res } from '@nestjs/common';
 import { ApiParam, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
@@ -6,6 +13,7 @@ import { asAttachment } from '../asAttachment.ts';
 import { BuildStore } from '../builds/buildStore.ts';
 import { notFound } from '../errors.ts';
 import { WorkQueue } from '../work/workQueue.ts';
+import { Workshop } from '../workshop/workshop.ts';
 import { InUnits, PaperRoute } from './paperRoute.ts';
 import type { PaperKind } from './papers.ts';
 
@@ -14,6 +22,13 @@ const PDF = 'application/pdf';
 const DXF = 'image/vnd.dxf';
 const SVG = 'image/svg+xml';
 
+/** A list by its name; 404 for none. */
+function knownList(asked: string): HarnessListKind {
+  const kind = harnessListKinds.find((each) => each === asked);
+  if (!kind) throw notFound(`there is no list "${asked.slice(0, 20)}"`);
+  return kind;
+}
+
 /** Papers of a build: each is written in the thread of long work. */
 @ApiTags('exports')
 @Controller('api/builds/:id')
@@ -21,6 +36,7 @@ export class ExportsController {
   constructor(
     @Inject(BuildStore) private readonly store: BuildStore,
     @Inject(WorkQueue) private readonly work: WorkQueue,
+    @Inject(Workshop) private readonly workshop: Workshop,
   ) {}
 
   private async send(
@@ -37,6 +53,7 @@ export class ExportsController {
       kind: asked.kind,
       of: asked.of ?? '',
       units,
+      base: this.workshop.urls()[0] ?? `http://${response.req.headers.host ?? ''}`,
     });
     asAttachment(response, name, rest);
     const isText = type === CSV || type === SVG;
@@ -83,6 +100,30 @@ export class ExportsController {
   @PaperRoute('Kept plugs, cavity by cavity, as PDF', PDF, 'Before and after, with room to tick')
   keptPlugsPdf(@Param('id') id: string, @Res() response: Response): Promise<void> {
     return this.send(response, id, PDF, { kind: 'keptPlugsPdf' });
+  }
+
+  @Get('lists/:list.csv')
+  @PaperRoute('A list of the harness, as CSV', CSV, 'Pins, from-to, bundles, joints or labels')
+  @ApiParam({ name: 'list', enum: harnessListKinds })
+  listCsv(
+    @Param('id') id: string,
+    @Param('list') asked: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.send(response, id, CSV, { kind: 'listCsv', of: knownList(asked) });
+  }
+
+  @Get('lists/:list.pdf')
+  @PaperRoute('A list of the harness, as PDF', PDF, 'Pins, from-to, bundles, joints or labels')
+  @ApiParam({ name: 'list', enum: harnessListKinds })
+  @InUnits()
+  listPdf(
+    @Param('id') id: string,
+    @Param('list') asked: string,
+    @Query('units') units: string | undefined,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.send(response, id, PDF, { kind: 'listPdf', of: knownList(asked), units });
   }
 
   @Get('boards/:board.dxf')

@@ -10,6 +10,8 @@ export interface PaperSource {
   readonly units: UnitSystem;
   /** of which part, line or sheet it is, where it is of one */
   readonly of: string;
+  /** where pages of the program are found: for codes on paper */
+  readonly base: string;
 }
 
 /** A file that is taken from a build. */

@@ -1,6 +1,8 @@
 import {
   type BoardPaper,
   type CutLine,
+  type HarnessListKind,
+  HarnessLists,
   type MadeLine,
   cautionFacts,
   cautionsAt,
@@ -8,6 +10,7 @@ import {
   drawingSvg,
   fixingDrawing,
   formboards,
+  harnessList,
   panelDrawing,
   partsList,
   readBuild,
@@ -23,6 +26,8 @@ import { writeCards } from './cardSheet.ts';
 import { csvText } from './csvText.ts';
 import { writeKeptPlugs } from './keptPlugsSheet.ts';
 import { writeCutList } from './cutListSheet.ts';
+import { isTableList, writeHarnessList } from './harnessListSheet.ts';
+import { labelSheet } from './labelSheet.ts';
 import { drawingDxf } from './drawingDxf.ts';
 import { writeFixing } from './fixingSheet.ts';
 import { formboardPdf } from './formboardPdf.ts';
@@ -79,6 +84,12 @@ function cards(source: PaperSource, wanted: (line: MadeLine) => boolean): Promis
     }),
   );
 }
+
+const listsInput = ({ build, evaluation, catalogue }: PaperSource) => ({
+  evaluation,
+  build: readBuild(build.document),
+  catalogue,
+});
 
 /** A board of the harness, by its number. */
 function board({ build, evaluation, of }: PaperSource) {
@@ -138,6 +149,27 @@ export const papers = {
         units: source.units,
       }),
     ),
+  listCsv: (source) => ({
+    body: csvText(harnessList(source.of as HarnessListKind, listsInput(source))),
+    rest: `-${source.of}.csv`,
+  }),
+  listPdf: async (source) => {
+    const { build, of, base, units } = source;
+    const lists = new HarnessLists(listsInput(source));
+    const { id, document } = build;
+    if (isTableList(of)) {
+      const buildName = document.name;
+      return pages(source, of, `-${of}.pdf`, (sheet) =>
+        writeHarnessList({ sheet, buildName, lists, kind: of, units }),
+      );
+    }
+    const body = await labelSheet({
+      title: `${document.name}: labels`,
+      labels: lists.labels(),
+      addressOf: (partId) => `${base}/builds/${id}/devices?of=${encodeURIComponent(partId)}`,
+    });
+    return { body, rest: '-labels.pdf' };
+  },
   keptPlugsCsv: ({ build }) => ({
     body: csvText(repinningList(readBuild(build.document))),
     rest: '-kept-plugs.csv',

@@ -15,6 +15,8 @@ export interface PaperAsked {
   /** of which part, line or sheet it is; '' where it is of none */
   readonly of: string;
   readonly units: UnitSystem;
+  /** where pages of the program are found: for codes on paper */
+  readonly base: string;
 }
 
 /** Long work: on a build, or on a file from outside. */

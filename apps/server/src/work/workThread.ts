@@ -25,7 +25,7 @@ function done(work: Work): AnyWorkDone | Promise<Paper> {
     case 'paper': {
       const { build, asked } = work;
       const evaluation = evaluator.evaluate(build.document, catalogue);
-      return papers[asked.kind]({ build, catalogue, evaluation, of: asked.of, units: asked.units });
+      return papers[asked.kind]({ build, catalogue, evaluation, ...asked });
     }
     case 'state':
       return stateOf(work.build);

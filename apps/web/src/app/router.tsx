@@ -113,6 +113,11 @@ const Threading = named(
   'ThreadingScreen',
   stage('threading'),
 );
+const Lists = named(
+  () => import('../screens/harness/ListsScreen.tsx'),
+  'ListsScreen',
+  stage('lists'),
+);
 const Formboard = named(
   () => import('../screens/harness/FormboardScreen.tsx'),
   'FormboardScreen',
@@ -208,6 +213,16 @@ const AtHome = named(() => import('../screens/at/AtHome.tsx'), 'AtHome', /^\/at\
 const ToPhone = named(() => import('../screens/at/ToPhone.tsx'), 'ToPhone', stage('at'));
 const CutPage = named(() => import('../screens/at/CutPage.tsx'), 'CutPage', /^\/at\/[^/]+\/cut$/);
 const PinPage = named(() => import('../screens/at/PinPage.tsx'), 'PinPage', /^\/at\/[^/]+\/pin$/);
+const BuzzPage = named(
+  () => import('../screens/at/BuzzPage.tsx'),
+  'BuzzPage',
+  /^\/at\/[^/]+\/buzz$/,
+);
+const MeasurePage = named(
+  () => import('../screens/at/MeasurePage.tsx'),
+  'MeasurePage',
+  /^\/at\/[^/]+\/measure$/,
+);
 const ReadingPage = named(
   () => import('../screens/at/ReadingPage.tsx'),
   'ReadingPage',
@@ -237,7 +252,9 @@ export const router = createBrowserRouter([
           { index: true, Component: AtHome },
           { path: 'cut', Component: CutPage },
           { path: 'pin', Component: PinPage },
+          { path: 'buzz', Component: BuzzPage },
           { path: 'read', Component: ReadingPage },
+          { path: 'measure', Component: MeasurePage },
         ],
       },
       {
@@ -265,6 +282,7 @@ export const router = createBrowserRouter([
           { path: 'looms', Component: Looms },
           { path: 'add-later', Component: AddLater },
           { path: 'threading', Component: Threading },
+          { path: 'lists', Component: Lists },
           { path: 'formboard', Component: Formboard },
           { path: 'kept-plugs', Component: KeptPlugs },
           { path: 'find-a-place', Component: Places },

@@ -81,6 +81,7 @@ export const phaseList: readonly Phase[] = [
       { id: 'find-a-place', name: 'Find a place', keys: '' },
       { id: 'plugs', name: 'Plugs and holes', keys: '' },
       { id: 'cut-list', name: 'Cut list', keys: '' },
+      { id: 'lists', name: 'Lists', keys: '' },
       { id: 'formboard', name: 'Formboard', keys: '' },
       { id: 'threading', name: 'Threading', keys: '' },
       { id: 'add-later', name: 'Add later', keys: '' },

@@ -3,6 +3,9 @@ import { evaluate } from '../evaluation/index.ts';
 import { cutList, demoBuilds, sampleCatalogue } from '../exchange/index.ts';
 import { makingSheet } from './making/makingSheet.ts';
 import { type RecordEntry, TAKEN_BACK, standingEntries } from './record/recordEntry.ts';
+import { readBuild } from '../model/index.ts';
+import { vectorOf } from '../vehicle/index.ts';
+import { buzzOut } from './recheck/buzzOut.ts';
 import { secondReading } from './recheck/secondReading.ts';
 
 let count = 0;
@@ -117,6 +120,44 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       expect(secondReading(sheet, [...entries, back], 7).open.map(({ wire }) => wire.id)).toEqual([
         a!.wire.id,
       ]);
+    });
+
+    test('is buzzed out wire by wire, each once, with fewer walks than by their numbers', () => {
+      const placeAt = new Map(
+        sheet.plugs.flatMap(({ placementId, cavities }) =>
+          cavities.map(({ node }) => [node, placementId] as const),
+        ),
+      );
+      const places = new Map(readBuild(document).placements.map((p) => [p.id, vectorOf(p)]));
+      const whereIs = (id: string) => places.get(id);
+      const fresh = buzzOut(sheet, placeAt, whereIs, []);
+      const { order } = secondReading(sheet, [], 7);
+      expect(fresh.open.map(({ id }) => id).sort()).toEqual(
+        order.map(({ wire }) => wire.id).sort(),
+      );
+      for (const { at, other, wires } of fresh.stops) {
+        for (const { ends } of wires) {
+          expect(ends.map(({ node }) => placeAt.get(node)).sort()).toEqual([at, other].sort());
+        }
+      }
+      // Both probes go somewhere at first; then at least one goes at each stop that is another.
+      expect(fresh.walks).toBeGreaterThanOrEqual(fresh.stops.length);
+      let here: (string | undefined)[] = [];
+      let byNumber = 0;
+      for (const { ends } of [...fresh.open].sort((a, b) => a.number - b.number)) {
+        const now = ends.map(({ node }) => placeAt.get(node));
+        byNumber += [...new Set(now)].filter((place) => !here.includes(place)).length;
+        here = now;
+      }
+      expect(fresh.walks).toBeLessThan(byNumber);
+      const [first, second] = fresh.open;
+      const said = buzzOut(sheet, placeAt, whereIs, [
+        entry('buzzed', first!.id, { beeps: true }),
+        entry('buzzed', second!.id, { beeps: false }),
+      ]);
+      expect(said.good).toBe(1);
+      expect(said.broken.map(({ wire }) => wire.id)).toEqual([second!.id]);
+      expect(said.open.map(({ id }) => id)).toEqual(fresh.open.slice(2).map(({ id }) => id));
     });
 
     test('a wire that leads nowhere, or is read from an end it does not have, is told', () => {

@@ -1,4 +1,5 @@
 export * from './making/makingSheet.ts';
 export * from './making/wireEnds.ts';
+export * from './recheck/buzzOut.ts';
 export * from './recheck/secondReading.ts';
 export * from './record/recordEntry.ts';

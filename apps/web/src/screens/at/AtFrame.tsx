@@ -3,6 +3,7 @@ import { Suspense } from 'react';
 import { Link, Outlet, useLocation, useParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { BuildProvider } from '../../build/BuildProvider.tsx';
+import { ConflictDialog } from '../../frame/ConflictDialog.tsx';
 import { useConnected } from '../../live/liveConnection.ts';
 import { RecordContext } from '../../record/RecordContext.tsx';
 import { useRecord } from '../../record/useRecord.ts';
@@ -18,9 +19,10 @@ export function AtFrame() {
 }
 
 function Opened() {
-  const { id, revision, document: build } = useBuild();
+  const { id, revision, document: build, waiting: edits, unreachable } = useBuild();
   const record = useRecord(id, revision);
   const connected = useConnected();
+  const waiting = record.waiting + edits;
   const { pathname } = useLocation();
   const isHome = /^\/at\/[^/]+\/?$/.test(pathname);
   return (
@@ -36,11 +38,11 @@ function Opened() {
           </Link>
           <span className="min-w-0 flex-1 truncate text-[20px] font-medium">{build.name}</span>
           <span role="status" className="text-right text-[14px] leading-[18px]">
-            {record.waiting > 0 ? (
+            {waiting > 0 ? (
               <span className="text-signal">
-                {record.waiting} {record.waiting === 1 ? 'entry waits' : 'entries wait'}
+                {waiting} {waiting === 1 ? 'entry waits' : 'entries wait'}
               </span>
-            ) : connected && !record.unreachable ? (
+            ) : connected && !record.unreachable && !unreachable ? (
               <span className="text-second">all is kept</span>
             ) : (
               <span className="text-signal">no connection</span>
@@ -52,6 +54,7 @@ function Opened() {
             <Outlet />
           </Suspense>
         </div>
+        <ConflictDialog />
       </div>
     </RecordContext>
   );

@@ -1,9 +1,10 @@
-import { secondReading } from '@brookrain/core';
+import { type MakingSheet, secondReading } from '@brookrain/core';
 import { ChevronRight } from 'lucide-react';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { useOpenRecord } from '../../record/RecordContext.tsx';
 import { READING_SEED } from './ReadingPage.tsx';
+import { useBuzzOut } from './useBuzzOut.ts';
 import { useMaking } from './useMaking.ts';
 import { cavitiesToPin, wiresToCut, workDone } from './workDone.ts';
 
@@ -23,10 +24,14 @@ function Way({ to, name, state }: { to: string; name: string; state: string }) {
 
 /** What is done at the vehicle, and how far each has come. */
 export function AtHome() {
-  const { id, evaluation } = useBuild();
-  const { entries } = useOpenRecord();
   const { answer: sheet } = useMaking();
-  if (!sheet) return <p className="p-4 text-second">Opening</p>;
+  return sheet ? <Ways sheet={sheet} /> : <p className="p-4 text-second">Opening</p>;
+}
+
+function Ways({ sheet }: { sheet: MakingSheet }) {
+  const { id, document: build, evaluation } = useBuild();
+  const { entries } = useOpenRecord();
+  const buzz = useBuzzOut(sheet, entries);
   const done = workDone(entries);
   const made = sheet.wires.filter(({ isBought }) => !isBought).length;
   const left = wiresToCut(sheet, done).length;
@@ -45,6 +50,15 @@ export function AtHome() {
           state={`${plugs.length - open} of ${plugs.length} plugs are done`}
         />
         <Way
+          to="buzz"
+          name="Buzz out"
+          state={
+            buzz.broken.length > 0
+              ? `${buzz.good} beep, ${buzz.broken.length} ${buzz.broken.length === 1 ? 'does' : 'do'} not`
+              : `${buzz.good} of ${buzz.good + buzz.open.length} wires beep`
+          }
+        />
+        <Way
           to="read"
           name="Second reading"
           state={
@@ -52,6 +66,11 @@ export function AtHome() {
               ? `${read} of ${reading.order.length} read, ${reading.disagreements.length} not as planned`
               : `${read} of ${reading.order.length} wires read`
           }
+        />
+        <Way
+          to="measure"
+          name="Measure"
+          state={`${build.vehicleSignals.length} wires of the vehicle, ${build.harness.segments.length} ways`}
         />
         <Way
           to={`/builds/${id}/cards`}

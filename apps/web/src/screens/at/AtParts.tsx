@@ -33,8 +33,7 @@ export function EndWork({ end, title }: { end: WireEndWork; title: string }) {
         {end.pin !== '' && `, ${end.pin}`}
       </p>
       <p className="text-[16px] leading-[22px]">
-        {verbs[end.work]}
-        {end.part !== undefined && `: ${end.part}`}
+        {end.part ?? verbs[end.work]}
         {end.seal !== undefined && `; ${end.seal}`}
         {end.pullOff > 0 && `; holds ${end.pullOff} N`}
       </p>

@@ -5,7 +5,9 @@ import { Screen } from '../../ui/Screen.tsx';
 const pages = [
   ['cut', 'Next wire to cut', 'length, ends and crimps of one wire after another'],
   ['pin', 'Pin the plugs', 'each cavity lit when it is its turn'],
+  ['buzz', 'Buzz out', 'continuity from end to end, with few walks'],
   ['read', 'Second reading', 'wire by wire in shuffled order, compared with the plan only after'],
+  ['measure', 'Measure', 'volts of the vehicle’s own wires, ways with a string'],
 ] as const;
 
 /** The pages for the phone at the vehicle, and how they get there. */

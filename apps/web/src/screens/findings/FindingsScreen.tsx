@@ -2,6 +2,7 @@ import { type Reading, type Severity, type ToldFinding, formatMeasure } from '@b
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { FoundAtVehicle } from './FoundAtVehicle.tsx';
 import { stageList } from '../../frame/stages.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
@@ -130,6 +131,7 @@ export function FindingsScreen() {
           : 'Everything that is wrong or tight, worst first. A cure is one click and can be undone.'
       }
     >
+      <FoundAtVehicle />
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         {kinds.map(({ kind, name }) => (
           <Tick key={kind} checked={!hidden.has(kind)} onChange={() => toggle(kind)}>

@@ -39,7 +39,7 @@ export function CavityFace({
     <figure className="mt-2">
       <svg
         viewBox={`${-across / 2} ${-up / 2} ${across} ${up}`}
-        style={{ width: Math.min(WIDEST, across) }}
+        style={{ width: lit === undefined ? Math.min(WIDEST, across) : '100%', maxWidth: 420 }}
         className="mx-auto block"
         role="img"
         aria-label={`Face of ${plug.name}, ${side} side`}

@@ -95,7 +95,7 @@ function DataFolder() {
       <h2>Data</h2>
       <p className="text-[13px] text-second">
         Everything lies in one folder. A snapshot is taken on start and every hour in which
-        something changed; the newest 30 are kept.
+        something changed: all of today are kept, one a day for a month, one a week for a year.
       </p>
       {failed && (
         <p role="alert" className="mt-1 text-signal">

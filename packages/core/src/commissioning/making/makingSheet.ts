@@ -38,6 +38,7 @@ export interface MadePlug {
   readonly id: string;
   readonly name: string;
   readonly family: string;
+  readonly placementId: string;
   readonly cavities: readonly MadeCavity[];
 }
 
@@ -92,10 +93,11 @@ export function makingSheet(input: {
         b.length - a.length ||
         a.number - b.number,
     ),
-    plugs: harness.connectors.map(({ id, name, family, cavities }) => ({
+    plugs: harness.connectors.map(({ id, name, family, placementId, cavities }) => ({
       id,
       name,
       family,
+      placementId,
       cavities: cavities.map(({ pin, node }) => ({ pin, node, wire: numberAt.get(node) })),
     })),
   };

@@ -1,5 +1,8 @@
-/** What can be said at the vehicle: a wire was cut, sits in its cavity, or was found to lead somewhere. */
-export const recordKinds = ['cut', 'pinned', 'read'] as const;
+/**
+ * What can be said at the vehicle: a wire was cut, sits in its cavity, was buzzed out from end to end,
+ * or was found to lead somewhere.
+ */
+export const recordKinds = ['cut', 'pinned', 'buzzed', 'read'] as const;
 export type RecordKind = (typeof recordKinds)[number];
 
 /** What an entry says besides of what it is: plain words and numbers, SI. */

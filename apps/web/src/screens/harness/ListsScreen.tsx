@@ -1,0 +1,103 @@
+import { type HarnessListKind, harnessFigure } from '@brookrain/core';
+import { Link } from 'react-router';
+import { useBuild } from '../../build/BuildContext.ts';
+import { Downloads } from '../../ui/Downloads.tsx';
+import { Figure } from '../../ui/Figure.tsx';
+import { Screen } from '../../ui/Screen.tsx';
+
+const lists: readonly {
+  readonly kind: HarnessListKind | 'cut-list' | 'buying';
+  readonly name: string;
+  readonly what: string;
+}[] = [
+  {
+    kind: 'cut-list',
+    name: 'Cut list',
+    what: 'wires by reel, the longest first, with what is left to cut',
+  },
+  {
+    kind: 'pins',
+    name: 'Pin lists',
+    what: 'each plug cavity by cavity: wire, contact, where it leads',
+  },
+  {
+    kind: 'from-to',
+    name: 'From-to list',
+    what: 'each wire from end to end, and through which segments',
+  },
+  {
+    kind: 'bundles',
+    name: 'Bundles and sleeves',
+    what: 'each segment with its length, cover and wires',
+  },
+  {
+    kind: 'joints',
+    name: 'Joints',
+    what: 'each splice: where it sits, which wires meet, its sleeve',
+  },
+  {
+    kind: 'labels',
+    name: 'Labels',
+    what: 'both ends of every wire, with a code that opens the page of its device',
+  },
+  { kind: 'buying', name: 'Order list', what: 'all of it to buy, with what is lost in crimping' },
+];
+
+/** Everything that a harness is made from, as lists on paper and for a spreadsheet. */
+export function ListsScreen() {
+  const { id, document: build, evaluation } = useBuild();
+  return (
+    <Screen
+      title="Lists"
+      lead="What goes to the bench: every list is made from the same wires, so that none says other than the next."
+    >
+      <table className="table-lined w-full max-w-[860px]" aria-label="Lists of the harness">
+        <tbody>
+          {lists.map(({ kind, name, what }) => (
+            <tr key={kind}>
+              <td className="w-[170px] font-medium">{name}</td>
+              <td className="text-left text-second max-[600px]:hidden">{what}</td>
+              <td className="w-[170px]">
+                <Downloads
+                  of=""
+                  file={
+                    kind === 'cut-list' || kind === 'buying'
+                      ? `/api/builds/${id}/${kind}`
+                      : `/api/builds/${id}/lists/${kind}`
+                  }
+                  kinds={['csv', 'pdf']}
+                />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-3 flex flex-wrap gap-x-6 gap-y-1">
+        <span>
+          {evaluation.wires.length} wires, {evaluation.harness.connectors.length} plugs
+        </span>
+        {build.harness.segments.length > 0 && (
+          <>
+            <span>
+              Mass <Figure of={harnessFigure('harness.weight')} />
+            </span>
+            <span>
+              Material <Figure of={harnessFigure('harness.cost')} /> {build.currency}
+            </span>
+          </>
+        )}
+      </p>
+      <p className="mt-3 max-w-[68ch] text-[13px] text-second">
+        Codes on labels lead to this computer. Open it to the workshop first, under{' '}
+        <Link to="/settings" className="underline">
+          Settings
+        </Link>
+        , if a phone is to open them. The board itself stands under{' '}
+        <Link to="../formboard" relative="path" className="underline">
+          Formboard
+        </Link>
+        .
+      </p>
+    </Screen>
+  );
+}

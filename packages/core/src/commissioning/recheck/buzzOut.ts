@@ -1,0 +1,119 @@
+import { type Vector, distanceBetween } from '../../vehicle/index.ts';
+import type { MadeWire, MakingSheet } from '../making/makingSheet.ts';
+import { type RecordEntry, standingEntries } from '../record/recordEntry.ts';
+
+/** Wires between the same two places: both probes stay where they are. */
+export interface BuzzStop {
+  /** where the one probe stays, and where the other is taken */
+  readonly at: string;
+  readonly other: string;
+  readonly wires: readonly MadeWire[];
+}
+
+/** Continuity of all wires between plugs, in an order that is quick to walk. */
+export interface BuzzOut {
+  readonly stops: readonly BuzzStop[];
+  /** how often somebody goes from one place to another with a probe */
+  readonly walks: number;
+  /** wires that were not buzzed yet, in their order */
+  readonly open: readonly MadeWire[];
+  readonly good: number;
+  /** those that do not beep, with the entry that says so */
+  readonly broken: readonly { readonly wire: MadeWire; readonly entryId: string }[];
+}
+
+interface Pair {
+  readonly places: readonly [string, string];
+  readonly wires: MadeWire[];
+}
+
+/** Wires between the same two places, each pair once. */
+function pairsOf(wires: readonly MadeWire[], placeAt: ReadonlyMap<string, string>): Pair[] {
+  const pairs = new Map<string, Pair>();
+  for (const wire of wires) {
+    const [a, b] = wire.ends.map(({ node }) => placeAt.get(node));
+    if (a === undefined || b === undefined) continue;
+    const places = a < b ? ([a, b] as const) : ([b, a] as const);
+    const key = JSON.stringify(places);
+    const pair = pairs.get(key) ?? { places, wires: [] };
+    pairs.set(key, pair);
+    pair.wires.push(wire);
+  }
+  return [...pairs.values()];
+}
+
+/**
+ * The order of the stops: one probe stays at the place from which most is left to be reached, the
+ * other goes to the nearest; then the first moves on, if it can to where the other is.
+ */
+function inOrder(pairs: readonly Pair[], away: (a: string, b: string) => number): BuzzStop[] {
+  const left = new Set(pairs);
+  const stops: BuzzStop[] = [];
+  let here: readonly string[] = [];
+  while (left.size > 0) {
+    const reach = new Map<string, number>();
+    for (const { places } of left) {
+      for (const place of places) reach.set(place, (reach.get(place) ?? 0) + 1);
+    }
+    const open = [...reach.keys()];
+    const beside = open.filter((place) => here.includes(place));
+    const [base = ''] = (beside.length > 0 ? beside : open).sort(
+      (a, b) => (reach.get(b) ?? 0) - (reach.get(a) ?? 0) || (a < b ? -1 : 1),
+    );
+    let at = here.find((place) => place !== base) ?? base;
+    for (;;) {
+      const [next] = [...left]
+        .filter(({ places }) => places.includes(base))
+        .map((pair) => ({ pair, other: pair.places[0] === base ? pair.places[1] : pair.places[0] }))
+        .sort((a, b) => away(at, a.other) - away(at, b.other) || (a.other < b.other ? -1 : 1));
+      if (!next) break;
+      left.delete(next.pair);
+      stops.push({ at: base, other: next.other, wires: next.pair.wires });
+      at = next.other;
+    }
+    here = [base, at];
+  }
+  return stops;
+}
+
+/** So many probes are taken elsewhere from one stop to the next: none at the same two places. */
+function walksOf(stops: readonly BuzzStop[]): number {
+  let here: readonly string[] = [];
+  let walks = 0;
+  for (const { at, other } of stops) {
+    walks += [...new Set([at, other])].filter((place) => !here.includes(place)).length;
+    here = [at, other];
+  }
+  return walks;
+}
+
+/** The wires between plugs by the places that their ends are at, and what was said of them. */
+export function buzzOut(
+  { wires }: MakingSheet,
+  placeAt: ReadonlyMap<string, string>,
+  whereIs: (placementId: string) => Vector | undefined,
+  entries: readonly RecordEntry[],
+): BuzzOut {
+  const between = wires.filter(({ ends }) => ends.every(({ work }) => work === 'crimp a contact'));
+  const away = (a: string, b: string): number => {
+    const [p, q] = [whereIs(a), whereIs(b)];
+    return p && q ? distanceBetween(p, q) : 0;
+  };
+  const stops = inOrder(pairsOf(between, placeAt), away);
+  const said = new Map(
+    standingEntries(entries).flatMap((entry) =>
+      entry.kind === 'buzzed' ? [[entry.subject, entry] as const] : [],
+    ),
+  );
+  const ordered = stops.flatMap((stop) => stop.wires);
+  return {
+    stops,
+    walks: walksOf(stops),
+    open: ordered.filter(({ id }) => !said.has(id)),
+    good: ordered.filter(({ id }) => said.get(id)?.said['beeps'] === true).length,
+    broken: ordered.flatMap((wire) => {
+      const entry = said.get(wire.id);
+      return entry && entry.said['beeps'] !== true ? [{ wire, entryId: entry.id }] : [];
+    }),
+  };
+}
