@@ -133,6 +133,25 @@ test('screens of a build: no serious fault in either theme, they fit on a desk a
   }
 });
 
+test('pages at the vehicle: no serious fault in either theme, and marks for a thumb', async ({
+  page,
+  server,
+}) => {
+  test.setTimeout(180_000);
+  await page.goto(`${server}/at/lantern`);
+  for (const at of ['', '/cut', '/pin', '/buzz', '/read', '/measure']) {
+    await look(page, `/at/lantern${at}`);
+    await lookOnPhone(page, at);
+    const small = await page.locator('main a, main button, header a').evaluateAll((marks) =>
+      marks.flatMap((mark) => {
+        const { height } = mark.getBoundingClientRect();
+        return height > 0 && height < 47.5 ? [mark.textContent] : [];
+      }),
+    );
+    expect(small, at).toEqual([]);
+  }
+});
+
 test('a missing asset is not the page', async ({ page, server }) => {
   expect((await page.request.get(`${server}/assets/none.js`)).status()).toBe(404);
   const deep = await page.request.get(`${server}/builds/lantern/margins`);

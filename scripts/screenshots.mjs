@@ -24,8 +24,6 @@ await new Promise((resolve) =>
 
 const pictures = [
   { name: 'brief', path: '/builds/lantern/brief' },
-  { name: 'fuel-need', path: '/builds/lantern/demand' },
-  { name: 'injectors', path: '/builds/lantern/injectors' },
   { name: 'fuel-circuit', path: '/builds/kittiwake/circuit' },
   { name: 'pump', path: '/builds/lantern/pump' },
   { name: 'map', path: '/builds/lantern/map' },
@@ -79,6 +77,19 @@ const pictures = [
     path: '/builds/sandpiper/harness?of=segment:over',
     act: (page) => page.getByRole('group', { name: /Cut through the bundle/ }).waitFor(),
   },
+  {
+    name: 'formboard',
+    path: '/builds/lantern/formboard',
+    act: (page) => page.getByRole('img', { name: /^Plan of the board/ }).waitFor(),
+  },
+  {
+    name: 'next-wire-phone',
+    path: '/at/sandpiper/cut',
+    width: 390,
+    height: 844,
+    heading: 'main h1',
+    act: (page) => page.getByLabel('Cut to').waitFor(),
+  },
   { name: 'catalogue', path: '/catalogue/pump' },
   {
     name: 'readings-phone',
@@ -126,14 +137,13 @@ const browser = await chromium.launch({
   ],
 });
 try {
-  for (const { name, path, width = 1280, height = 800, theme = 'light', act } of pictures) {
+  for (const picture of pictures) {
+    const { name, path, width = 1280, height = 800, theme = 'light', act } = picture;
+    const { heading = path === '/' ? 'main li' : 'main[tabindex] h1' } = picture;
     const page = await browser.newPage({ viewport: { width, height } });
     await page.addInitScript((kept) => localStorage.setItem('brookrain.theme', kept), theme);
     await page.goto(`http://127.0.0.1:${port}${path}`);
-    await page
-      .locator(path === '/' ? 'main li' : 'main[tabindex] h1')
-      .first()
-      .waitFor();
+    await page.locator(heading).first().waitFor();
     await page.getByText('Opening', { exact: true }).waitFor({ state: 'detached' });
     if (act) await act(page);
     await page.evaluate(() => document.fonts.ready);

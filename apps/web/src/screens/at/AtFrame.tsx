@@ -23,14 +23,15 @@ function Opened() {
   const record = useRecord(id, revision);
   const connected = useConnected();
   const waiting = record.waiting + edits;
-  const { pathname } = useLocation();
+  const { pathname, search } = useLocation();
   const isHome = /^\/at\/[^/]+\/?$/.test(pathname);
   return (
     <RecordContext value={record}>
       <div className="flex h-full flex-col">
         <header className="flex min-h-14 shrink-0 items-center gap-3 border-b-[1.5px] border-ink px-3">
           <Link
-            to={isHome ? `/builds/${id}` : `/at/${id}`}
+            // Of one plug or one wire it leads back to their list.
+            to={isHome ? `/builds/${id}` : search === '' ? `/at/${id}` : pathname}
             aria-label={isHome ? 'To the build' : 'To what is done at the vehicle'}
             className="grid h-12 w-12 place-items-center"
           >

@@ -53,18 +53,23 @@ export function PinPage() {
     <main className="flex min-h-full flex-col">
       <div className="flex-1 px-4 pt-3 pb-4">
         <h1 className="text-[20px] leading-[26px] font-medium">{plug.name}</h1>
-        <CavityFace
-          plug={{
-            name: plug.name,
-            family: plug.family,
-            cavities: plug.cavities.map(({ pin, wire: number }) => ({ pin, wire: number ?? null })),
-          }}
-          side={side}
-          colourOf={(number) => byNumber.get(number)?.colour ?? ''}
-          turn={setSide}
-          lit={next?.pin}
-          done={new Set(plug.cavities.flatMap((c) => (done.pinned.has(c.node) ? [c.pin] : [])))}
-        />
+        <div className="[&_button]:min-h-12">
+          <CavityFace
+            plug={{
+              name: plug.name,
+              family: plug.family,
+              cavities: plug.cavities.map(({ pin, wire: number }) => ({
+                pin,
+                wire: number ?? null,
+              })),
+            }}
+            side={side}
+            colourOf={(number) => byNumber.get(number)?.colour ?? ''}
+            turn={setSide}
+            lit={next?.pin}
+            done={new Set(plug.cavities.flatMap((c) => (done.pinned.has(c.node) ? [c.pin] : [])))}
+          />
+        </div>
         {next && wire && end ? (
           <div className="mt-2">
             <p className="text-[16px] text-second">

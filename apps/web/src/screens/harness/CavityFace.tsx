@@ -31,10 +31,13 @@ export function CavityFace({
   done?: ReadonlySet<string>;
 }) {
   const face = cavityFace(plug, side);
-  const across = Math.max(...face.map(({ x }) => Math.abs(x))) * 2 * PITCH + 2 * (EDGE + RADIUS);
-  const up = Math.max(...face.map(({ y }) => Math.abs(y))) * 2 * PITCH + 2 * (EDGE + RADIUS);
-  const wires = new Map(plug.cavities.map(({ pin, wire }) => [pin, wire]));
   const isRound = plug.family === 'round bulkhead';
+  const reach = (of: (cavity: (typeof face)[number]) => number): number =>
+    Math.max(...face.map(of)) * 2 * PITCH + 2 * (EDGE + RADIUS);
+  const round = reach(({ x, y }) => Math.hypot(x, y));
+  const across = isRound ? round : reach(({ x }) => Math.abs(x));
+  const up = isRound ? round : reach(({ y }) => Math.abs(y));
+  const wires = new Map(plug.cavities.map(({ pin, wire }) => [pin, wire]));
   return (
     <figure className="mt-2">
       <svg
