@@ -111,7 +111,7 @@ export async function createServer(
       const listening = (await app.listen(port, host)) as { address(): AddressInfo };
       const { port: taken } = listening.address();
       const express = app.getHttpAdapter().getInstance() as RequestListener;
-      await workshop.serve(express, taken, config.workshop);
+      await workshop.serve(express, { host, port: taken, only: config.workshop });
       return taken;
     },
     close: async () => {

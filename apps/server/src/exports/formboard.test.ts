@@ -9,7 +9,7 @@ import {
 } from '@brookrain/core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { entitiesOf } from '../tests/dxfEntities.ts';
-import { type PdfLine, pdfPages } from '../tests/pdfLines.ts';
+import { type PdfLine, pdfPages } from '../tests/pdfDrawing.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
 import { drawingDxf } from './drawingDxf.ts';
 import { formboardPdf } from './formboardPdf.ts';

@@ -1,8 +1,9 @@
 import { harnessListKinds } from '@brookrain/core';
 import QrCode from 'qrcode';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { asBuffer } from '../tests/asBuffer.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
-import { pdfPages } from '../tests/pdfLines.ts';
+import { pdfPages } from '../tests/pdfDrawing.ts';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -18,11 +19,7 @@ describe('lists of the harness over HTTP', () => {
       .http()
       .get(`/api/builds/sandpiper/lists/${kind}.pdf`)
       .buffer(true)
-      .parse((reply, done) => {
-        const chunks: Buffer[] = [];
-        reply.on('data', (chunk: Buffer) => chunks.push(chunk));
-        reply.on('end', () => done(null, Buffer.concat(chunks)));
-      })
+      .parse(asBuffer)
       .expect(200);
     const pages = pdfPages(pdf.body as Buffer);
     expect(pages.length).toBeGreaterThan(0);

@@ -23,7 +23,11 @@ export class WorkshopController {
   @ApiOperation({ summary: 'Whether the program is open to the workshop, and who is paired' })
   @Replies(200, 'WorkshopReply', 'Addresses and devices')
   state(): WorkshopReply {
-    return { urls: this.workshop.urls(), devices: this.devices.list() };
+    return {
+      urls: this.workshop.urls(),
+      canBeClosed: this.workshop.isOfSettings,
+      devices: this.devices.list(),
+    };
   }
 
   @Put()

@@ -227,4 +227,15 @@ describe('the door to the workshop', () => {
     others.destroy();
     await own().post(`/api/workshop/devices/${phone.id}/drop`).send({}).expect(404);
   });
+
+  test('started on another address it is open anyway, and its settings cannot close that', async () => {
+    await server.close();
+    server = await createServer({ dataFolder: folder, webFolder: folder, host: '127.0.0.3' });
+    port = await server.listen(0, '127.0.0.3');
+    const at = request(`http://127.0.0.3:${port}`);
+    const { body } = await at.get('/api/workshop').expect(200);
+    expect(body).toMatchObject({ urls: [`http://127.0.0.3:${port}`], canBeClosed: false });
+    await at.put('/api/workshop').send({ open: false }).expect(200);
+    await at.post('/api/workshop/codes').send({}).expect(201);
+  });
 });

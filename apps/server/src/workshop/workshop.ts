@@ -19,6 +19,13 @@ const ownAddresses = (): string[] =>
     ),
   );
 
+/** Hosts at which only this machine finds the program, and those that stand for every address. */
+const OWN_HOSTS: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '::1']);
+const EVERYWHERE: ReadonlySet<string> = new Set(['0.0.0.0', '::']);
+
+const urlOf = (address: string, port: number): string =>
+  `http://${isIP(address) === 6 ? `[${address}]` : address}:${port}`;
+
 const isThisMachine = (address: string | undefined): boolean =>
   address === undefined || /^(::ffff:)?127\.|^::1$/.test(address);
 
@@ -35,14 +42,28 @@ export class Workshop implements OnModuleDestroy {
   private port = 0;
   /** where to serve in place of all addresses of this machine */
   private only: readonly string[] | undefined;
+  /** where it is open because the program was started so */
+  private always: readonly string[] | undefined;
 
   constructor(@Inject(DATABASE) private readonly database: Database) {}
 
-  /** Says who answers and on which port; opens where it was open when the program ended. */
-  async serve(answer: RequestListener, port: number, only?: string): Promise<void> {
+  /**
+   * Says who answers, where and on which port; opens where it was open when the program ended. Served
+   * on another address than this machine's own it is open anyway.
+   */
+  async serve(
+    answer: RequestListener,
+    { host, port, only }: { host: string; port: number; only: string | undefined },
+  ): Promise<void> {
     this.answer = answer;
     this.port = port;
     this.only = only === undefined ? undefined : [only];
+    if (!OWN_HOSTS.has(host)) {
+      this.always = (EVERYWHERE.has(host) ? ownAddresses() : [host]).map((address) =>
+        urlOf(address, port),
+      );
+      return;
+    }
     const row = this.database.select().from(settings).where(eq(settings.name, OPEN)).get();
     if (row?.value === 'yes') await this.listen();
   }
@@ -59,10 +80,16 @@ export class Workshop implements OnModuleDestroy {
 
   /** Where it is served besides this machine, as addresses for a browser. */
   urls(): readonly string[] {
-    return this.listeners.map((server) => {
+    const opened = this.listeners.map((server) => {
       const { address, port } = server.address() as AddressInfo;
-      return `http://${isIP(address) === 6 ? `[${address}]` : address}:${port}`;
+      return urlOf(address, port);
     });
+    return [...(this.always ?? []), ...opened];
+  }
+
+  /** Whether it is for its settings to open and close it, not for how the program was started. */
+  get isOfSettings(): boolean {
+    return this.always === undefined;
   }
 
   async open(): Promise<void> {
@@ -86,7 +113,7 @@ export class Workshop implements OnModuleDestroy {
 
   private async listen(): Promise<void> {
     const { answer } = this;
-    if (!answer || this.listeners.length > 0) return;
+    if (!answer || this.always || this.listeners.length > 0) return;
     for (const address of this.only ?? ownAddresses()) {
       const server = createServer((request, response) => {
         const { port } = server.address() as AddressInfo;

@@ -181,6 +181,8 @@ export interface PairedDeviceReply {
 export interface WorkshopReply {
   /** where other devices find it; none: it is closed */
   readonly urls: readonly string[];
+  /** false: the program was started so that it is open */
+  readonly canBeClosed: boolean;
   readonly devices: readonly PairedDeviceReply[];
 }
 

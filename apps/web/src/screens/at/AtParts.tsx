@@ -1,5 +1,6 @@
 import type { MadeWire, WireEndWork } from '@brookrain/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { WireSwatch } from '../harness/WireSwatch.tsx';
 
 /** What a wire is recognised by: number, size, colour. */
@@ -69,5 +70,43 @@ export function Big({
     >
       {children}
     </button>
+  );
+}
+
+/** A row of a list that leads on, as high as a thumb is wide. */
+export const Row = ({ to, name, state }: { to: string; name: string; state: string }) => (
+  <li className="border-b-[0.75px] border-hair">
+    <Link to={to} className="flex min-h-14 items-center gap-3 px-4 py-2">
+      <span className="flex-1 text-[19px] leading-[24px]">{name}</span>
+      <span className="text-right text-[16px] text-second">{state}</span>
+    </Link>
+  </li>
+);
+
+/** What went wrong, each with a button for when it is mended. */
+export function Troubles({
+  title,
+  mended,
+  troubles,
+}: {
+  title: string;
+  mended: string;
+  troubles: readonly { readonly id: string; readonly words: string; readonly again: () => void }[];
+}) {
+  if (troubles.length === 0) return null;
+  return (
+    <section className="mt-5" aria-label={title}>
+      <h2 className="text-[18px]">{title}</h2>
+      <ul>
+        {troubles.map(({ id, words, again }) => (
+          <li key={id} className="border-t-[0.75px] border-hair py-2 text-[16px]">
+            {words}{' '}
+            <button type="button" className="act h-12 px-4" onClick={again}>
+              {mended}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -1,7 +1,7 @@
 import { type MakingSheet, TAKEN_BACK } from '@brookrain/core';
 import { useState } from 'react';
 import { useOpenRecord } from '../../record/RecordContext.tsx';
-import { Big, Buttons, WireMarks } from './AtParts.tsx';
+import { Big, Buttons, Troubles, WireMarks } from './AtParts.tsx';
 import { useBuzzOut } from './useBuzzOut.ts';
 import { useMaking } from './useMaking.ts';
 
@@ -64,32 +64,16 @@ function Buzz({ sheet }: { sheet: MakingSheet }) {
               : `All were tried; ${buzz.broken.length} ${buzz.broken.length === 1 ? 'does' : 'do'} not beep.`}
           </p>
         )}
-        {buzz.broken.length > 0 && (
-          <section className="mt-5" aria-label="Do not beep">
-            <h2 className="text-[18px]">Do not beep</h2>
-            <ul>
-              {buzz.broken.map(({ wire: each, entryId }) => (
-                <li key={each.id} className="border-t-[0.75px] border-hair py-2 text-[16px]">
-                  Wire {each.number}, {each.name}{' '}
-                  <button
-                    type="button"
-                    className="act h-12 px-4"
-                    onClick={() =>
-                      say({
-                        kind: 'buzzed',
-                        subject: each.id,
-                        said: TAKEN_BACK,
-                        corrects: entryId,
-                      })
-                    }
-                  >
-                    Try it again
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <Troubles
+          title="Do not beep"
+          mended="Try it again"
+          troubles={buzz.broken.map(({ wire: each, entryId }) => ({
+            id: each.id,
+            words: `Wire ${each.number}, ${each.name}`,
+            again: () =>
+              say({ kind: 'buzzed', subject: each.id, said: TAKEN_BACK, corrects: entryId }),
+          }))}
+        />
       </div>
       {wire && (
         <Buttons>

@@ -1,8 +1,9 @@
 import { formatMeasure, harnessFigure, keyPositions } from '@brookrain/core';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { Row } from './AtParts.tsx';
 
 /** The positions of the key as they are called on a lock. */
 const positions: Readonly<Record<(typeof keyPositions)[number], string>> = {
@@ -11,17 +12,6 @@ const positions: Readonly<Record<(typeof keyPositions)[number], string>> = {
   run: 'Run',
   crank: 'Crank',
 };
-
-function Row({ to, name, state }: { to: string; name: string; state: string }) {
-  return (
-    <li className="border-b-[0.75px] border-hair">
-      <Link to={to} className="flex min-h-14 items-center gap-3 px-4 py-2">
-        <span className="flex-1 text-[19px] leading-[24px]">{name}</span>
-        <span className="text-[16px] text-second">{state}</span>
-      </Link>
-    </li>
-  );
-}
 
 /** What is measured at the vehicle: volts of its own wires, and how long the ways really are. */
 export function MeasurePage() {

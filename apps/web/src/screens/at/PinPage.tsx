@@ -1,9 +1,9 @@
 import { type FaceSide, TAKEN_BACK } from '@brookrain/core';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { useOpenRecord } from '../../record/RecordContext.tsx';
 import { CavityFace } from '../harness/CavityFace.tsx';
-import { Big, Buttons, EndWork, WireMarks } from './AtParts.tsx';
+import { Big, Buttons, EndWork, Row, WireMarks } from './AtParts.tsx';
 import { useMaking } from './useMaking.ts';
 import { cavitiesToPin, workDone } from './workDone.ts';
 
@@ -25,17 +25,12 @@ export function PinPage() {
           {plugs.map((each) => {
             const left = cavitiesToPin(each, done).length;
             return (
-              <li key={each.id} className="border-b-[0.75px] border-hair">
-                <Link
-                  to={`?plug=${encodeURIComponent(each.id)}`}
-                  className="flex min-h-14 items-center gap-3 px-4 py-2"
-                >
-                  <span className="flex-1 text-[19px] leading-[24px]">{each.name}</span>
-                  <span className={left === 0 ? 'text-[16px] text-second' : 'text-[16px]'}>
-                    {left === 0 ? 'done' : `${left} to go`}
-                  </span>
-                </Link>
-              </li>
+              <Row
+                key={each.id}
+                to={`?plug=${encodeURIComponent(each.id)}`}
+                name={each.name}
+                state={left === 0 ? 'done' : `${left} to go`}
+              />
             );
           })}
         </ul>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useOpenRecord } from '../../record/RecordContext.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { WireSwatch } from '../harness/WireSwatch.tsx';
-import { Big, Buttons } from './AtParts.tsx';
+import { Big, Buttons, Troubles } from './AtParts.tsx';
 import { useMaking } from './useMaking.ts';
 
 /** The order is shuffled once: a reading that is interrupted goes on where it was. */
@@ -95,32 +95,21 @@ export function ReadingPage() {
               : `Every wire was read; ${wrong.size} ${wrong.size === 1 ? 'is' : 'are'} not as planned.`}
           </p>
         )}
-        {reading.disagreements.length > 0 && (
-          <section className="mt-5" aria-label="Not as planned">
-            <h2 className="text-[18px]">Not as planned</h2>
-            <ul>
-              {reading.disagreements.map((each) => (
-                <li key={each.wireId} className="border-t-[0.75px] border-hair py-2 text-[16px]">
-                  Wire {each.number}: from {each.from} to {each.planned}, found at {each.found}.{' '}
-                  <button
-                    type="button"
-                    className="act h-12 px-4"
-                    onClick={() =>
-                      say({
-                        kind: 'read',
-                        subject: each.wireId,
-                        said: TAKEN_BACK,
-                        corrects: each.entryId,
-                      })
-                    }
-                  >
-                    Mended: read it again
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <Troubles
+          title="Not as planned"
+          mended="Mended: read it again"
+          troubles={reading.disagreements.map((each) => ({
+            id: each.wireId,
+            words: `Wire ${each.number}: from ${each.from} to ${each.planned}, found at ${each.found}.`,
+            again: () =>
+              say({
+                kind: 'read',
+                subject: each.wireId,
+                said: TAKEN_BACK,
+                corrects: each.entryId,
+              }),
+          }))}
+        />
       </div>
       {next && (
         <Buttons>

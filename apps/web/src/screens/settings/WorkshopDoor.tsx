@@ -38,17 +38,19 @@ export function WorkshopDoor() {
       )}
       {data && (
         <div className="mt-2 flex flex-wrap gap-2">
-          <button
-            type="button"
-            className="act"
-            disabled={open.isPending}
-            onClick={() => {
-              code.reset();
-              open.mutate(!isOpen);
-            }}
-          >
-            {isOpen ? 'Close it to the workshop' : 'Open it to the workshop'}
-          </button>
+          {data.canBeClosed && (
+            <button
+              type="button"
+              className="act"
+              disabled={open.isPending}
+              onClick={() => {
+                code.reset();
+                open.mutate(!isOpen);
+              }}
+            >
+              {isOpen ? 'Close it to the workshop' : 'Open it to the workshop'}
+            </button>
+          )}
           {isOpen && (
             <button
               type="button"

@@ -41,8 +41,17 @@ describe('what a single failure stops', () => {
 
   test('a ground that is open stops what hangs on it; the frame stops everything', () => {
     expect(stopsWith(sandpiper, 'pump-ground')).toEqual(['pump']);
-    expect(stopsWith(kittiwake, 'pump-ground')).toEqual(['pump', 'pump-2']);
-    expect(stopsWith(kittiwake, 'pump-ground-left')).toEqual(['methanol-pump']);
+    expect(stopsWith(kittiwake, 'pump-ground')).toEqual([
+      'pump',
+      'pump-2',
+      'fan-right',
+      'water-pump-right',
+    ]);
+    expect(stopsWith(kittiwake, 'pump-ground-left')).toEqual([
+      'methanol-pump',
+      'fan-left',
+      'water-pump-left',
+    ]);
     expect(stopsWith(sandpiper, 'frame')).toEqual(expect.arrayContaining(['ecu', 'fan', 'horn']));
   });
 

@@ -6,10 +6,17 @@ export interface PdfLine {
   readonly to: readonly [number, number];
   readonly width: number;
 }
-/** A page of a PDF: its size in mm, and the straight strokes on it. */
+/** A closed curve on a page: its middle and its width, mm from the upper left. */
+export interface PdfCircle {
+  readonly x: number;
+  readonly y: number;
+  readonly wide: number;
+}
+/** A page of a PDF: its size in mm, the straight strokes and the closed curves on it. */
 export interface PdfPage {
   readonly size: readonly [number, number];
   readonly lines: readonly PdfLine[];
+  readonly circles: readonly PdfCircle[];
 }
 
 type Matrix = readonly [number, number, number, number, number, number];
@@ -24,8 +31,10 @@ const times = (a: Matrix, b: Matrix): Matrix => [
   a[4] * b[1] + a[5] * b[3] + b[5],
 ];
 
-function linesOf(content: string, height: number): PdfLine[] {
+function drawnOn(content: string, height: number): Pick<PdfPage, 'lines' | 'circles'> {
   const lines: PdfLine[] = [];
+  const circles: PdfCircle[] = [];
+  let curve: (readonly [number, number])[] = [];
   const kept: { matrix: Matrix; width: number }[] = [];
   let state: { matrix: Matrix; width: number } = { matrix: [1, 0, 0, 1, 0, 0], width: 1 };
   let stack: number[] = [];
@@ -47,8 +56,13 @@ function linesOf(content: string, height: number): PdfLine[] {
     else if (token === 'cm') {
       state = { ...state, matrix: times(stack.slice(-6) as unknown as Matrix, state.matrix) };
     } else if (token === 'w') state = { ...state, width: stack.at(-1) ?? 0 };
-    else if (token === 'm') at = placed(a, b);
-    else if (token === 'l') {
+    else if (token === 'm') {
+      at = placed(a, b);
+      curve = [at];
+    } else if (token === 'c') {
+      at = placed(a, b);
+      curve.push(at);
+    } else if (token === 'l') {
       const to = placed(a, b);
       if (at) open.push([at, to]);
       at = to;
@@ -56,13 +70,26 @@ function linesOf(content: string, height: number): PdfLine[] {
       const scale = Math.hypot(state.matrix[0], state.matrix[1]) * MM;
       lines.push(...open.map(([from, to]) => ({ from, to, width: state.width * scale })));
       open = [];
+      if (curve.length > 2) circles.push(circleOf(curve));
+      curve = [];
     } else if (token === 'n' || token === 'f' || token === 'W') open = [];
     stack = [];
   }
-  return lines;
+  return { lines, circles };
 }
 
-/** The pages of a PDF as this program writes them, with the straight strokes on each. */
+function circleOf(points: readonly (readonly [number, number])[]): PdfCircle {
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  return {
+    x: (left + right) / 2,
+    y: (Math.min(...ys) + Math.max(...ys)) / 2,
+    wide: right - left,
+  };
+}
+
+/** The pages of a PDF as this program writes them, with what is drawn on each. */
 export function pdfPages(bytes: Buffer): readonly PdfPage[] {
   const text = bytes.toString('latin1');
   const objects = new Map(
@@ -83,6 +110,6 @@ export function pdfPages(bytes: Buffer): readonly PdfPage[] {
       const box = /\/MediaBox \[([^\]]*)\]/.exec(body)?.[1]?.trim().split(/\s+/).map(Number) ?? [];
       const [, , width = 0, height = 0] = box;
       const content = /\/Contents (\d+) 0 R/.exec(body)?.[1] ?? '';
-      return { size: [width * MM, height * MM], lines: linesOf(streamOf(content), height) };
+      return { size: [width * MM, height * MM], ...drawnOn(streamOf(content), height) };
     });
 }
