@@ -169,7 +169,7 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       ];
       const { disagreements } = secondReading(sheet, entries, 7);
       expect(disagreements).toHaveLength(2);
-      expect(disagreements[0]).toMatchObject({ found: 'nowhere' });
+      expect(disagreements[0]).toMatchObject({ found: 'to lead nowhere' });
     });
   },
 );

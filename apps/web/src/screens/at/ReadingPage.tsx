@@ -47,7 +47,7 @@ export function ReadingPage() {
             className={`mt-2 border-l-4 pl-3 text-[17px] leading-[24px] ${found ? 'border-signal text-signal' : 'border-moss'}`}
           >
             {found
-              ? `Wire ${found.number} is not as planned: from ${found.from} it should lead to ${found.planned}, and was found at ${found.found}${found.instead === undefined ? '' : `, where wire ${found.instead} belongs`}.`
+              ? `Wire ${found.number} is not as planned: from ${found.from} it should lead to ${found.planned}, and was found ${found.found}${found.instead === undefined ? '' : `, where wire ${found.instead} belongs`}.`
               : `Wire ${lastWire.number} is as planned.`}
           </p>
         )}
@@ -100,7 +100,7 @@ export function ReadingPage() {
           mended="Mended: read it again"
           troubles={reading.disagreements.map((each) => ({
             id: each.wireId,
-            words: `Wire ${each.number}: from ${each.from} to ${each.planned}, found at ${each.found}.`,
+            words: `Wire ${each.number}: from ${each.from} to ${each.planned}, found ${each.found}.`,
             again: () =>
               say({
                 kind: 'read',

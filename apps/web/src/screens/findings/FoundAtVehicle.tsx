@@ -30,7 +30,7 @@ function Found({ sheet, entries }: { sheet: MakingSheet; entries: readonly Recor
         {disagreements.map((each) => (
           <li key={each.wireId}>
             <span className="font-medium text-signal">Stop</span> Wire {each.number}, {each.name}:
-            from {each.from} it should lead to {each.planned}, and was found at {each.found}
+            from {each.from} it should lead to {each.planned}, and was found {each.found}
             {each.instead !== undefined && `, where wire ${each.instead} belongs`}.{' '}
             <Link className="underline" to={`/at/${id}/read`}>
               Read it again once it is mended

@@ -14,7 +14,7 @@ export interface ReadDisagreement {
   readonly wireId: string;
   readonly number: number;
   readonly name: string;
-  /** where it was read from, where it should lead to, and where it was found */
+  /** where it was read from, where it should lead to, and how it was found: “at …” */
   readonly from: string;
   readonly planned: string;
   readonly found: string;
@@ -84,7 +84,7 @@ export function secondReading(
       name: wire.name,
       from: start ? endText(start) : '',
       planned: planned ? endText(planned) : '',
-      found: there ? endText(there) : 'nowhere',
+      found: there ? `at ${endText(there)}` : 'to lead nowhere',
       instead: there?.wire === wire.number ? undefined : there?.wire,
       entryId: entry.id,
     });
