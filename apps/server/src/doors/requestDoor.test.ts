@@ -54,6 +54,7 @@ describe('who is let in', () => {
   test.each(['cross-site', 'same-site'])('nothing that a browser says is %s', (fetchSite) => {
     expect(status({ fetchSite })).toBe(403);
     expect(status({ fetchSite, method: 'GET', path: '/api/builds', fetchMode: 'cors' })).toBe(403);
+    expect(status({ fetchSite, method: 'GET', path: '/API/builds', fetchMode: 'cors' })).toBe(403);
     expect(status({ fetchSite, method: 'GET', path: '/api/builds', fetchMode: 'no-cors' })).toBe(
       403,
     );

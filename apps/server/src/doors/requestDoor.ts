@@ -68,7 +68,7 @@ export function refusalOf(knock: Knock, servedOn: string): RefusedRequest | unde
   const fromElsewhere =
     fetchSite !== undefined && fetchSite !== 'same-origin' && fetchSite !== 'none';
   const isVisit = !isWrite && fetchMode === 'navigate';
-  if (path.startsWith('/api/') && fromElsewhere && !isVisit) {
+  if (/^\/api\//i.test(path) && fromElsewhere && !isVisit) {
     return refuse(403, 'another page asked for this, and is not let in');
   }
   if (!isWrite) return undefined;

@@ -118,10 +118,16 @@ describe('the door to the workshop', () => {
   test('leaves what is of this machine alone to it', async () => {
     await open();
     const cookie = await paired();
-    for (const path of ['/api/workshop', '/api/snapshots']) {
+    for (const path of ['/api/workshop', '/api/snapshots', '/Api/Workshop', '/API/SNAPSHOTS/']) {
       await outside().get(path).set('cookie', cookie).expect(403);
     }
-    for (const path of ['/api/workshop/codes', '/api/snapshots', '/api/demo/reset']) {
+    for (const path of [
+      '/api/workshop/codes',
+      '/api/Workshop/Codes',
+      '/API/workshop/codes',
+      '/api/snapshots',
+      '/api/demo/reset',
+    ]) {
       await outside().post(path).set('cookie', cookie).send({}).expect(403);
     }
     await outside().put('/api/workshop').set('cookie', cookie).send({ open: false }).expect(403);

@@ -51,8 +51,8 @@ function cookieOf(request: Request): readonly [id: string, secret: string] | und
 
 /** What stands in the address, without what may be asked of it. */
 const PAIR = '/api/pair';
-/** What only this machine may do. */
-const OWN_ONLY = /^\/api\/(workshop|snapshots|demo)(\/|$)/;
+/** What only this machine may do; routes are found whatever the case of their letters. */
+const OWN_ONLY = /^\/api\/(workshop|snapshots|demo)(\/|$)/i;
 
 /**
  * Lets in from the workshop network who is paired. Anyone else gets the pairing page whatever he asks
@@ -99,7 +99,7 @@ export function workshopDoor(
     response.status(201).json({ name });
   };
   const stranger = (request: Request, response: Response): void => {
-    if (request.path.startsWith('/api/')) {
+    if (/^\/api\//i.test(request.path)) {
       return refuse(response, 401, 'This device is not paired: open the address in a browser');
     }
     response.setHeader('cache-control', 'no-store');

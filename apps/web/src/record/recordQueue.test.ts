@@ -78,6 +78,33 @@ describe('entries on their way', () => {
     expect(await first.shelf.of('lantern')).toEqual([]);
   });
 
+  test('one that comes in while the shelf is read is sent too', async () => {
+    const slow = new OpenShelf();
+    let release: (() => void) | undefined;
+    const read = slow.of.bind(slow);
+    let held = true;
+    slow.of = async (build) => {
+      const found = await read(build);
+      // What was read is handed out only after another entry was put beside it.
+      if (held && found.length === 0) {
+        held = false;
+        await new Promise<void>((resolve) => {
+          release = resolve;
+        });
+      }
+      return found;
+    };
+    const { queue, kept } = queueOn([], slow);
+    const reading = queue.send();
+    await expect.poll(() => release).toBeDefined();
+    const adding = queue.add(entry('late'));
+    await expect.poll(async () => (await read('lantern')).length).toBe(1);
+    await adding;
+    release!();
+    await reading;
+    expect(kept).toEqual(['late']);
+  });
+
   test('that are refused are told, and hold up nothing', async () => {
     const no = new ApiError(400, { code: 'bad-input', message: 'no' });
     const { queue, kept, refused, state } = queueOn([no]);

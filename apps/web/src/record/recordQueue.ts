@@ -26,6 +26,7 @@ const WAIT = 2500;
  */
 export class RecordQueue {
   private running = false;
+  private askedAgain = false;
   private ended = false;
 
   constructor(
@@ -42,14 +43,20 @@ export class RecordQueue {
 
   /** Sends what waits; what was kept before a reload too. */
   async send(): Promise<void> {
+    // One that comes in while the shelf is read is not missed.
+    this.askedAgain = true;
     if (this.running || this.ended) return;
     this.running = true;
     try {
       for (;;) {
+        this.askedAgain = false;
         const waiting = await this.port.shelf.of(this.buildId);
         this.events.changed(waiting, false);
         const next = waiting.slice(0, ENTRIES_AT_ONCE);
-        if (next.length === 0) return;
+        if (next.length === 0) {
+          if (this.askedAgain) continue;
+          return;
+        }
         try {
           this.events.answered(await this.port.send(this.buildId, next));
         } catch (error) {

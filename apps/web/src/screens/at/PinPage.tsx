@@ -5,7 +5,7 @@ import { useOpenRecord } from '../../record/RecordContext.tsx';
 import { CavityFace } from '../harness/CavityFace.tsx';
 import { Big, Buttons, EndWork, Row, WireMarks } from './AtParts.tsx';
 import { useMaking } from './useMaking.ts';
-import { cavitiesToPin, workDone } from './workDone.ts';
+import { cavitiesToPin, pinnedIn, workDone } from './workDone.ts';
 
 /** The plugs of the harness; then one of them, its cavities lit one by one. */
 export function PinPage() {
@@ -42,7 +42,8 @@ export function PinPage() {
   const byNumber = new Map(sheet.wires.map((wire) => [wire.number, wire]));
   const wire = next && byNumber.get(next.wire);
   const end = wire?.ends.find(({ node }) => node === next?.node);
-  const own = plug.cavities.flatMap(({ node }) => done.pinned.get(node) ?? []);
+  const own = pinnedIn(plug, done);
+  const sitting = new Set(own.map(({ subject }) => subject));
   const last = own.at(-1);
   return (
     <main className="flex min-h-full flex-col">
@@ -62,7 +63,7 @@ export function PinPage() {
             colourOf={(number) => byNumber.get(number)?.colour ?? ''}
             turn={setSide}
             lit={next?.pin}
-            done={new Set(plug.cavities.flatMap((c) => (done.pinned.has(c.node) ? [c.pin] : [])))}
+            done={new Set(plug.cavities.flatMap((c) => (sitting.has(c.node) ? [c.pin] : [])))}
           />
         </div>
         {next && wire && end ? (

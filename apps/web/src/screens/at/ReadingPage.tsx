@@ -1,4 +1,4 @@
-import { TAKEN_BACK, secondReading } from '@brookrain/core';
+import { TAKEN_BACK, secondReading, standingEntries } from '@brookrain/core';
 import { useState } from 'react';
 import { useOpenRecord } from '../../record/RecordContext.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -28,7 +28,7 @@ export function ReadingPage() {
   const left = reading.open;
   const next = left.find(({ wire }) => !skipped.includes(wire.id)) ?? left[0];
   const plug = sheet.plugs.find(({ id }) => id === plugId);
-  const last = entries.findLast(({ kind, said }) => kind === 'read' && said['takenBack'] !== true);
+  const last = standingEntries(entries).findLast(({ kind }) => kind === 'read');
   const lastWire = last && reading.order.find(({ wire }) => wire.id === last.subject)?.wire;
   const found = reading.disagreements.find(({ entryId }) => entryId === last?.id);
   const clear = (): void => {

@@ -14,6 +14,7 @@ import { BuzzPage } from './BuzzPage.tsx';
 import { CutPage } from './CutPage.tsx';
 import { MeasurePage } from './MeasurePage.tsx';
 import { PinPage } from './PinPage.tsx';
+import { cavitiesToPin, workDone } from './workDone.ts';
 import { ReadingPage } from './ReadingPage.tsx';
 
 afterEach(cleanup);
@@ -88,6 +89,27 @@ test('a plug is pinned cavity by cavity, each lit when it is its turn', async ()
   await press(/^It sits/);
   expect(await screen.findByText(/^Every wire sits/)).toBeDefined();
   expect(said.map(({ subject }) => subject)).toEqual(['coolant:1', 'coolant:2']);
+  // The one that was said last is taken back, whatever its place on the face.
+  await press('The last one does not sit');
+  expect(said.at(-1)).toMatchObject({ subject: 'coolant:2', corrects: 'entry-2' });
+  expect(await screen.findByText('Cavity 2, 1 to go')).toBeDefined();
+});
+
+test('a cavity that another wire belongs into by now is not done', () => {
+  const cavity = { pin: '1', node: 'plug:1', wire: 7, wireId: 'new~1' };
+  const plug = { id: 'plug', name: 'Plug', family: 'S1.5', placementId: '', cavities: [cavity] };
+  const pinned = (wire: string): RecordEntry => ({
+    id: `entry-${wire}`,
+    kind: 'pinned',
+    subject: 'plug:1',
+    said: { wire, number: 7 },
+    corrects: null,
+    revision: 1,
+    author: '',
+    time: '2026-11-27T10:00:00.000Z',
+  });
+  expect(cavitiesToPin(plug, workDone([pinned('old~1')]))).toHaveLength(1);
+  expect(cavitiesToPin(plug, workDone([pinned('old~1'), pinned('new~1')]))).toEqual([]);
 });
 
 test('a wire that does not beep stands in its list until it is tried again', async () => {
@@ -108,6 +130,9 @@ test('a second reading says only afterwards whether it is as planned', async () 
   await press('Keep it');
   expect((await screen.findByRole('status')).textContent).toMatch(/is not as planned/);
   expect(said[0]).toMatchObject({ kind: 'read', said: { to: 'nowhere' } });
+  // Taken back it says nothing, least of all that it is as planned.
+  await press('Mended: read it again');
+  expect(screen.queryByRole('status')).toBeNull();
 });
 
 test('volts of a wire found, and a way with a string, are measured into the build', async () => {

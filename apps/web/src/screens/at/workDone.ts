@@ -26,11 +26,21 @@ export function workDone(entries: readonly RecordEntry[]): WorkDone {
 export const wiresToCut = ({ wires }: MakingSheet, { cut }: WorkDone): readonly MadeWire[] =>
   wires.filter(({ id, isCut, isBought }) => !isCut && !isBought && !cut.has(id));
 
-/** Cavities of a plug that get a wire and have none yet. */
-export const cavitiesToPin = (
-  { cavities }: MadePlug,
-  { pinned }: WorkDone,
-): readonly (MadeCavity & { readonly wire: number })[] =>
-  cavities.flatMap(({ wire, ...cavity }) =>
-    wire === undefined || pinned.has(cavity.node) ? [] : [{ ...cavity, wire }],
+/** Entries of a plug’s cavities in which the wire sits that belongs there as the design stands now, the newest last. */
+export const pinnedIn = ({ cavities }: MadePlug, { pinned }: WorkDone): readonly RecordEntry[] => {
+  const wanted = new Map(cavities.map(({ node, wireId }) => [node, wireId]));
+  return [...pinned.values()].filter(
+    ({ subject, said }) => wanted.has(subject) && said['wire'] === wanted.get(subject),
   );
+};
+
+/** Cavities of a plug that get a wire and have none yet, or another one. */
+export function cavitiesToPin(
+  plug: MadePlug,
+  done: WorkDone,
+): readonly (MadeCavity & { readonly wire: number })[] {
+  const sitting = new Set(pinnedIn(plug, done).map(({ subject }) => subject));
+  return plug.cavities.flatMap(({ wire, ...cavity }) =>
+    wire === undefined || sitting.has(cavity.node) ? [] : [{ ...cavity, wire }],
+  );
+}

@@ -24,13 +24,16 @@ export function useMovedHarness() {
   const ask = async (): Promise<void> => {
     if (isAsking.current) return;
     isAsking.current = true;
-    const worker = await askWorker(catalogue);
-    for (let asked: readonly Change[] = []; wanted.current !== asked;) {
-      asked = wanted.current;
-      const told = asked.length > 0 ? await worker.moved(asked) : undefined;
-      setAnswer(wanted.current.length > 0 ? told : undefined);
+    try {
+      const worker = await askWorker(catalogue);
+      for (let asked: readonly Change[] = []; wanted.current !== asked;) {
+        asked = wanted.current;
+        const told = asked.length > 0 ? await worker.moved(asked) : undefined;
+        setAnswer(wanted.current.length > 0 ? told : undefined);
+      }
+    } finally {
+      isAsking.current = false;
     }
-    isAsking.current = false;
   };
   const hold = (handle: Handle, to: Vector | undefined): void => {
     wanted.current = to ? movesTo(stored, handle, to) : [];

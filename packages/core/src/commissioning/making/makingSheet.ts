@@ -31,6 +31,7 @@ export interface MadeCavity {
   readonly node: string;
   /** number of the wire; undefined: it gets a plug */
   readonly wire: number | undefined;
+  readonly wireId: string | undefined;
 }
 
 /** A plug as it is pinned. */
@@ -81,8 +82,8 @@ export function makingSheet(input: {
       ends: [ends.at(wire.from, sized), ends.at(wire.to, sized)],
     };
   });
-  const numberAt = new Map(
-    wires.flatMap(({ number, ends: own }) => own.map(({ node }) => [node, number] as const)),
+  const wireAt = new Map(
+    wires.flatMap((wire) => wire.ends.map(({ node }) => [node, wire] as const)),
   );
   return {
     // Those of one reel after another, the longest first: a short one is cut of what is left.
@@ -98,7 +99,12 @@ export function makingSheet(input: {
       name,
       family,
       placementId,
-      cavities: cavities.map(({ pin, node }) => ({ pin, node, wire: numberAt.get(node) })),
+      cavities: cavities.map(({ pin, node }) => ({
+        pin,
+        node,
+        wire: wireAt.get(node)?.number,
+        wireId: wireAt.get(node)?.id,
+      })),
     })),
   };
 }
