@@ -1,4 +1,4 @@
-import { entryAt } from '../numerics/index.ts';
+import { entryAt, addTo } from '../numerics/index.ts';
 import { circuitOf, resultIndex } from '../results/index.ts';
 import { type NeededPiece, boughtOf, isFurtherWay } from '../plumbing/index.ts';
 import { type Catalogue, type HoseItem, lookUp } from '../catalogue/index.ts';
@@ -68,7 +68,7 @@ function partsOf(
     const length = lengths[element.id] ?? 0;
     mass += length * hose.mass;
     const piece = { id: element.id, name: element.name, length, from: 'default' };
-    cut.set(hose, [...(cut.get(hose) ?? []), piece]);
+    addTo(cut, hose, piece);
     for (const use of lossesOn(element)) {
       const fitting = lookUp(catalogue, 'fitting', use.item, element.id);
       price += use.count * fitting.price;

@@ -22,7 +22,7 @@ import { addCircuit, caseNames, insertCommand, layOutAs } from '../fuel/index.ts
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { type Finding, computeFormula } from '../results/index.ts';
 import { fieldOf, firstOfEach, numericLeaves } from '../tests/changeLeaf.ts';
-import { sameValue } from './runner/sameValue.ts';
+import { sameValue } from '../numerics/index.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { formulas } from './formulas.ts';
 import { limitLadder } from './ladder.ts';

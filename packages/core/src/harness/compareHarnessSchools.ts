@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import type { Harness } from '../model/index.ts';
-import { type Bundle, type HarnessDesign, bundleStage } from './bundles/bundleStage.ts';
+import type { Bundle } from './bundles/bundle.ts';
+import { type HarnessDesign, bundleStage } from './bundles/bundleStage.ts';
 import { type LedInput, ledHarness } from './lengths/ledHarness.ts';
 import { harnessFigure } from './figureNames.ts';
 import { type HarnessSchool, harnessSchools } from './model.ts';

@@ -7,6 +7,7 @@ export * from './board/formboards.ts';
 export * from './board/toldBoards.ts';
 export * from './bought/boughtLegs.ts';
 export * from './bought/madeWires.ts';
+export type { Bundle, BundledWire } from './bundles/bundle.ts';
 export * from './bundles/bundleStage.ts';
 export * from './bundles/concentricLayers.ts';
 export * from './bundles/coverOf.ts';

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import type { Bus } from '../../model/index.ts';
 import { type Netlist, nodeOf } from '../netlist/netlist.ts';
@@ -49,8 +50,8 @@ function edgesOf(
 ): ReadonlyMap<string, Edge[]> {
   const edges = new Map<string, Edge[]>();
   const join = (a: string, b: string, length: number): void => {
-    edges.set(a, [...(edges.get(a) ?? []), { to: b, length }]);
-    edges.set(b, [...(edges.get(b) ?? []), { to: a, length }]);
+    addTo(edges, a, { to: b, length });
+    addTo(edges, b, { to: a, length });
   };
   for (const wire of netlist.wires) {
     if (wire.role === 'bus') join(wire.from.node, wire.to.node, lengthOf(wire));

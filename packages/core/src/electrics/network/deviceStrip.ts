@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { NetPart } from '../netlist/netlist.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import type { ElectricCase } from './electricCases.ts';
@@ -42,8 +43,8 @@ function waysOf({ netlist, wires }: ElectricDesign): ReadonlyMap<string, Way[]> 
   const ways = new Map<string, Way[]>();
   const both = (a: string, b: string, wire?: SizedWire): void => {
     const own = wire ? { wire } : {};
-    ways.set(a, [...(ways.get(a) ?? []), { to: b, ...own }]);
-    ways.set(b, [...(ways.get(b) ?? []), { to: a, ...own }]);
+    addTo(ways, a, { to: b, ...own });
+    addTo(ways, b, { to: a, ...own });
   };
   for (const sized of wires) both(sized.wire.from.node, sized.wire.to.node, sized);
   for (const part of netlist.parts) {

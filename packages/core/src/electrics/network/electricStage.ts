@@ -59,7 +59,7 @@ export function electricStage(input: {
   const terminators = terminatorsOf(document.devices, catalogue);
   const buses = busChains({
     netlist: network.netlist,
-    lengthOf: (wire) => network.book.lengthOf(wire),
+    lengthOf: (wire) => network.lengths.of(wire).value,
     ohmOf: (partId) => terminators.get(partId)?.resistanceAt25,
     known: document.buses,
   });

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import { type Catalogue, type FuseItem, newestOf } from '../../catalogue/index.ts';
 import type { NetPart, Netlist } from '../netlist/netlist.ts';
 import { type FuseJudgement, type FuseLoad, chooseFuse, judgeFuse } from '../power/chooseFuse.ts';
@@ -60,7 +61,7 @@ export function fuseChoices(input: {
   for (const each of loads) {
     const protection = input.loadProtection(each);
     if (protection?.by !== 'fuse') continue;
-    behind.set(protection.partId, [...(behind.get(protection.partId) ?? []), each]);
+    addTo(behind, protection.partId, each);
   }
   return new Map(
     netlist.parts.flatMap((part) => {

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 
 /**
@@ -9,8 +10,8 @@ export function generatedCurrents(netlist: Netlist): ReadonlyMap<string, number>
   const other = new Map<string, string>();
   for (const { id, from, to, role } of netlist.wires) {
     if (role === 'ground') continue;
-    at.set(from.node, [...(at.get(from.node) ?? []), id]);
-    at.set(to.node, [...(at.get(to.node) ?? []), id]);
+    addTo(at, from.node, id);
+    addTo(at, to.node, id);
     other.set(`${id} ${from.node}`, to.node);
     other.set(`${id} ${to.node}`, from.node);
   }

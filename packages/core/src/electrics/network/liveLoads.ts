@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import { Joined } from '../netlist/joined.ts';
 import type { InnerLoad, Netlist } from '../netlist/netlist.ts';
 import { type ElectricCase, isOn } from './electricCases.ts';
@@ -38,7 +39,7 @@ export function liveLoads(netlist: Netlist): readonly LoadAt[] {
 function behindRelays(netlist: Netlist, loads: readonly LoadAt[]): ReadonlyMap<string, LoadAt[]> {
   const downstream = new Map<string, string[]>();
   const lead = (from: string, to: string): void => {
-    downstream.set(from, [...(downstream.get(from) ?? []), to]);
+    addTo(downstream, from, to);
   };
   for (const wire of netlist.wires) {
     if (wire.role !== 'ground') lead(wire.from.node, wire.to.node);
@@ -52,7 +53,7 @@ function behindRelays(netlist: Netlist, loads: readonly LoadAt[]): ReadonlyMap<s
   }
   const byNode = new Map<string, LoadAt[]>();
   for (const each of loads) {
-    byNode.set(each.load.from, [...(byNode.get(each.load.from) ?? []), each]);
+    addTo(byNode, each.load.from, each);
   }
   const behind = new Map<string, LoadAt[]>();
   for (const relay of netlist.parts.filter(({ sort }) => sort === 'relay')) {

@@ -1,3 +1,4 @@
+import { kept } from '../../numerics/index.ts';
 import {
   type Origin,
   type Result,
@@ -45,7 +46,7 @@ function heatedBy(sized: SizedWire) {
 }
 
 /** The figures of one wire; a starter's cable has no steady temperature. */
-function ofWire(sized: SizedWire, group: SizedGroup, lengths: readonly Result[]): Result[] {
+function figuresOfWire(sized: SizedWire, group: SizedGroup, lengths: readonly Result[]): Result[] {
   const of = { wire: sized.wire.id };
   const { size, task, origins, wire } = sized;
   const heated = heatedBy(sized);
@@ -123,12 +124,15 @@ function ofWire(sized: SizedWire, group: SizedGroup, lengths: readonly Result[])
   ];
 }
 
+/** They are as they were while it is sized as it was. */
+const ofWire = kept(figuresOfWire);
+
 const loadOrigin = (name: string): Origin => `case:${name}`;
 
 /** Every figure of the wiring: wires, fuses, volts at what takes current. */
 export function networkFigures(network: SizedNetwork, voltages: readonly LoadVoltage[]): Result[] {
   const ofWires = network.runs.flatMap(({ group }) =>
-    group.wires.flatMap((sized) => ofWire(sized, group, network.book.lengthResults(sized.wire.id))),
+    group.wires.flatMap((sized) => ofWire(sized, group, network.lengths.of(sized.wire).results)),
   );
   const ofFuses = [...network.fuses.values()].map(({ partId, name, judged }) =>
     derive({

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import type { LoadAt } from './liveLoads.ts';
 
@@ -22,8 +23,8 @@ interface Step {
 function waysOf(netlist: Netlist): ReadonlyMap<string, Step[]> {
   const ways = new Map<string, Step[]>();
   const both = (a: string, b: string, step: Omit<Step, 'to'> = {}): void => {
-    ways.set(a, [...(ways.get(a) ?? []), { to: b, ...step }]);
-    ways.set(b, [...(ways.get(b) ?? []), { to: a, ...step }]);
+    addTo(ways, a, { to: b, ...step });
+    addTo(ways, b, { to: a, ...step });
   };
   for (const { from, to, role } of netlist.wires) {
     if (role !== 'ground') both(from.node, to.node);

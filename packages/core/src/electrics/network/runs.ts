@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import type { NetPart, Netlist } from '../netlist/netlist.ts';
 
@@ -43,7 +44,7 @@ function feedsStud(
 export function wireRuns(netlist: Netlist): WireRun[] {
   const at = new Map<string, DerivedWire[]>();
   for (const wire of netlist.wires) {
-    for (const { node } of [wire.from, wire.to]) at.set(node, [...(at.get(node) ?? []), wire]);
+    for (const { node } of [wire.from, wire.to]) addTo(at, node, wire);
   }
   const on = (node: string): readonly DerivedWire[] => at.get(node) ?? [];
   const runOf = new Map<string, DerivedWire[]>(netlist.wires.map((wire) => [wire.id, [wire]]));

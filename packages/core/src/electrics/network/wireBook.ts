@@ -2,9 +2,7 @@ import { entryAt } from '../../numerics/index.ts';
 import { type Catalogue, type FuseItem, lookUp } from '../../catalogue/index.ts';
 import type { Placement } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
-import type { Result, Sourced } from '../../results/index.ts';
-import { type BestLength, bestLength } from '../../vehicle/index.ts';
-import { electricsFigure } from '../figureNames.ts';
+import type { Sourced } from '../../results/index.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import type { NetPart } from '../netlist/netlist.ts';
 import type { WireJob } from '../power/sizeWires.ts';
@@ -14,6 +12,8 @@ import type { WiringBuild } from './wiringBuild.ts';
 /** What a wire is sized for beside its load. */
 export interface JobParts {
   readonly load: Sourced<number>;
+  /** m */
+  readonly length: number;
   readonly protection: FuseItem | undefined;
   readonly limitedTo: number | undefined;
   readonly forSeconds: number | undefined;
@@ -21,18 +21,16 @@ export interface JobParts {
   readonly sourceResistance: number;
 }
 
-/** Makes the jobs of wires: where they run, how long they are; the lengths' figures with them. */
+/** Makes the jobs of wires by where they run. */
 export class WireBook {
   private readonly places: ReadonlyMap<string, Placement>;
   private readonly parts: ReadonlyMap<string, NetPart>;
-  private readonly lengths = new Map<string, BestLength>();
   private readonly sourceVoltage: number;
 
   constructor(
     private readonly document: WiringBuild,
     private readonly catalogue: Catalogue,
     parts: readonly NetPart[],
-    private readonly led: Readonly<Record<string, Sourced<number>>>,
   ) {
     this.places = new Map(document.placements.map((place) => [place.id, place]));
     this.parts = new Map(parts.map((part) => [part.id, part]));
@@ -52,42 +50,12 @@ export class WireBook {
     return zoneTemperature(this.placeOf(placementId).zone, this.document.brief.ambientHot.value);
   }
 
-  /** How long a wire is, m, as far as it is known. */
-  lengthOf(wire: DerivedWire): number {
-    return this.knownLength(wire).value;
-  }
-
-  private knownLength(wire: DerivedWire): BestLength {
-    const known = this.lengths.get(wire.id);
-    if (known) return known;
-    const of = { wire: wire.id };
-    const length = bestLength({
-      figures: {
-        length: electricsFigure('wire.length', of),
-        mapLength: electricsFigure('wire.mapLength', of),
-      },
-      label: wire.name,
-      length: wire.decision?.length ?? { typed: null, measured: null },
-      from: this.placeOf(wire.from.placementId),
-      to: this.placeOf(wire.to.placementId),
-      path: ['power', 'wireDecisions', wire.id, 'length'],
-      onMap: this.led[wire.id],
-    });
-    this.lengths.set(wire.id, length);
-    return length;
-  }
-
-  /** The figures of a wire's length, once it has a job. */
-  lengthResults(wireId: string): readonly Result[] {
-    return this.lengths.get(wireId)?.results ?? [];
-  }
-
+  /** What a wire is sized for, as a job. */
   job(wire: DerivedWire, task: JobParts): WireJob {
     const ends = [wire.from, wire.to].map((end) => this.placeOf(end.placementId));
     const ambients = ends.map((end) => this.ambientAt(end.id));
     const ambient = Math.max(...ambients);
     const part = this.parts.get(wire.partId);
-    const length = this.knownLength(wire);
     return {
       wire,
       override: wire.decision?.size
@@ -99,7 +67,7 @@ export class WireBook {
         ...(task.limitedTo === undefined ? {} : { limitedTo: task.limitedTo }),
         ...(task.forSeconds === undefined ? {} : { forSeconds: task.forSeconds }),
         ...(task.steadily === undefined ? {} : { steadily: task.steadily }),
-        length: length.value,
+        length: task.length,
         ambient,
         zones: ends.map(({ zone }) => zone),
         loadedTogether: part?.loadedTogether ?? 1,

@@ -5,6 +5,7 @@ import { electricsFigure } from '../figureNames.ts';
 import type { StoredPower } from '../model.ts';
 import type { ElectricDesign } from '../network/electricStage.ts';
 import { sharedPartIds } from '../netlist/sharedPartIds.ts';
+import type { SizedWire } from '../power/sizeWires.ts';
 import type { WiringBuild } from '../network/wiringBuild.ts';
 import { type PanelItem, type PanelLayout, panelLayout } from './panelLayout.ts';
 
@@ -60,7 +61,9 @@ export const panelFormulas = [plateWidth, plateHeight];
 
 /** The panel at the power stud, laid out; undefined where no relay and no fuse stands there. */
 export function panelStage(input: {
-  readonly electrics: Pick<ElectricDesign, 'netlist' | 'wires' | 'fuses'>;
+  readonly electrics: Pick<ElectricDesign, 'netlist' | 'fuses'> & {
+    readonly wires: readonly Pick<SizedWire, 'wire' | 'size'>[];
+  };
   readonly devices: WiringBuild['devices'];
   readonly panels: readonly Panel[];
   readonly power: Pick<StoredPower, 'studPlacementId'>;

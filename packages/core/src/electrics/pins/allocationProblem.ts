@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import type { PinCapability } from '../../catalogue/index.ts';
 
@@ -91,7 +92,7 @@ export function outputsOf({ pins, signals, totals }: AllocationProblem): OutputN
   const together = new Map<string, SignalNeed[]>();
   for (const signal of signals) {
     const key = signal.output === undefined ? `signal ${signal.id}` : `output ${signal.output}`;
-    together.set(key, [...(together.get(key) ?? []), signal]);
+    addTo(together, key, signal);
   }
   return [...together].map(([key, members]) => ({
     key,

@@ -1,4 +1,4 @@
-import { firstOf } from '../../numerics/index.ts';
+import { firstOf, addTo } from '../../numerics/index.ts';
 import {
   type AllocationProblem,
   type Assignment,
@@ -72,7 +72,7 @@ export function assignmentFaults(
   const on = new Map<string, OutputNeed[]>();
   for (const output of outputs) {
     const pin = assigned.get(firstOf(output.signals).id);
-    if (pin !== undefined) on.set(pin, [...(on.get(pin) ?? []), output]);
+    if (pin !== undefined) addTo(on, pin, output);
   }
   const idsOf = (members: readonly OutputNeed[]): string[] =>
     members.flatMap(({ signals }) => signals.map(({ id }) => id));
@@ -86,7 +86,7 @@ export function assignmentFaults(
     const rates = timers.get(timer) ?? new Map<number, OutputNeed[]>();
     for (const output of members) {
       if (output.frequency > 0) {
-        rates.set(output.frequency, [...(rates.get(output.frequency) ?? []), output]);
+        addTo(rates, output.frequency, output);
       }
     }
     timers.set(timer, rates);

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { AllocationProblem, Assignment, SignalNeed } from './allocationProblem.ts';
 
 /** Signals of a group that ask the same of a pin, and may so change places. */
@@ -21,7 +22,7 @@ export function inSequence({ pins, signals }: AllocationProblem, assigned: Assig
   for (const signal of signals) {
     if (!isFree(signal) || !assigned.has(signal.id)) continue;
     const key = alike(signal);
-    groups.set(key, [...(groups.get(key) ?? []), signal]);
+    addTo(groups, key, signal);
   }
   const sorted = new Map(assigned);
   for (const members of groups.values()) {

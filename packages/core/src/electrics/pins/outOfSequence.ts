@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { EcuItem } from '../../catalogue/index.ts';
 import type { ControllerSignal } from './problemOf.ts';
 
@@ -19,7 +20,7 @@ export function outOfSequence(
   for (const signal of signals) {
     const { group, position } = signal.need;
     if (group === undefined || position === undefined || !numbers.has(signal.assigned)) continue;
-    groups.set(group, [...(groups.get(group) ?? []), signal]);
+    addTo(groups, group, signal);
   }
   const numberOf = (pin: string): number => numbers.get(pin) ?? 0;
   return [...groups].flatMap(([group, members]): OutOfSequence[] => {

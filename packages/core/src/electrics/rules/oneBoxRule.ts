@@ -1,7 +1,7 @@
 import type { BuildFinding } from '../../model/index.ts';
 import type { ElectricsRule } from '../checked.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
-import { singleFailure } from '../supply/singleFailures.ts';
+import { failureOf } from '../supply/singleFailures.ts';
 
 /** So many parts that stop with one box are worth a word. */
 const MANY = 5;
@@ -19,7 +19,7 @@ export const oneBox: ElectricsRule = {
       ),
     );
     return electrics.netlist.parts.flatMap((part): BuildFinding[] => {
-      const failure = boxes.has(part.id) ? singleFailure(electrics.netlist, part) : undefined;
+      const failure = boxes.has(part.id) ? failureOf(part, electrics.netlist) : undefined;
       if (!failure || failure.stops.length < MANY) return [];
       const names = failure.stops.slice(0, NAMED).map(({ name }) => name);
       const rest = failure.stops.length - names.length;

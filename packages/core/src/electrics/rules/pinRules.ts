@@ -1,4 +1,5 @@
 import { capabilityWords, lookUp } from '../../catalogue/index.ts';
+import { kept } from '../../numerics/index.ts';
 import type { BuildFinding } from '../../model/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { nodeOf } from '../netlist/netlist.ts';
@@ -24,29 +25,40 @@ function unitsOf({ wired, catalogue, ecu }: ElectricsChecked): Unit[] {
 }
 
 /** The signals of a unit as they stand, and which sets of them want more pins than it has. */
-function standingOf(
-  { wired, electrics, document: { brief } }: ElectricsChecked,
-  { id, item }: Unit,
-) {
-  const order = firingOrder(brief.firingOrder, brief.cylinders);
-  const signals = controllerSignals(wired, electrics.netlist, id, item, order);
-  const { problem, assigned } = problemOf(item, signals);
-  return { signals, problem, assigned, few: tooFew(problem) };
-}
-type Standing = ReturnType<typeof standingOf>;
+const standingAt = kept(
+  (
+    item: Unit['item'],
+    id: string,
+    netlist: ElectricsChecked['electrics']['netlist'],
+    devices: ElectricsChecked['wired']['devices'],
+    power: ElectricsChecked['wired']['power'],
+    firing: string,
+    cylinders: number,
+  ) => {
+    const order = firingOrder(firing, cylinders);
+    const signals = controllerSignals({ devices, power }, netlist, id, item, order);
+    const { problem, assigned } = problemOf(item, signals);
+    return { signals, problem, assigned, few: tooFew(problem) };
+  },
+);
 
-/** Units with how their signals stand: reckoned once for all checks of one build. */
-const standings = new WeakMap<
-  ElectricsChecked,
-  readonly { readonly unit: Unit; readonly standing: Standing }[]
->();
-function unitsWithSignals(checked: ElectricsChecked) {
-  const known = standings.get(checked);
-  if (known) return known;
-  const units = unitsOf(checked).map((unit) => ({ unit, standing: standingOf(checked, unit) }));
-  standings.set(checked, units);
-  return units;
-}
+/** Units with how their signals stand. */
+const unitsWithSignals = (checked: ElectricsChecked) => {
+  const { wired, electrics, document } = checked;
+  const { firingOrder: firing, cylinders } = document.brief;
+  return unitsOf(checked).map((unit) => ({
+    unit,
+    standing: standingAt(
+      unit.item,
+      unit.id,
+      electrics.netlist,
+      wired.devices,
+      wired.power,
+      firing,
+      cylinders,
+    ),
+  }));
+};
 
 const few: ElectricsRule = {
   id: 'pin.too-few',

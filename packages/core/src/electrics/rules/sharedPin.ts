@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { EcuItem } from '../../catalogue/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { PumpFeed } from '../feeds/pumpFeed.ts';
@@ -61,7 +62,7 @@ export const sharedPin: ElectricsRule = {
       if (feed.controllerId !== ENGINE_CONTROLLER) continue;
       const groups = byPin.get(pinOf(feed, ecu)) ?? new Map<string, PumpFeed[]>();
       const group = switchedWith(checked, feed);
-      groups.set(group, [...(groups.get(group) ?? []), feed]);
+      addTo(groups, group, feed);
       byPin.set(pinOf(feed, ecu), groups);
     }
     const shared = [...byPin].find(([, groups]) => groups.size > 1);

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
@@ -34,11 +35,11 @@ const whenBroken: ElectricsRule = {
   id: 'sneak.broken',
   source: 'with one fuse out or one ground open nothing comes alive that is off',
   check: ({ sneaks }) => {
-    const byBroken = new Map<string, typeof sneaks.proof.paths>();
+    const byBroken = new Map<string, (typeof sneaks.proof.paths)[number][]>();
     for (const each of sneaks.proof.paths) {
       if (!each.broken) continue;
       const key = each.broken.partId;
-      byBroken.set(key, [...(byBroken.get(key) ?? []), each]);
+      addTo(byBroken, key, each);
     }
     return [...byBroken].flatMap(([partId, paths]): BuildFinding[] => {
       const [worst] = [...paths].sort((a, b) => b.volts - a.volts);

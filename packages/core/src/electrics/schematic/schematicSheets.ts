@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import { type DrawnNetlist, drawnSheet } from './drawnSheet.ts';
 import type { SchematicSheet } from './schematicSheet.ts';
@@ -44,7 +45,7 @@ export function systemSheets(drawn: DrawnNetlist): SchematicSheet[] {
     const wiresOf = new Map<string, DerivedWire[]>();
     for (const wire of netlist.wires) {
       if (systemOfWire(wire, systems) !== system) continue;
-      wiresOf.set(wire.partId, [...(wiresOf.get(wire.partId) ?? []), wire]);
+      addTo(wiresOf, wire.partId, wire);
     }
     if (wiresOf.size === 0) return [];
     const parts = chunks(wiresOf);

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import { isOnBy } from '../switching/conditions.ts';
 import { type SwitchTable, type SwitchTableRow } from '../switching/switchTable.ts';
 import type { VehicleState } from '../switching/vehicleState.ts';
@@ -34,7 +35,7 @@ function rowsByOutput({ rows }: SwitchTable): Rows {
     if (row.of.command.by !== 'output') continue;
     const { controllerId, pin } = row.of.command.output;
     const key = `${controllerId} ${pin}`;
-    by.set(key, [...(by.get(key) ?? []), row]);
+    addTo(by, key, row);
   }
   return by;
 }

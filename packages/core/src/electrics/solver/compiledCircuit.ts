@@ -1,6 +1,6 @@
 import { BadInput } from '../../quantities/index.ts';
 import type { ElectricCircuit, ElectricElement, ElectricSolution, NodeName } from './circuit.ts';
-import { MergedNodes, isRigid } from './mergedNodes.ts';
+import { MergedNodes, isRigid, riseOf } from './mergedNodes.ts';
 import {
   type Nonlinear,
   type OperatingPoint,
@@ -64,6 +64,12 @@ export class CompiledCircuit {
   private readonly matrix: SparseSymmetric;
   private readonly stamps: readonly Stamp[];
   private readonly rowOfName: Int32Array;
+  /** the names of both ends of each element, by their place in `names` */
+  private readonly fromName: Int32Array;
+  private readonly toName: Int32Array;
+  private readonly numberOf: ReadonlyMap<NodeName, number>;
+  /** names that sources hold above their row, with the elements that do */
+  private readonly lifted: readonly Lifted[];
   private readonly holdsTogether: boolean;
 
   constructor(private readonly circuit: ElectricCircuit) {
@@ -75,7 +81,11 @@ export class CompiledCircuit {
     roots.delete(ground);
     this.rows = new Map([...roots].map((name, row) => [name, row]));
     this.rowOfName = Int32Array.from(this.names, (name) => this.rowOf(name));
+    this.numberOf = new Map(this.names.map((name, i) => [name, i]));
+    this.fromName = Int32Array.from(elements, ({ from }) => this.numberOf.get(from) ?? 0);
+    this.toName = Int32Array.from(elements, ({ to }) => this.numberOf.get(to) ?? 0);
     this.holdsTogether = elements.some(isRigid);
+    this.lifted = liftedNames(this.names, this.merged, elements);
     const ends = elements.map(({ from, to }) => [this.rowOf(from), this.rowOf(to)] as const);
     this.matrix = new SparseSymmetric(
       this.rows.size,
@@ -159,14 +169,21 @@ export class CompiledCircuit {
     return { current: point.current, slope: point.current / voltage };
   }
 
-  /** What each element's voltage is more than that between its rows: by the sources that hold nodes together. */
+  /** How far each name stands above its row, V: by the sources that hold nodes together. */
   private liftsOf(elements: readonly ElectricElement[]): Float64Array {
-    if (!this.holdsTogether) return new Float64Array(elements.length);
-    const now = byIdOf(elements);
-    return Float64Array.from(
-      elements,
-      ({ from, to }) => this.merged.liftOf(from, now) - this.merged.liftOf(to, now),
-    );
+    const lifts = new Float64Array(this.names.length);
+    for (const { name, by } of this.lifted) {
+      for (const { place, sign } of by) {
+        const element = elements[place];
+        if (element && isRigid(element)) lifts[name]! += sign * riseOf(element);
+      }
+    }
+    return lifts;
+  }
+
+  /** What an element's voltage is more than that between its rows, V. */
+  private liftAcross(lifts: Float64Array, k: number): number {
+    return lifts[this.fromName[k]!]! - lifts[this.toName[k]!]!;
   }
 
   /** The voltages of the rows with every element at its present operating point. */
@@ -185,7 +202,7 @@ export class CompiledCircuit {
       const { from, to, fromTo } = this.stamps[k]!;
       const { slope, current } = atRest(element, points[k], across[k] ?? 0);
       // What it carries when both of its rows stand at the same voltage.
-      const level = current + slope * (lifts[k] ?? 0);
+      const level = current + slope * this.liftAcross(lifts, k);
       if (from >= 0)
         [values[from], rightSide[from]] = [values[from]! + slope, rightSide[from]! - level];
       if (to >= 0) [values[to], rightSide[to]] = [values[to]! + slope, rightSide[to]! + level];
@@ -219,7 +236,7 @@ export class CompiledCircuit {
 
   private voltageAcross(x: Float64Array, lifts: Float64Array, k: number): number {
     const { from, to } = this.stamps[k]!;
-    return (x[from] ?? 0) - (x[to] ?? 0) + (lifts[k] ?? 0);
+    return (x[from] ?? 0) - (x[to] ?? 0) + this.liftAcross(lifts, k);
   }
 
   private solutionOf(
@@ -234,34 +251,45 @@ export class CompiledCircuit {
       currents.set(element.id, currentThrough(element, this.voltageAcross(x, lifts, k)));
     });
     const voltages = new Map<NodeName, number>();
-    this.names.forEach((name, i) => voltages.set(name, x[this.rowOfName[i]!] ?? 0));
-    if (this.holdsTogether) this.addRigid(elements, voltages, currents);
+    this.names.forEach((name, i) =>
+      voltages.set(name, (x[this.rowOfName[i]!] ?? 0) + (lifts[i] ?? 0)),
+    );
+    if (this.holdsTogether) this.addRigid(elements, currents);
     return { state: 'solved', voltages, currents, steps };
   }
 
-  /** Volts above what nodes are held to, and amps through what holds them. */
-  private addRigid(
-    elements: readonly ElectricElement[],
-    voltages: Map<NodeName, number>,
-    currents: Map<string, number>,
-  ): void {
-    const now = byIdOf(elements);
-    for (const [name, volts] of voltages) voltages.set(name, volts + this.merged.liftOf(name, now));
-    const leaving = new Map<NodeName, number>();
-    for (const { id, from, to } of elements) {
+  /** Amps through what holds nodes together, from those through all others. */
+  private addRigid(elements: readonly ElectricElement[], currents: Map<string, number>): void {
+    const leaving = new Float64Array(this.names.length);
+    elements.forEach(({ id }, k) => {
       const current = currents.get(id) ?? 0;
-      leaving.set(from, (leaving.get(from) ?? 0) + current);
-      leaving.set(to, (leaving.get(to) ?? 0) - current);
+      leaving[this.fromName[k]!]! += current;
+      leaving[this.toName[k]!]! -= current;
+    });
+    const leavingAt = (name: NodeName): number => leaving[this.numberOf.get(name) ?? -1] ?? 0;
+    for (const [id, current] of this.merged.currents(leavingAt)) currents.set(id, current);
+    for (const element of elements) {
+      if (isRigid(element) && !currents.has(element.id)) currents.set(element.id, 0);
     }
-    for (const [id, current] of this.merged.currents(leaving)) currents.set(id, current);
-    for (const { id } of elements) if (!currents.has(id)) currents.set(id, 0);
   }
 }
 
-/** Finds elements by their id. */
-function byIdOf(elements: readonly ElectricElement[]): (id: string) => ElectricElement | undefined {
-  const byId = new Map(elements.map((element) => [element.id, element]));
-  return (id) => byId.get(id);
+/** A name that is held above its row: by elements at their places, each lifting or lowering it. */
+interface Lifted {
+  readonly name: number;
+  readonly by: readonly { readonly place: number; readonly sign: 1 | -1 }[];
+}
+
+function liftedNames(
+  names: readonly NodeName[],
+  merged: MergedNodes,
+  elements: readonly ElectricElement[],
+): readonly Lifted[] {
+  const placeOf = new Map(elements.map(({ id }, place) => [id, place]));
+  return names.flatMap((node, name): Lifted[] => {
+    const by = merged.liftsOf(node).map(({ id, sign }) => ({ place: placeOf.get(id) ?? -1, sign }));
+    return by.length > 0 ? [{ name, by }] : [];
+  });
 }
 
 /** What an element carries at 0 V and for each volt beside, as a straight line through its present point. */

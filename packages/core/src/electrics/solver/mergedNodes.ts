@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import type {
   ElectricCircuit,
@@ -14,7 +15,7 @@ export const isRigid = (element: ElectricElement): element is Rigid =>
   (element.kind === 'source' || element.kind === 'resistor') && element.resistance === 0;
 
 /** What a rigid element lifts its `to` above its `from`, V. */
-const liftOf = (element: Rigid): number => (element.kind === 'source' ? element.voltage : 0);
+export const riseOf = (element: Rigid): number => (element.kind === 'source' ? element.voltage : 0);
 
 /** Nodes that rigid elements hold together, each group a tree that hangs on one of them. */
 export class MergedNodes {
@@ -27,7 +28,7 @@ export class MergedNodes {
     const from = new Map<NodeName, Rigid[]>();
     for (const element of rigid) {
       for (const end of [element.from, element.to]) {
-        from.set(end, [...(from.get(end) ?? []), element]);
+        addTo(from, end, element);
       }
     }
     const used = new Set<string>();
@@ -65,32 +66,32 @@ export class MergedNodes {
     return root;
   }
 
-  /** How far a node stands above its root, V, with elements as they are now. */
-  liftOf(node: NodeName, now: (id: string) => ElectricElement | undefined): number {
-    let lift = 0;
+  /** What lifts a node above its root: rigid elements by id, and whether each lifts or lowers it. */
+  liftsOf(node: NodeName): readonly { readonly id: string; readonly sign: 1 | -1 }[] {
+    const lifts: { id: string; sign: 1 | -1 }[] = [];
     let at = node;
     for (let next = this.above.get(at); next; next = this.above.get(at)) {
-      const element = now(next.by.id);
-      const own = element && isRigid(element) ? liftOf(element) : 0;
-      lift += next.by.to === at ? own : -own;
+      lifts.push({ id: next.by.id, sign: next.by.to === at ? 1 : -1 });
       at = next.root;
     }
-    return lift;
+    return lifts;
   }
 
   /**
    * Currents of rigid elements from what leaves each node through all others: from the ends of each
    * tree inwards. An element that only closes a ring of wires without resistance carries none.
    */
-  currents(leaving: Map<NodeName, number>): Map<string, number> {
+  currents(leavingAt: (node: NodeName) => number): Map<string, number> {
     const found = new Map<string, number>();
+    const leaving = new Map<NodeName, number>();
+    const at = (node: NodeName): number => leaving.get(node) ?? leavingAt(node);
     for (const element of this.inOrder.toReversed()) {
       const child = this.above.get(element.to)?.by === element ? element.to : element.from;
       const parent = child === element.to ? element.from : element.to;
-      const out = leaving.get(child) ?? 0;
+      const out = at(child);
       // What leaves the far node comes to it through this element.
       found.set(element.id, child === element.to ? out : -out);
-      leaving.set(parent, (leaving.get(parent) ?? 0) + out);
+      leaving.set(parent, at(parent) + out);
     }
     return found;
   }

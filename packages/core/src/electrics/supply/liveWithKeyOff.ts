@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { InnerLoad, NetPart, Netlist } from '../netlist/netlist.ts';
 
 /** What of a vehicle stands under voltage while its key is off. */
@@ -19,8 +20,8 @@ const parts = ({ sort, role }: NetPart): boolean =>
 export function liveWithKeyOff(netlist: Netlist): LiveWithKeyOff {
   const ways = new Map<string, string[]>();
   const join = (a: string, b: string): void => {
-    ways.set(a, [...(ways.get(a) ?? []), b]);
-    ways.set(b, [...(ways.get(b) ?? []), a]);
+    addTo(ways, a, b);
+    addTo(ways, b, a);
   };
   for (const { from, to, role } of netlist.wires) if (role !== 'ground') join(from.node, to.node);
   for (const part of netlist.parts) {

@@ -1,3 +1,4 @@
+import { kept } from '../../numerics/index.ts';
 import { CHASSIS, type NetPart, type Netlist } from '../netlist/netlist.ts';
 import { withGroundOpen } from '../netlist/withGroundOpen.ts';
 import { type LoadAt, liveLoads } from '../network/liveLoads.ts';
@@ -54,7 +55,7 @@ function aliveWithout(
 }
 
 /** What the failure of one part stops; undefined for a part that fails in no way that is looked at. */
-export function singleFailure(
+function singleFailure(
   netlist: Netlist,
   part: NetPart,
   before: ReadonlyMap<string, LoadAt> = aliveIn(netlist),
@@ -76,6 +77,9 @@ export function singleFailure(
       .map(({ id, name }) => ({ partId: id, name })),
   };
 }
+
+/** What the failure of one part of a netlist stops, asked for again and again. */
+export const failureOf = kept((part: NetPart, netlist: Netlist) => singleFailure(netlist, part));
 
 /**
  * What each single failure stops: every fuse out, ground open, relay that does not pull, controller

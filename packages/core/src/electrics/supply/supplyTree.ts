@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import { contactsOf } from '../power/wireContacts.ts';
 import type { WireRole } from '../netlist/derivedWire.ts';
@@ -53,7 +54,7 @@ const feeding: ReadonlySet<WireRole> = new Set(['supply', 'triggered', 'signal']
 function waysOf({ netlist, wires }: Pick<ElectricDesign, 'netlist' | 'wires'>): Ways {
   const outside = new Map<string, { to: string; wire: SizedWire }[]>();
   const lead = (from: string, to: string, wire: SizedWire): void => {
-    outside.set(from, [...(outside.get(from) ?? []), { to, wire }]);
+    addTo(outside, from, { to, wire });
   };
   for (const wire of wires) {
     const { from, to, role } = wire.wire;
@@ -63,7 +64,7 @@ function waysOf({ netlist, wires }: Pick<ElectricDesign, 'netlist' | 'wires'>): 
   }
   const inside = new Map<string, string[]>();
   const join = (from: string, to: string): void => {
-    inside.set(from, [...(inside.get(from) ?? []), to]);
+    addTo(inside, from, to);
   };
   for (const part of netlist.parts) {
     const [a, b] = part.pins;
@@ -132,13 +133,13 @@ export function supplyTree(design: ElectricDesign, state: SupplyState): readonly
     for (const to of ways.inside.get(node) ?? []) {
       if (seen.has(to)) continue;
       seen.add(to);
-      leadsTo.set(node, [...(leadsTo.get(node) ?? []), to]);
+      addTo(leadsTo, node, to);
       open.push(to);
     }
     for (const { to, wire } of ways.wires.get(node) ?? []) {
       if (seen.has(to) || ends.has(to)) continue;
       seen.add(to);
-      children.set(node, [...(children.get(node) ?? []), { to, wire }]);
+      addTo(children, node, { to, wire });
       open.push(to);
     }
   }

@@ -1,3 +1,4 @@
+import { groupBy } from '../../numerics/index.ts';
 import type { InnerContact, InnerLoad, NetPart, Netlist } from '../netlist/netlist.ts';
 import { type Regions, canOpen, regionsOf } from '../netlist/regions.ts';
 
@@ -48,18 +49,6 @@ interface Wiring {
   readonly contacts: readonly Contact[];
   readonly loads: readonly SwitchedLoad[];
 }
-
-const groupBy = <T>(
-  entries: readonly T[],
-  keyOf: (entry: T) => string,
-): ReadonlyMap<string, T[]> => {
-  const groups = new Map<string, T[]>();
-  for (const entry of entries) {
-    const key = keyOf(entry);
-    groups.set(key, [...(groups.get(key) ?? []), entry]);
-  }
-  return groups;
-};
 
 function wiringOf(netlist: Netlist): Wiring {
   const regions = regionsOf(netlist);

@@ -1,4 +1,4 @@
-import { sameValue } from './sameValue.ts';
+import { sameValue } from '../../numerics/index.ts';
 import type { RunnerInput, Source } from './source.ts';
 
 interface Known {

@@ -70,10 +70,21 @@ export const sneaks = stage({
   run: sneakStage,
 });
 
+/** The fuses, and wires with their sizes: what of the wiring a plate is drilled for. */
+export const onPlate = stage({
+  name: 'fuses and sizes',
+  reads: { electrics },
+  run: ({ electrics: { netlist: drawn, fuses, wires } }) => ({
+    netlist: drawn,
+    fuses,
+    wires: wires.map(({ wire, size }) => ({ wire, size })),
+  }),
+});
+
 /** The plate of relays and fuses. */
 export const panel = stage({
   name: 'panel',
-  reads: { electrics, decided: slices.panels, catalogue: slices.catalogue },
+  reads: { electrics: onPlate, decided: slices.panels, catalogue: slices.catalogue },
   run: ({ decided, ...read }) => panelStage({ ...read, ...decided }),
 });
 

@@ -1,5 +1,5 @@
 import { entryAt } from '../../numerics/index.ts';
-import { sameValue } from '../runner/sameValue.ts';
+import { sameValue } from '../../numerics/index.ts';
 
 /** What changed from one value of plain data to the next, in few bytes. */
 export type Delta =

@@ -16,7 +16,8 @@ import {
 } from '../../electrics/index.ts';
 import { type Build, type Change, ORDER_STEP } from '../../model/index.ts';
 import { distanceBetween, vectorOf } from '../../vehicle/index.ts';
-import type { Bundle, HarnessDesign } from '../bundles/bundleStage.ts';
+import type { Bundle } from '../bundles/bundle.ts';
+import type { HarnessDesign } from '../bundles/bundleStage.ts';
 import { coveringSeconds } from '../bundles/covering.ts';
 import { freeKey } from '../commands/index.ts';
 import { type LedHarness, treeOf } from '../lengths/ledHarness.ts';

@@ -1,4 +1,4 @@
-import { entryAt } from '../../numerics/index.ts';
+import { entryAt, addTo } from '../../numerics/index.ts';
 import {
   type DrawnPlace,
   type DrawnShape,
@@ -233,8 +233,8 @@ export function boardDrawing({ title, piece, segments, wireAt }: BoardRead): Boa
     ends.set(to, way);
     ends.set(from, new Along(b, a));
     const direction = Math.atan2(b[1] - a[1], b[0] - a[0]);
-    leaving.set(from, [...(leaving.get(from) ?? []), direction]);
-    leaving.set(to, [...(leaving.get(to) ?? []), direction + Math.PI]);
+    addTo(leaving, from, direction);
+    addTo(leaving, to, direction + Math.PI);
   }
   for (const node of piece.nodes) {
     const [at, way] = [places.get(node.key), ends.get(node.key)];

@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { ElectricDesign } from '../../electrics/index.ts';
 import type { Harness, Placement } from '../../model/index.ts';
 import type { HarnessDesign } from '../bundles/bundleStage.ts';
@@ -101,7 +102,7 @@ export function boardPieces(input: BoardInput): readonly BoardPiece[] {
   const plugsAt = new Map<string, HarnessConnector[]>();
   for (const plug of harness.connectors) {
     const key = keyAt(placeNode(plug.placementId), segmentOf.get(plug.id) ?? '');
-    plugsAt.set(key, [...(plugsAt.get(key) ?? []), plug]);
+    addTo(plugsAt, key, plug);
   }
   return together(edges)
     .map((own) => [...own].sort((a, b) => b.length - a.length))

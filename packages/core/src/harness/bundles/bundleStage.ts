@@ -1,21 +1,10 @@
-import type { Catalogue, CoverItem } from '../../catalogue/index.ts';
-import { type ElectricDesign, type SizedWire, zoneTemperature } from '../../electrics/index.ts';
+import type { Catalogue } from '../../catalogue/index.ts';
+import type { ElectricDesign } from '../../electrics/index.ts';
 import type { Harness } from '../../model/index.ts';
-import {
-  type Result,
-  byDefault,
-  derive,
-  following,
-  fromItem,
-  given,
-  together,
-} from '../../results/index.ts';
-import {
-  type NearObstacle,
-  type VehicleAround,
-  type WayCheck,
-  nearestOf,
-} from '../../vehicle/index.ts';
+import { kept, keptByValue } from '../../numerics/index.ts';
+import { type Result, derive, following } from '../../results/index.ts';
+import type { VehicleAround } from '../../vehicle/index.ts';
+import { madeWires } from '../bought/madeWires.ts';
 import { type ColouredWire, colouredWires } from '../colours/colouredWires.ts';
 import { connectorFigures } from '../connectors/connectorFigures.ts';
 import {
@@ -26,54 +15,14 @@ import {
 import { inlineFigures } from '../connectors/inlineFigures.ts';
 import { type InlineLoad, inlineLoads } from '../connectors/inlineLoads.ts';
 import { plugParts } from '../connectors/plugParts.ts';
-import { keptParts } from '../rules/keptParts.ts';
-import { madeWires } from '../bought/madeWires.ts';
 import { harnessFigure } from '../figureNames.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
-import type { LedSegment } from '../lengths/ledSegment.ts';
-import type { BundleCover } from '../model.ts';
-import { entryAt, lastOf } from '../../numerics/index.ts';
-import { checkSegment } from './segmentCheck.ts';
-import { harnessTotals } from './harnessTotals.ts';
-import { coverFor, coverOfSchool } from './coverOf.ts';
+import { keptParts } from '../rules/keptParts.ts';
+import { type Bundle, type WireInBundle, bundleOf } from './bundle.ts';
+import { coverOfSchool } from './coverOf.ts';
 import * as f from './formulas.ts';
+import { harnessTotals } from './harnessTotals.ts';
 import { type LoomHole, loomHoles } from './passThroughs.ts';
-
-/** A wire in a bundle. */
-export interface BundledWire {
-  readonly wireId: string;
-  readonly outsideDiameter: number;
-}
-
-/** A segment with its wires, what lies round them, and what is near it. */
-export interface Bundle {
-  readonly segmentId: string;
-  readonly name: string;
-  readonly wires: readonly BundledWire[];
-  readonly cover: BundleCover;
-  /** what it is covered with; undefined: nothing, or nothing in the catalogue takes it */
-  readonly coverItem: CoverItem | undefined;
-  readonly heatSleeve: CoverItem | undefined;
-  /** packed wires, and with what lies round them, m */
-  readonly bundle: number;
-  readonly diameter: number;
-  /** radius m that its centreline may at least be bent to */
-  readonly leastBend: number;
-  readonly tightest: number;
-  readonly length: number;
-  /** the hottest inside it, and around it, K; what the least of its wires stands */
-  readonly temperature: number;
-  readonly ambient: number;
-  readonly coldest: number;
-  readonly crossesToEngine: boolean;
-  /** its wires are laid in twisted layers */
-  readonly layers: boolean;
-  /** splices that sit in it, by id */
-  readonly splices: readonly string[];
-  /** what its way meets; undefined where the way cannot be run */
-  readonly check: WayCheck | undefined;
-  readonly nearest: NearObstacle | undefined;
-}
 
 /** The harness with its bundles, and what it comes to. */
 export interface HarnessDesign {
@@ -88,10 +37,24 @@ export interface HarnessDesign {
   readonly results: readonly Result[];
 }
 
-/** How many diameters a bundle is bent with at least: lying still, and where it moves. */
-const BEND_STILL = 6;
-const BEND_MOVING = 10;
-const isBend = (bend: { readonly radius: number }): boolean => bend.radius > 0;
+/** What lengths leave as it is: plugs by what is joined, their figures, colours, and what wires end in. */
+const plugsOf = keptByValue(
+  (netlist: ConnectorInput['netlist'], read: Omit<ConnectorInput, 'netlist'>) =>
+    connectorsOf({ netlist, ...read }),
+);
+const figuresOfPlugs = kept(connectorFigures);
+const coloursAt = keptByValue(
+  (
+    connectors: readonly HarnessConnector[],
+    read: Omit<Parameters<typeof colouredWires>[0], 'connectors'>,
+  ) => colouredWires({ connectors, ...read }),
+);
+const endsAt = keptByValue(
+  (
+    connectors: readonly HarnessConnector[],
+    read: Omit<Parameters<typeof plugParts>[0], 'connectors'>,
+  ) => plugParts({ connectors, ...read }),
+);
 
 /** Bundles of a harness that is led, and its figures. Nothing is chosen here that stands in the build. */
 export function bundleStage(input: {
@@ -110,20 +73,22 @@ export function bundleStage(input: {
   const { led, harness, electrics, around, catalogue } = input;
   const sized = new Map(electrics.wires.map((wire) => [wire.wire.id, wire]));
   const told = new Map(harness.segments.map((segment) => [segment.id, segment]));
-  const within = new Map<string, SizedWire[]>();
+  const within = new Map<string, WireInBundle[]>();
   for (const { wireId, parts } of led.wires) {
     const wire = sized.get(wireId);
     if (!wire) continue;
+    const { size, origins, task } = wire;
+    const isBrief = task.forSeconds !== undefined;
+    const inBundle: WireInBundle = { wireId, size, load: origins.load, isBrief };
     for (const { segmentId } of parts) {
       const list = within.get(segmentId) ?? [];
       within.set(segmentId, list);
-      list.push(wire);
+      list.push(inBundle);
     }
   }
   const made = led.segments.map((segment) => {
     const decided = told.get(segment.id);
-    return bundleOf({
-      segment,
+    return bundleOf(segment, {
       name: decided?.name ?? segment.id,
       cover: decided?.cover ?? coverOfSchool[harness.school],
       heatSleeve: decided?.heatSleeve ?? false,
@@ -138,15 +103,16 @@ export function bundleStage(input: {
     });
   });
   const { netlist } = electrics;
-  const connectors = connectorsOf({ ...input.electric, netlist, power: input.power, catalogue });
+  const { devices, controllers, vehicleSignals: signals } = input.electric;
+  const connectors = plugsOf(netlist, { devices, controllers, power: input.power, catalogue });
   const bundles = made.map(({ bundle }) => bundle);
   const areas = new Map(electrics.wires.map(({ wire, size }) => [wire.id, size.area]));
   const inline = inlineLoads({ led, netlist, areas });
-  const ends = plugParts({
-    connectors,
-    electrics: madeWires(electrics, led),
-    spliced: electrics.wires.filter(({ wire }) => wire.isSpliced),
-    led: new Set(led.wires.map(({ wireId }) => wireId)),
+  const ends = endsAt(connectors, {
+    netlist,
+    wires: sizesOf(madeWires(electrics, led).wires),
+    spliced: sizesOf(electrics.wires.filter(({ wire }) => wire.isSpliced)),
+    led: led.wires.map(({ wireId }) => wireId),
     school: harness.school,
     kept: keptParts(input.electric),
     catalogue,
@@ -158,22 +124,20 @@ export function bundleStage(input: {
     connectors,
     inline,
     ends,
-    colours: colouredWires({
-      netlist,
-      connectors,
-      harness,
-      signals: input.electric.vehicleSignals,
-    }),
+    colours: coloursAt(connectors, { netlist, colours: harness.colours, signals }),
     results: [
       ...made.flatMap(({ results }) => results),
       ...holes.flatMap(({ results }) => results),
-      ...connectorFigures(connectors),
+      ...figuresOfPlugs(connectors),
       ...inlineFigures(inline, sized),
       ...spliceFigures(input),
       ...harnessTotals(input, made, sized, ends.parts),
     ],
   };
 }
+
+/** Wires as far as their ends ask. */
+const sizesOf = (wires: ElectricDesign['wires']) => wires.map(({ wire, size }) => ({ wire, size }));
 
 /** In which segment each splice sits, by the segment's place in their list. */
 const spliceFigures = ({ harness, electrics }: Parameters<typeof bundleStage>[0]): Result[] =>
@@ -191,143 +155,3 @@ const spliceFigures = ({ harness, electrics }: Parameters<typeof bundleStage>[0]
       }),
     ];
   });
-
-export interface MadeBundle {
-  readonly bundle: Bundle;
-  readonly length: Result;
-  readonly results: readonly Result[];
-}
-
-function bundleOf(input: {
-  readonly segment: LedSegment;
-  readonly name: string;
-  readonly cover: BundleCover;
-  readonly heatSleeve: boolean;
-  /** its wires are laid in twisted layers */
-  readonly layers: boolean;
-  readonly splices: readonly string[];
-  readonly wires: readonly SizedWire[];
-  readonly around: VehicleAround;
-  readonly ambientHot: number;
-  readonly catalogue: Catalogue;
-}): MadeBundle {
-  const { segment, name, cover, wires, around, catalogue } = input;
-  const of = { segment: segment.id };
-  const diameters = together(wires.map(({ size }) => fromItem(size.outsideDiameter, size)));
-  const bundle = derive({
-    figure: harnessFigure('segment.bundle', of),
-    label: `${name}, wires packed`,
-    formula: input.layers ? f.layeredDiameter : f.bundleDiameter,
-    inputs: { wires: diameters },
-  });
-  const coverItem =
-    cover === 'none' || wires.length === 0 ? undefined : coverFor(catalogue, cover, bundle.value);
-  const inner = bundle.value + 2 * (coverItem?.wall ?? 0);
-  const heatSleeve =
-    input.heatSleeve && wires.length > 0 ? coverFor(catalogue, 'heat-sleeve', inner) : undefined;
-  const walls = [coverItem, heatSleeve].flatMap((item) =>
-    item ? [fromItem(item.wall, item)] : [],
-  );
-  const diameter = derive({
-    figure: harnessFigure('segment.diameter', of),
-    label: `${name}, diameter`,
-    formula: f.coveredDiameter,
-    inputs: { bundle, walls: together(walls) },
-  });
-  const bend = derive({
-    figure: harnessFigure('segment.bend', of),
-    label: `${name}, least bend`,
-    formula: f.leastBundleBend,
-    inputs: {
-      diameter,
-      times: segment.crossesToEngine
-        ? byDefault(BEND_MOVING, 'it moves with the engine at one end')
-        : byDefault(BEND_STILL, 'it lies still'),
-    },
-  });
-  const warm = wires.filter(({ task }) => task.forSeconds === undefined && task.load > 0);
-  const ambients = segment.zones.map((zone) => zoneTemperature(zone, input.ambientHot));
-  const temperature = derive({
-    figure: harnessFigure('segment.temperature', of),
-    label: `${name}, hottest inside with everything on`,
-    formula: f.bundleTemperature,
-    inputs: {
-      diameter,
-      ambient: following(Math.max(...ambients), ['harness', 'segments', segment.id]),
-      currents: together(warm.map(({ task, origins }) => given(task.load, origins.load.from))),
-      perMetre: together(warm.map(({ size }) => fromItem(size.resistancePerMetre, size))),
-    },
-  });
-  const check =
-    segment.path && wires.length > 0
-      ? checkSegment(
-          segment.path,
-          around,
-          { outsideDiameter: diameter.value, sleeve: heatSleeve !== undefined },
-          segment.endsAtPlace,
-          [entryAt(segment.points, 0).at, lastOf(segment.points).at],
-        )
-      : undefined;
-  return {
-    length: segment.length,
-    bundle: {
-      segmentId: segment.id,
-      name,
-      wires: wires.map(({ wire, size }) => ({
-        wireId: wire.id,
-        outsideDiameter: size.outsideDiameter,
-      })),
-      cover,
-      coverItem,
-      heatSleeve,
-      bundle: bundle.value,
-      diameter: diameter.value,
-      leastBend: bend.value,
-      tightest: Math.min(
-        Infinity,
-        ...(segment.path?.bends.filter(isBend).map(({ radius }) => radius) ?? []),
-      ),
-      length: segment.length.value,
-      temperature: temperature.value,
-      coldest: Math.min(...wires.map(({ size }) => size.insulationClass)),
-      ambient: Math.max(...ambients),
-      crossesToEngine: segment.crossesToEngine,
-      layers: input.layers,
-      splices: input.splices,
-      check,
-      nearest: check && nearestOf(check),
-    },
-    results: [
-      derive({
-        figure: harnessFigure('segment.count', of),
-        label: `${name}, wires`,
-        formula: f.wireCount,
-        inputs: { wires: diameters },
-      }),
-      bundle,
-      diameter,
-      bend,
-      temperature,
-      ...(cover === 'none' && wires.length > 0
-        ? [
-            derive({
-              figure: harnessFigure('segment.ties', of),
-              label: `${name}, ties`,
-              formula: f.tiesOfLacing,
-              inputs: { length: segment.length },
-            }),
-          ]
-        : []),
-      ...(coverItem
-        ? [
-            derive({
-              figure: harnessFigure('segment.sleeve', of),
-              label: `${name}, size of its cover`,
-              formula: f.coverSize,
-              inputs: { nominal: fromItem(coverItem.nominal, coverItem) },
-            }),
-          ]
-        : []),
-    ],
-  };
-}

@@ -1,5 +1,5 @@
 import type { CoverItem } from '../../catalogue/index.ts';
-import type { Bundle } from './bundleStage.ts';
+import type { Bundle } from './bundle.ts';
 
 /** So much of a cover, m, for which segment, and where the build says so. */
 export interface CoverPart {

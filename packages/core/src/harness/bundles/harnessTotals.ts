@@ -12,7 +12,7 @@ import {
 import type { PlugPart } from '../connectors/plugParts.ts';
 import { harnessFigure } from '../figureNames.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
-import type { MadeBundle } from './bundleStage.ts';
+import type { MadeBundle } from './bundle.ts';
 import { coveringSeconds } from './covering.ts';
 import * as f from './formulas.ts';
 

@@ -15,7 +15,7 @@ import type { LedHarness } from '../lengths/ledHarness.ts';
 import type { LedSegment } from '../lengths/ledSegment.ts';
 import { placeNode } from '../topology/harnessNode.ts';
 import { sidesOf } from '../topology/sidesOf.ts';
-import type { Bundle } from './bundleStage.ts';
+import type { Bundle } from './bundle.ts';
 import { GROMMET } from './grommet.ts';
 import { packedDiameter } from './packedBundle.ts';
 

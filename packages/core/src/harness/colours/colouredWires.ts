@@ -55,10 +55,10 @@ export const colourText = ({ colour, stripe }: Pick<ColouredWire, 'colour' | 'st
 export function colouredWires(input: {
   readonly netlist: Pick<Netlist, 'wires'>;
   readonly connectors: readonly HarnessConnector[];
-  readonly harness: Pick<Harness, 'colours'>;
+  readonly colours: Harness['colours'];
   readonly signals: readonly Pick<VehicleSignal, 'id' | 'base' | 'stripe'>[];
 }): readonly ColouredWire[] {
-  const { netlist, connectors, harness, signals } = input;
+  const { netlist, connectors, colours, signals } = input;
   const plugOf = new Map(
     connectors.flatMap(({ id, cavities }) => cavities.map(({ node }) => [node, id] as const)),
   );
@@ -67,8 +67,8 @@ export function colouredWires(input: {
     [from, to].flatMap(({ node }) => plugOf.get(node) ?? []);
   const take = (wire: DerivedWire, pair: Pair): void => {
     for (const plug of plugsOf(wire)) {
-      const colours = taken.get(plug) ?? new Set<string>();
-      taken.set(plug, colours.add(pairKey(pair)));
+      const there = taken.get(plug) ?? new Set<string>();
+      taken.set(plug, there.add(pairKey(pair)));
     }
   };
   const found = new Map(
@@ -82,7 +82,7 @@ export function colouredWires(input: {
       const donor = found.get(from.node) ?? found.get(to.node);
       return donor ? [[id, { wireId: id, ...donor }] as const] : [];
     }),
-    ...harness.colours.map((each) => [each.wireId, each] as const),
+    ...colours.map((each) => [each.wireId, each] as const),
   ]);
   for (const wire of netlist.wires) {
     const known = settled.get(wire.id);

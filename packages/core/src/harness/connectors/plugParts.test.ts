@@ -2,20 +2,23 @@ import { describe, expect, test } from 'vitest';
 import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
 import { evaluate } from '../../evaluation/index.ts';
 import { readBuild } from '../../model/index.ts';
+import { keptParts } from '../rules/keptParts.ts';
 import { plugParts } from './plugParts.ts';
 
 const partsOf = (document: (typeof demoBuilds)[number]['document']) => {
   const { electrics, harness, led: ways } = evaluate(document, sampleCatalogue);
   const build = readBuild(document);
-  const kept = new Set(
-    [...build.devices, ...build.controllers]
-      .filter(({ state }) => state === 'kept')
-      .map(({ id }) => id),
-  );
-  const { school } = build.harness;
-  const led = new Set(ways.wires.map(({ wireId }) => wireId));
-  const read = { connectors: harness.connectors, electrics, spliced: [], led, school, kept };
-  return { ...plugParts({ ...read, catalogue: sampleCatalogue }), ...read };
+  const kept = new Set(keptParts(build));
+  const read = {
+    connectors: harness.connectors,
+    netlist: electrics.netlist,
+    wires: electrics.wires,
+    spliced: [],
+    led: ways.wires.map(({ wireId }) => wireId),
+    school: build.harness.school,
+    kept: [...kept],
+  };
+  return { ...plugParts({ ...read, catalogue: sampleCatalogue }), ...read, electrics, kept, read };
 };
 
 describe.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
@@ -87,7 +90,7 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
 
 test('a catalogue without contacts leaves them missing, each with what it is for', () => {
   const [{ document }] = demoBuilds as [(typeof demoBuilds)[number]];
-  const read = partsOf(document);
+  const { read } = partsOf(document);
   const catalogue = {
     items: sampleCatalogue.items.filter(
       (item) => item.category !== 'plug-part' || item.form !== 'contact',

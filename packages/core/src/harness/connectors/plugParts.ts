@@ -1,5 +1,6 @@
+import { addTo } from '../../numerics/index.ts';
 import type { Catalogue, PlugPartItem } from '../../catalogue/index.ts';
-import type { ElectricDesign, SizedWire, WireEnd } from '../../electrics/index.ts';
+import type { Netlist, SizedWire, WireEnd } from '../../electrics/index.ts';
 import { packedDiameter } from '../bundles/packedBundle.ts';
 import type { HarnessSchool } from '../model.ts';
 import type { HarnessConnector } from './connectorsOf.ts';
@@ -22,16 +23,21 @@ export interface MissingPlugPart {
   readonly usedFor: string;
 }
 
+/** A wire as far as its ends ask. */
+type EndedWire = Pick<SizedWire, 'wire' | 'size'>;
+
 interface Read {
   readonly connectors: readonly HarnessConnector[];
-  readonly electrics: Pick<ElectricDesign, 'wires' | 'netlist'>;
+  readonly netlist: Pick<Netlist, 'parts'>;
+  /** wires that are made here */
+  readonly wires: readonly EndedWire[];
   /** wires that a piece is spliced into, those of looms too */
-  readonly spliced: readonly SizedWire[];
+  readonly spliced: readonly EndedWire[];
   /** wires that are led through the harness, by id */
-  readonly led: ReadonlySet<string>;
+  readonly led: readonly string[];
   readonly school: HarnessSchool;
   /** parts that stay with what they have */
-  readonly kept: ReadonlySet<string>;
+  readonly kept: readonly string[];
   readonly catalogue: Catalogue;
 }
 
@@ -43,23 +49,25 @@ export const bootFor = (catalogue: Catalogue, bundle: number): PlugPartItem | un
   new PlugShelf(catalogue).round('boot', bundle);
 
 /** Everything that wires end in: housings, contacts, seals, plugs of unused cavities, boots, lugs, splices. */
-export function plugParts({ connectors, electrics, spliced, led, school, kept, catalogue }: Read): {
+export function plugParts(read: Read): {
   readonly parts: readonly PlugPart[];
   readonly missing: readonly MissingPlugPart[];
 } {
+  const { connectors, netlist, spliced, school, catalogue } = read;
+  const [led, kept] = [new Set(read.led), new Set(read.kept)];
   const shelf = new PlugShelf(catalogue);
   const parts: PlugPart[] = [];
   const missing: MissingPlugPart[] = [];
-  const ends = new Map<string, SizedWire[]>();
-  for (const wire of electrics.wires) {
+  const ends = new Map<string, EndedWire[]>();
+  for (const wire of read.wires) {
     for (const { node } of [wire.wire.from, wire.wire.to]) {
-      ends.set(node, [...(ends.get(node) ?? []), wire]);
+      addTo(ends, node, wire);
     }
   }
   const put = (
     item: PlugPartItem | undefined,
     words: string,
-    { name, path, of }: { name: string; path: readonly string[]; of: readonly SizedWire[] },
+    { name, path, of }: { name: string; path: readonly string[]; of: readonly EndedWire[] },
     quantity = 1,
   ): void => {
     if (quantity <= 0) return;
@@ -101,9 +109,9 @@ export function plugParts({ connectors, electrics, spliced, led, school, kept, c
     }
   }
   const partOf = new Map(
-    electrics.netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
+    netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
   );
-  const single = (end: WireEnd, sized: SizedWire): void => {
+  const single = (end: WireEnd, sized: EndedWire): void => {
     const { size } = sized;
     const part = partOf.get(end.node);
     if (inPlug.has(end.node) || !part || kept.has(part.id) || part.sort === 'signal') return;
@@ -116,7 +124,7 @@ export function plugParts({ connectors, electrics, spliced, led, school, kept, c
       put(contact, `contact ${HOLDER_FAMILY} for ${words}`, use);
     }
   };
-  for (const wire of electrics.wires) {
+  for (const wire of read.wires) {
     single(wire.wire.from, wire);
     single(wire.wire.to, wire);
   }
@@ -125,7 +133,7 @@ export function plugParts({ connectors, electrics, spliced, led, school, kept, c
   for (const sized of spliced) {
     splice(2 * sized.size.area, { name: sized.wire.name, path: ['harness'], of: [sized] });
   }
-  for (const { sort, name, pins } of electrics.netlist.parts) {
+  for (const { sort, name, pins } of netlist.parts) {
     if (sort !== 'splice') continue;
     const of = pins.flatMap(({ node }) => ends.get(node) ?? []);
     splice(

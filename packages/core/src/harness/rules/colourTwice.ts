@@ -1,3 +1,4 @@
+import { addTo } from '../../numerics/index.ts';
 import type { BuildFinding } from '../../model/index.ts';
 import { pairKey } from '../colours/colouredWires.ts';
 import type { HarnessRule } from '../checked.ts';
@@ -13,7 +14,7 @@ export const colourTwice: HarnessRule = {
     for (const coloured of harness.colours) {
       const wire = wires.get(coloured.wireId);
       for (const end of wire ? [wire.from, wire.to] : []) {
-        atNode.set(end.node, [...(atNode.get(end.node) ?? []), coloured]);
+        addTo(atNode, end.node, coloured);
       }
     }
     return harness.connectors.flatMap((connector): BuildFinding[] => {

@@ -4,5 +4,5 @@ import type { Build } from '../../model/index.ts';
 export const keptParts = ({
   devices,
   controllers,
-}: Pick<Build, 'devices' | 'controllers'>): ReadonlySet<string> =>
-  new Set([...devices, ...controllers].filter(({ state }) => state === 'kept').map(({ id }) => id));
+}: Pick<Build, 'devices' | 'controllers'>): readonly string[] =>
+  [...devices, ...controllers].filter(({ state }) => state === 'kept').map(({ id }) => id);

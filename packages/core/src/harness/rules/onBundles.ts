@@ -1,5 +1,5 @@
 import type { BuildFinding } from '../../model/index.ts';
-import type { Bundle } from '../bundles/bundleStage.ts';
+import type { Bundle } from '../bundles/bundle.ts';
 import type { HarnessChecked, HarnessRule } from '../checked.ts';
 import type { LedSegment } from '../lengths/ledSegment.ts';
 

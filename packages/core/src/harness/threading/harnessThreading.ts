@@ -1,6 +1,8 @@
 import type { Catalogue } from '../../catalogue/index.ts';
+import { groupBy } from '../../numerics/index.ts';
 import type { BoughtHarness } from '../../model/index.ts';
-import type { Bundle, HarnessDesign } from '../bundles/bundleStage.ts';
+import type { Bundle } from '../bundles/bundle.ts';
+import type { HarnessDesign } from '../bundles/bundleStage.ts';
 import { bootFor } from '../connectors/plugParts.ts';
 import { plugDiameter } from '../connectors/plugSize.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
@@ -51,14 +53,19 @@ function bootsOf(
   catalogue: Catalogue,
 ): readonly Opening[] {
   const bundleOf = new Map(bundles.map((bundle) => [bundle.segmentId, bundle]));
+  const plugsAt = groupBy(connectors, ({ placementId }) => placementId);
+  const ends = segments.flatMap(({ id, from, to }) => [
+    { id, node: from },
+    { id, node: to },
+  ]);
+  const endingAt = groupBy(ends, ({ node }) => node);
   return connectors.flatMap((plug): Opening[] => {
-    const node = placeNode(plug.placementId);
-    const ending = segments.filter(({ from, to }) => from === node || to === node);
+    const ending = endingAt.get(placeNode(plug.placementId)) ?? [];
     const [only] = ending;
     // Where several segments or plugs meet at one place nobody knows which of them is booted.
-    const alone = connectors.filter(({ placementId }) => placementId === plug.placementId);
+    const alone = plugsAt.get(plug.placementId)?.length === 1;
     const bundle = only && bundleOf.get(only.id);
-    if (ending.length !== 1 || alone.length !== 1 || !only || !bundle?.layers) return [];
+    if (ending.length !== 1 || !alone || !only || !bundle?.layers) return [];
     const boot = plug.family === 'round bulkhead' ? undefined : bootFor(catalogue, bundle.bundle);
     if (!boot) return [];
     return [

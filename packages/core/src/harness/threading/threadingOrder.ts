@@ -1,5 +1,5 @@
 import { type NodeKey, placeNode } from '../topology/harnessNode.ts';
-import { sidesOf } from '../topology/sidesOf.ts';
+import { sidesIn } from '../topology/sidesOf.ts';
 
 /** Something that a part of the harness has to be put through: a sleeve that is no split one, a hole, or a boot. */
 export interface Opening {
@@ -67,17 +67,20 @@ export function threadingOrder(input: {
   const { segments, openings, plugs, rootPlacementId } = input;
   const root = placeNode(rootPlacementId);
   const far = distancesFrom(root, segments);
+  const sidesOf = sidesIn(segments);
+  const byId = new Map(segments.map((segment) => [segment.id, segment]));
+  const nodeOf = new Map(plugs.map(({ id, placementId }) => [id, placeNode(placementId)]));
   const threaded = openings.map((opening): Threaded & { readonly away: number } => {
-    const sides = sidesOf(opening.segmentId, segments);
+    const sides = sidesOf(opening.segmentId);
     const [near, other] = sides[0].has(root) ? sides : ([sides[1], sides[0]] as const);
     const at = (nodes: ReadonlySet<NodeKey>): readonly ThreadedPlug[] =>
-      plugs.filter(({ placementId }) => nodes.has(placeNode(placementId)));
+      plugs.filter(({ id }) => nodes.has(nodeOf.get(id) ?? ''));
     const beyond = tooWide(at(other), opening);
     const before = tooWide(at(near), opening);
     const isFixed = ({ fixed }: ThreadedPlug): boolean => fixed;
     const fromFarEnd = !beyond.some(isFixed);
     const blocked = !fromFarEnd && before.some(isFixed);
-    const segment = segments.find(({ id }) => id === opening.segmentId);
+    const segment = byId.get(opening.segmentId);
     const away = Math.min(
       far.get(segment?.from ?? '') ?? Infinity,
       far.get(segment?.to ?? '') ?? Infinity,

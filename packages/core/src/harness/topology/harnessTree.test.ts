@@ -79,6 +79,22 @@ describe('ways through a tree', () => {
     );
   });
 
+  test('are the same where a detour closes a loop that is longer than every way', () => {
+    const share = fc.double({ min: 0.01, max: 0.99, noNaN: true });
+    fc.assert(
+      fc.property(trees, fc.nat(), share, fc.nat(), (segments, a, s, b) => {
+        const detour = { id: 'detour', from: 'n0', to: 'n1', length: 1e6 };
+        const from = { segmentId: segments[a % segments.length]!.id, share: s };
+        const to = { node: `n${b % (segments.length + 1)}` };
+        const way = new HarnessTree(segments).way(from, to)!;
+        const round = new HarnessTree([...segments, detour]).way(from, to)!;
+        expect(round.parts).toEqual(way.parts);
+        expect(round.through).toEqual(way.through);
+        expect(round.length).toBeCloseTo(way.length, 9);
+      }),
+    );
+  });
+
   test('a segment more closes a loop, and only that one does', () => {
     fc.assert(
       fc.property(trees, fc.nat(), fc.nat(), (segments, a, b) => {

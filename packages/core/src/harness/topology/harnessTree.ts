@@ -33,6 +33,29 @@ interface Step {
   readonly to: NodeKey;
 }
 
+/** A node from which a way may begin, and the stretch that leads there, with its length m. */
+interface Door {
+  readonly node: NodeKey;
+  readonly part: WayPart | undefined;
+  readonly cost: number;
+}
+
+/** A way from node to node: its stretches and its nodes in order. */
+interface Passage {
+  readonly parts: readonly WayPart[];
+  readonly nodes: readonly NodeKey[];
+  readonly length: number;
+}
+
+/** Where a node hangs in a harness without loops: the step towards its root. */
+interface Hung {
+  readonly up: Step | undefined;
+  readonly depth: number;
+}
+
+const along = ({ id, from }: TreeSegment, start: NodeKey): WayPart =>
+  start === from ? { segmentId: id, from: 0, to: 1 } : { segmentId: id, from: 1, to: 0 };
+
 /** The segments of a harness as a graph: ways through it, what hangs together, what closes a loop. */
 export class HarnessTree {
   private readonly steps = new Map<NodeKey, Step[]>();
@@ -40,6 +63,7 @@ export class HarnessTree {
   private readonly numbers = new Map<NodeKey, number>();
   private readonly nodes: NodeKey[] = [];
   private readonly ways = new Map<NodeKey, Map<NodeKey, HarnessWay | undefined>>();
+  private readonly hung: ReadonlyMap<NodeKey, Hung> | undefined;
 
   constructor(readonly segments: readonly TreeSegment[]) {
     for (const segment of segments) {
@@ -47,6 +71,26 @@ export class HarnessTree {
       this.stepsAt(segment.from).push({ segment, to: segment.to });
       this.stepsAt(segment.to).push({ segment, to: segment.from });
     }
+    this.hung = this.loops().length === 0 ? this.hangUp() : undefined;
+  }
+
+  /** Every node under the first of its own that has a name: there is one way to each. */
+  private hangUp(): ReadonlyMap<NodeKey, Hung> {
+    const hung = new Map<NodeKey, Hung>();
+    for (const root of this.nodes) {
+      if (hung.has(root)) continue;
+      hung.set(root, { up: undefined, depth: 0 });
+      const open = [root];
+      for (let node = open.pop(); node !== undefined; node = open.pop()) {
+        const depth = (hung.get(node)?.depth ?? 0) + 1;
+        for (const { segment, to } of this.steps.get(node) ?? []) {
+          if (hung.has(to)) continue;
+          hung.set(to, { up: { segment, to: node }, depth });
+          open.push(to);
+        }
+      }
+    }
+    return hung;
   }
 
   private stepsAt(node: NodeKey): Step[] {
@@ -74,7 +118,7 @@ export class HarnessTree {
   }
 
   /** Nodes from which a way may begin at a point, with the stretch that leads there. */
-  private doors(point: TreePoint): { node: NodeKey; part: WayPart | undefined; cost: number }[] {
+  private doors(point: TreePoint): Door[] {
     if ('node' in point) {
       return this.has(point.node) ? [{ node: point.node, part: undefined, cost: 0 }] : [];
     }
@@ -107,13 +151,48 @@ export class HarnessTree {
 
   private search(a: TreePoint, b: TreePoint): HarnessWay | undefined {
     const direct = this.within(a, b);
-    const ends = new Map(this.doors(b).map((door) => [door.node, door]));
+    const [starts, ends] = [this.doors(a), this.doors(b)];
+    const found = this.hung ? this.inTree(starts, ends, this.hung) : this.inGraph(starts, ends);
+    if (direct && (!found || direct.length <= found.length)) return direct;
+    if (!found) return undefined;
+    const parts = [...found.parts];
+    const start = starts.find(({ node }) => node === found.nodes[0])?.part;
+    const end = ends.find(({ node }) => node === found.nodes.at(-1))?.part;
+    if (start && start.from !== start.to) parts.unshift(start);
+    if (end && end.from !== end.to) parts.push({ ...end, from: end.to, to: end.from });
+    const isEnd = (node: NodeKey): boolean =>
+      ('node' in a && a.node === node) || ('node' in b && b.node === node);
+    return { parts, through: found.nodes.filter((node) => !isEnd(node)), length: found.length };
+  }
+
+  /** The shortest passage from a door to another where no segment closes a loop. */
+  private inTree(
+    starts: readonly Door[],
+    ends: readonly Door[],
+    hung: ReadonlyMap<NodeKey, Hung>,
+  ): Passage | undefined {
+    let best: Passage | undefined;
+    for (const start of starts) {
+      for (const end of ends) {
+        const passage = between(start.node, end.node, hung);
+        // Out by one end of a segment and back over it is no way.
+        const within = [start.part?.segmentId, end.part?.segmentId];
+        if (!passage || passage.parts.some(({ segmentId }) => within.includes(segmentId))) continue;
+        const length = start.cost + passage.length + end.cost;
+        if (!best || length < best.length) best = { ...passage, length };
+      }
+    }
+    return best;
+  }
+
+  /** The shortest passage from a door to another over whatever segments there are. */
+  private inGraph(starts: readonly Door[], doors: readonly Door[]): Passage | undefined {
+    const ends = new Map(doors.map((door) => [door.node, door]));
     const far = new Map<NodeKey, number>();
     const cameBy = new Map<NodeKey, { readonly from: NodeKey; readonly segment: TreeSegment }>();
-    const starts = new Map(this.doors(a).map((door) => [door.node, door]));
     const open = new MinHeap();
     const numberOf = (node: NodeKey): number => this.numbers.get(node) ?? 0;
-    for (const { node, cost } of starts.values()) {
+    for (const { node, cost } of starts) {
       far.set(node, cost);
       open.push(numberOf(node), cost);
     }
@@ -131,28 +210,16 @@ export class HarnessTree {
         open.push(numberOf(to), next);
       }
     }
-    if (direct && (!best || direct.length <= best.cost)) return direct;
     if (!best) return undefined;
     const parts: WayPart[] = [];
     const nodes: NodeKey[] = [best.node];
     let first = best.node;
     for (let came = cameBy.get(first); came; came = cameBy.get(first)) {
-      const forward = came.segment.from === came.from;
-      parts.unshift({
-        segmentId: came.segment.id,
-        from: forward ? 0 : 1,
-        to: forward ? 1 : 0,
-      });
+      parts.unshift(along(came.segment, came.from));
       first = came.from;
       nodes.unshift(first);
     }
-    const start = starts.get(first)?.part;
-    const end = ends.get(best.node)?.part;
-    if (start && start.from !== start.to) parts.unshift(start);
-    if (end && end.from !== end.to) parts.push({ ...end, from: end.to, to: end.from });
-    const isEnd = (node: NodeKey): boolean =>
-      ('node' in a && a.node === node) || ('node' in b && b.node === node);
-    return { parts, through: nodes.filter((node) => !isEnd(node)), length: best.cost };
+    return { parts, nodes, length: best.cost };
   }
 
   /** The way between two points of one segment along it. */
@@ -185,4 +252,35 @@ export class HarnessTree {
       return false;
     });
   }
+}
+
+/** The passage between two nodes of a harness without loops: up from both until they meet. */
+function between(a: NodeKey, b: NodeKey, hung: ReadonlyMap<NodeKey, Hung>): Passage | undefined {
+  const [there, back]: [WayPart[], WayPart[]] = [[], []];
+  const [begun, ended]: [NodeKey[], NodeKey[]] = [[a], [b]];
+  let [left, right] = [a, b];
+  let length = 0;
+  while (left !== right) {
+    const [one, other] = [hung.get(left), hung.get(right)];
+    if (!one || !other) return undefined;
+    const fromLeft = one.depth >= other.depth;
+    const up = fromLeft ? one.up : other.up;
+    if (!up) return undefined;
+    length += up.segment.length;
+    if (fromLeft) {
+      there.push(along(up.segment, left));
+      left = up.to;
+      begun.push(left);
+    } else {
+      back.push(along(up.segment, up.to));
+      right = up.to;
+      ended.push(right);
+    }
+  }
+  ended.pop();
+  return {
+    parts: [...there, ...back.reverse()],
+    nodes: [...begun, ...ended.reverse()],
+    length,
+  };
 }

@@ -7,30 +7,41 @@ interface Joint {
   readonly to: NodeKey;
 }
 
-/** The nodes on both sides of a segment: those that hang on its beginning, and on its end. */
-export function sidesOf(
-  segmentId: string,
-  segments: readonly Joint[],
-): readonly [ReadonlySet<NodeKey>, ReadonlySet<NodeKey>] {
-  const cut = segments.find(({ id }) => id === segmentId);
-  const nextTo = new Map<NodeKey, NodeKey[]>();
+/** Nodes that hang on the beginning of a segment, and on its end. */
+export type Sides = readonly [ReadonlySet<NodeKey>, ReadonlySet<NodeKey>];
+
+/** The nodes on both sides of each segment. */
+export function sidesIn(segments: readonly Joint[]): (segmentId: string) => Sides {
+  const byId = new Map(segments.map((segment) => [segment.id, segment]));
+  const nextTo = new Map<NodeKey, { readonly node: NodeKey; readonly by: string }[]>();
+  const join = (from: NodeKey, node: NodeKey, by: string): void => {
+    const there = nextTo.get(from);
+    if (there) there.push({ node, by });
+    else nextTo.set(from, [{ node, by }]);
+  };
   for (const { id, from, to } of segments) {
-    if (id === segmentId) continue;
-    nextTo.set(from, [...(nextTo.get(from) ?? []), to]);
-    nextTo.set(to, [...(nextTo.get(to) ?? []), from]);
+    join(from, to, id);
+    join(to, from, id);
   }
-  const reach = (start: NodeKey | undefined): ReadonlySet<NodeKey> => {
+  const reach = (start: NodeKey | undefined, cut: string): ReadonlySet<NodeKey> => {
     if (start === undefined) return new Set();
     const found = new Set([start]);
     const open = [start];
     for (let node = open.pop(); node !== undefined; node = open.pop()) {
       for (const next of nextTo.get(node) ?? []) {
-        if (found.has(next)) continue;
-        found.add(next);
-        open.push(next);
+        if (next.by === cut || found.has(next.node)) continue;
+        found.add(next.node);
+        open.push(next.node);
       }
     }
     return found;
   };
-  return [reach(cut?.from), reach(cut?.to)];
+  return (segmentId) => {
+    const cut = byId.get(segmentId);
+    return [reach(cut?.from, segmentId), reach(cut?.to, segmentId)];
+  };
 }
+
+/** The nodes on both sides of one segment. */
+export const sidesOf = (segmentId: string, segments: readonly Joint[]): Sides =>
+  sidesIn(segments)(segmentId);

@@ -1,0 +1,46 @@
+import type { Placement } from '../../model/index.ts';
+import { keptByValue } from '../../numerics/index.ts';
+import type { Sourced } from '../../results/index.ts';
+import { type BestLength, bestLength } from '../../vehicle/index.ts';
+import { electricsFigure } from '../figureNames.ts';
+import type { DerivedWire } from '../netlist/derivedWire.ts';
+import type { WireBook } from './wireBook.ts';
+
+/** How long a wire between two places is, as far as it is known. */
+const lengthOf = keptByValue(
+  (
+    wire: DerivedWire,
+    from: Placement,
+    to: Placement,
+    onMap: Sourced<number> | undefined,
+  ): BestLength => {
+    const of = { wire: wire.id };
+    return bestLength({
+      figures: {
+        length: electricsFigure('wire.length', of),
+        mapLength: electricsFigure('wire.mapLength', of),
+      },
+      label: wire.name,
+      length: wire.decision?.length ?? { typed: null, measured: null },
+      from,
+      to,
+      path: ['power', 'wireDecisions', wire.id, 'length'],
+      onMap,
+    });
+  },
+);
+
+/** The lengths of the wires of a network, m. */
+export class NetworkLengths {
+  constructor(
+    private readonly book: WireBook,
+    /** lengths of wires that are led through the harness, by wire */
+    private readonly led: Readonly<Record<string, Sourced<number>>>,
+  ) {}
+
+  /** The best known length of a wire with its figures; throws NotFound for a place that is not there. */
+  of(wire: DerivedWire): BestLength {
+    const from = this.book.placeOf(wire.from.placementId);
+    return lengthOf(wire, from, this.book.placeOf(wire.to.placementId), this.led[wire.id]);
+  }
+}
