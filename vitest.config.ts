@@ -44,6 +44,7 @@ export default defineConfig({
       {
         test: {
           ...patient,
+          ...shared,
           name: 'web',
           root: 'apps/web',
           include: ['src/**/*.test.{ts,tsx}'],

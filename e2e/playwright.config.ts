@@ -7,8 +7,8 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 15_000 },
   fullyParallel: false,
-  // One: what a page works out takes a core of its own, and two pages would wait for each other.
-  workers: 1,
+  // A page, its worker and its server take turns: two at a time keep both cores at work.
+  workers: 2,
   retries: 0,
   reporter: [['line'], ['json']],
   use: {

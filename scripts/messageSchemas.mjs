@@ -44,6 +44,7 @@ const messages = [
   'KeepItemMessage',
   'KeptItemReply',
   'LiveEvent',
+  'PairMessage',
   'PairingMessage',
   'PairingReply',
   'RecordMessage',

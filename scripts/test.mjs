@@ -31,15 +31,17 @@ const step = async (name, command, args) => counted(name, await ended(command, a
 
 installPackages();
 ensureChromium();
-// The driver is compiled beside what does not need it: both take their minutes.
+// Two things at a time: the driver is compiled beside what does not need it.
 const driver = ended(process.execPath, [driverScript]);
 await step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-await step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-if (!(await driver)) process.exit(1);
 compile();
-// What reads what was compiled, two at a time.
 await Promise.all([
   (async () => {
+    await step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
+    await step('types of the web app', bin('tsc'), ['-p', 'apps/web']);
+  })(),
+  (async () => {
+    if (!(await driver)) process.exit(1);
     await step('boundaries', bin('depcruise'), [
       '--config',
       '.dependency-cruiser.cjs',
@@ -50,7 +52,6 @@ await Promise.all([
     ]);
     await step('types of the browser tests', bin('tsc'), ['-p', 'e2e']);
   })(),
-  step('types of the web app', bin('tsc'), ['-p', 'apps/web']),
 ]);
 buildWeb();
 

@@ -1,4 +1,4 @@
-import { type CutLine, type UnitSystem, benchLength, reelList } from '@brookrain/core';
+import { type CutLine, type ReelLine, type UnitSystem, benchLength } from '@brookrain/core';
 import type { SheetPage } from './sheetPage.ts';
 
 /** Wires as they are cut, by size and colour, with room to tick; then how much of each is needed. */
@@ -6,9 +6,10 @@ export function writeCutList(input: {
   sheet: Pick<SheetPage, 'title' | 'text' | 'heading' | 'table' | 'finish'>;
   buildName: string;
   lines: readonly CutLine[];
+  reels: readonly ReelLine[];
   units: UnitSystem;
 }): void {
-  const { sheet, buildName, lines, units } = input;
+  const { sheet, buildName, lines, reels, units } = input;
   const total = lines.reduce((sum, { length }) => sum + length, 0);
   sheet.title('Cut list', `${buildName} · wires by size and colour, the longest first`);
   sheet.text(
@@ -40,16 +41,22 @@ export function writeCutList(input: {
   sheet.heading('From the reels');
   sheet.table(
     [
-      { title: 'Size', width: 80 },
-      { title: 'Colour', width: 120 },
-      { title: 'Wires', width: 60, align: 'right' },
-      { title: 'In all', width: 90, align: 'right' },
+      { title: 'Size', width: 52 },
+      { title: 'Colour', width: 80 },
+      { title: 'Wires', width: 40, align: 'right' },
+      { title: 'In all', width: 60, align: 'right' },
+      { title: 'Buy', width: 56, align: 'right' },
+      { title: 'Wires cut from each length', width: 190 },
     ],
-    reelList(lines).map(({ size, colour, wires, length }) => [
+    reels.map(({ size, colour, wires, length, bought, lengths }) => [
       size,
       colour,
       `${wires}`,
       benchLength(length, units),
+      benchLength(bought, units),
+      lengths
+        .map((each) => `${benchLength(each.length, units)}: ${each.wires.join(' ')}`)
+        .join('; '),
     ]),
   );
   sheet.finish();

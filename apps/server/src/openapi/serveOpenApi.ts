@@ -8,6 +8,27 @@ import type { Request, Response } from 'express';
 /** Schemas of the messages, generated from the contract by `npm run generate`. */
 const schemasFile = fileURLToPath(new URL('../../openapi/schemas.json', import.meta.url));
 
+/** What the door of the workshop answers, which stands before all routes. */
+const pairing: OpenAPIObject['paths'][string] = {
+  post: {
+    operationId: 'pair',
+    summary: 'Pairs a device of the workshop network by a code of one use',
+    tags: ['service'],
+    requestBody: {
+      required: true,
+      description: 'The code as the computer shows it, and what the device is called',
+      content: { 'application/json': { schema: { $ref: '#/components/schemas/PairMessage' } } },
+    },
+    responses: {
+      201: { description: 'Paired: the cookie of the device is set' },
+      400: { description: 'No code, or no name' },
+      403: { description: 'A code that is not good, or no longer' },
+      409: { description: 'Too many devices are paired' },
+      429: { description: 'Too many wrong codes' },
+    },
+  },
+};
+
 /** The description of every route with its messages. */
 export function openApiDocument(app: INestApplication): OpenAPIObject {
   const config = new DocumentBuilder()
@@ -26,7 +47,8 @@ export function openApiDocument(app: INestApplication): OpenAPIObject {
   const schemas = JSON.parse(readFileSync(schemasFile, 'utf8')) as NonNullable<
     NonNullable<OpenAPIObject['components']>['schemas']
   >;
-  return { ...document, components: { ...document.components, schemas } };
+  const paths = { ...document.paths, '/api/pair': pairing };
+  return { ...document, paths, components: { ...document.components, schemas } };
 }
 
 /** Serves the description under /api/openapi.json; it is made on the first request. */

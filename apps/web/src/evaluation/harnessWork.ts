@@ -9,6 +9,7 @@ import {
   type MakingSheet,
   type MovedHarness,
   type PlacesProgress,
+  type ReelLine,
   type SegmentSheet,
   type ThreadingOrder,
   type ToldBoard,
@@ -24,6 +25,7 @@ import {
   proposeHarness,
   proposedSplices,
   readBuild,
+  reelList,
   segmentSheet,
   toldBoards,
   withValueAt,
@@ -74,6 +76,10 @@ export const harnessWork = (
       ambientHot: brief.ambientHot.value,
       catalogue: catalogueNow(),
     });
+  },
+  /** Which lengths of wire are bought, and which wires are cut from each. */
+  reels(document: BuildDocument): readonly ReelLine[] {
+    return reelList(evaluationOf(document));
   },
   /** Wires and plugs as they are made at the bench. */
   making(document: BuildDocument): MakingSheet {

@@ -41,33 +41,32 @@ const builds: readonly [string, BuildDocument][] = [
 ];
 
 describe.each(builds)('of %s', (_name, build) => {
-  test.each(screens)('%s shows numbers, not holes', async (title, page) => {
-    renderInBuild(build, page);
-    expect(await screen.findByRole('heading', { level: 1, name: title })).toBeTruthy();
-    const text = document.body.textContent;
-    expect(text).not.toMatch(/NaN|undefined|Infinity|\[object/);
-    expect(text).not.toMatch(/\{\w+\}/);
-    expect(text).not.toContain('not solved');
-  });
-
-  test.each(screens)('%s names each of its fields and buttons', async (title, page) => {
-    renderInBuild(build, page);
-    await screen.findByRole('heading', { level: 1, name: title });
-    const controls = [
-      ...screen.queryAllByRole('textbox'),
-      ...screen.queryAllByRole('combobox'),
-      ...screen.queryAllByRole('button'),
-    ];
-    for (const list of screen.queryAllByRole('combobox')) {
-      expect(list.textContent.trim(), list.outerHTML).not.toBe('');
-    }
-    const nameless = controls.filter((control) => {
-      const label = 'labels' in control ? (control as HTMLInputElement).labels?.[0] : undefined;
-      const named = control.getAttribute('aria-label') ?? label?.textContent ?? control.textContent;
-      return named?.trim() === '';
-    });
-    expect(nameless.map((control) => control.outerHTML)).toEqual([]);
-  });
+  test.each(screens)(
+    '%s shows numbers, not holes, and names its fields and buttons',
+    async (title, page) => {
+      renderInBuild(build, page);
+      expect(await screen.findByRole('heading', { level: 1, name: title })).toBeTruthy();
+      const text = document.body.textContent;
+      expect(text).not.toMatch(/NaN|undefined|Infinity|\[object/);
+      expect(text).not.toMatch(/\{\w+\}/);
+      expect(text).not.toContain('not solved');
+      const controls = [
+        ...screen.queryAllByRole('textbox'),
+        ...screen.queryAllByRole('combobox'),
+        ...screen.queryAllByRole('button'),
+      ];
+      for (const list of screen.queryAllByRole('combobox')) {
+        expect(list.textContent.trim(), list.outerHTML).not.toBe('');
+      }
+      const nameless = controls.filter((control) => {
+        const label = 'labels' in control ? (control as HTMLInputElement).labels?.[0] : undefined;
+        const named =
+          control.getAttribute('aria-label') ?? label?.textContent ?? control.textContent;
+        return named?.trim() === '';
+      });
+      expect(nameless.map((control) => control.outerHTML)).toEqual([]);
+    },
+  );
 });
 
 describe('a fuse against its wire', () => {

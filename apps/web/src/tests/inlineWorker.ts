@@ -1,6 +1,16 @@
 import { expose } from 'comlink';
 import { evaluationWork } from '../evaluation/evaluationWork.ts';
 
+let prepare = (): void => undefined;
+
+/** What is done before the worker is asked the next time. */
+export const beforeAsked = (task: () => void): void => {
+  prepare = () => {
+    prepare = (): void => undefined;
+    task();
+  };
+};
+
 /** The worker's work in the same thread, behind the same messages: jsdom has no workers. */
 class InlineWorker {
   private readonly port: MessagePort;
@@ -11,6 +21,7 @@ class InlineWorker {
     port1.start();
   }
   postMessage(message: unknown, transfer: Transferable[] = []): void {
+    prepare();
     this.port.postMessage(message, transfer);
   }
   addEventListener(type: 'message', listener: (event: MessageEvent) => void): void {

@@ -3,7 +3,10 @@ import {
   BadInput,
   type BuildCommand,
   type BuildDocument,
+  type Evaluation,
+  type Evaluator,
   applyCommand,
+  createEvaluator,
   readBuild,
   rules,
   sampleCatalogue,
@@ -15,13 +18,19 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { MemoryRouter } from 'react-router';
 import { BuildContext, type EditOutcome } from '../build/BuildContext.ts';
 import { noLadder, shownFigures } from '../build/shownEvaluation.ts';
+import { beforeAsked } from './inlineWorker.ts';
 import { evaluationWork } from '../evaluation/evaluationWork.ts';
-import { createEvaluator } from '@brookrain/core';
 
 // Generous: tests run beside each other on slow shared cores.
 configure({ asyncUtilTimeout: 20_000 });
 
-const evaluator = createEvaluator();
+const evaluators = new Map<string, Evaluator>();
+/** What a build comes to, after the last one of its name. */
+function evaluated(document: BuildDocument): Evaluation {
+  const evaluator = evaluators.get(document.name) ?? createEvaluator();
+  evaluators.set(document.name, evaluator);
+  return evaluator.evaluate(document, sampleCatalogue);
+}
 const nothing = (): void => undefined;
 
 /** What was done to a build in a test. */
@@ -34,11 +43,12 @@ export interface Edited {
 function InBuild({ edited, children }: { edited: Edited; children: ReactNode }) {
   const [document, setDocument] = useState(edited.document);
   const evaluation = useMemo(() => {
-    const whole = evaluator.evaluate(document, sampleCatalogue);
     // What the hooks ask of the worker is about the build that it evaluated last.
-    evaluationWork.setCatalogue(sampleCatalogue);
-    evaluationWork.evaluate('test', document);
-    return toldEvaluation(whole);
+    beforeAsked(() => {
+      evaluationWork.setCatalogue(sampleCatalogue);
+      evaluationWork.evaluate('test', document);
+    });
+    return toldEvaluation(evaluated(document));
   }, [document]);
   const edit = (command: BuildCommand): EditOutcome => {
     try {

@@ -1,5 +1,4 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../evaluation/index.ts';
 import { cutList, demoBuilds, sampleCatalogue } from '../exchange/index.ts';
 import { makingSheet } from './making/makingSheet.ts';
 import { type RecordEntry, TAKEN_BACK, standingEntries } from './record/recordEntry.ts';
@@ -7,6 +6,7 @@ import { readBuild } from '../model/index.ts';
 import { vectorOf } from '../vehicle/index.ts';
 import { buzzOut } from './recheck/buzzOut.ts';
 import { secondReading } from './recheck/secondReading.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 let count = 0;
 const entry = (
@@ -46,7 +46,7 @@ describe('a record', () => {
 describe.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
   'what is made of %s',
   (_, document) => {
-    const evaluation = evaluate(document, sampleCatalogue);
+    const evaluation = evaluated(document);
     const { led, harness, electrics } = evaluation;
     const sheet = makingSheet({ led, harness, electrics, catalogue: sampleCatalogue });
 
@@ -164,7 +164,7 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       const { order } = secondReading(sheet, [], 7);
       const [first, second] = order;
       const entries = [
-        entry('read', first!.wire.id, { from: first!.from.node, to: 'nowhere' }),
+        entry('read', first!.wire.id, { from: first!.from.node, to: null }),
         entry('read', second!.wire.id, { from: first!.from.node, to: second!.to.node }),
       ];
       const { disagreements } = secondReading(sheet, entries, 7);

@@ -2,16 +2,17 @@ import { describe, expect, test } from 'vitest';
 import { type BuildDocument, withValueAt } from '../model/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { caseNames, railsOf } from '../fuel/index.ts';
-import { createEvaluator, evaluate } from './evaluate.ts';
+import { createEvaluator } from './evaluate.ts';
 import { figuresOf } from './figures/documentedFigures.ts';
 import { limitLadder } from './ladder.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 const valuesOf = (build: BuildDocument): Map<string, number> =>
-  new Map(evaluate(build, sampleCatalogue).results.map((r) => [r.key, r.value]));
+  new Map(evaluated(build).results.map((r) => [r.key, r.value]));
 const e85 = withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' });
 
 describe.each(demoBuilds.map((d) => [d.id, d.document] as const))('cases of %s', (_id, build) => {
-  const evaluation = evaluate(build, sampleCatalogue);
+  const evaluation = evaluated(build);
   const values = new Map(evaluation.results.map((r) => [r.key, r.value]));
   const fluid = evaluation.fluids[0]!;
 
@@ -89,8 +90,7 @@ describe('figures of the ladder', () => {
 });
 
 describe('the way to the regulator', () => {
-  const idsOf = (build: BuildDocument): string[] =>
-    evaluate(build, sampleCatalogue).findings.map((f) => f.id);
+  const idsOf = (build: BuildDocument): string[] => evaluated(build).findings.map((f) => f.id);
   const high = withValueAt(lantern, 'placements.coarse-filter.z', { value: 0.62, unit: 'mm' });
   const hot = (kelvin: number): BuildDocument =>
     withValueAt(
@@ -101,9 +101,7 @@ describe('the way to the regulator', () => {
 
   test('warns where the coarse filter lies higher than the pump, stops when it boils there', () => {
     const warm = hot(319.4);
-    const finding = evaluate(warm, sampleCatalogue).findings.find(
-      (f) => f.id === 'vapour.run:main',
-    )!;
+    const finding = evaluated(warm).findings.find((f) => f.id === 'vapour.run:main')!;
     expect(finding.severity).toBe('warn');
     expect(finding.where).toEqual({ stage: 'circuit', circuit: 'main', element: 'coarse' });
     expect(finding.measured!.value).toBeCloseTo(
@@ -114,9 +112,7 @@ describe('the way to the regulator', () => {
       ),
       6,
     );
-    const boiling = evaluate(hot(324), sampleCatalogue).findings.find(
-      (f) => f.id === 'vapour.run:main',
-    )!;
+    const boiling = evaluated(hot(324)).findings.find((f) => f.id === 'vapour.run:main')!;
     expect(boiling.severity).toBe('stop');
     expect(idsOf(hot(300))).not.toContain('vapour.run:main');
   });

@@ -4,8 +4,9 @@ import { applyCommand } from './commands/applyCommand.ts';
 import { withEndsAlong } from './commands/withEndsAlong.ts';
 import { lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { type SetWish, startCheapestSet } from './cheapestSet.ts';
-import { createEvaluator, evaluate } from './evaluate.ts';
+import { createEvaluator } from './evaluate.ts';
 import { smallestLines } from '../fuel/index.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 const found = (build: BuildDocument, wish: Partial<SetWish> = {}) => {
   const search = startCheapestSet(createEvaluator().check(build, sampleCatalogue), {
@@ -19,7 +20,7 @@ const found = (build: BuildDocument, wish: Partial<SetWish> = {}) => {
 };
 const troubles = (build: BuildDocument): Set<string> =>
   new Set(
-    evaluate(build, sampleCatalogue)
+    evaluated(build)
       .findings.filter((f) => f.severity !== 'note')
       .map((f) => f.id),
   );
@@ -34,7 +35,7 @@ describe('the cheapest set', () => {
       expect([...troubles(next)].filter((id) => !before.has(id))).toHaveLength(
         answer.brings.length,
       );
-      const margin = evaluate(next, sampleCatalogue).fluids[0]!.peak!.margin;
+      const margin = evaluated(next).fluids[0]!.peak!.margin;
       expect(margin).toBeGreaterThanOrEqual(0.2);
       expect(margin).toBeCloseTo(answer.pumpMargin, 9);
       expect(answer.price).toBeLessThanOrEqual(answer.priceNow + 1e-9);
@@ -86,7 +87,7 @@ describe('the cheapest set', () => {
     );
     const answer = found(e85);
     if (answer.state === 'none') throw new Error(answer.reason);
-    const next = evaluate(applyCommand(e85, answer.command).document, sampleCatalogue);
+    const next = evaluated(applyCommand(e85, answer.command).document);
     for (const id of ['injector.duty:primary', 'pump.margin:main', 'filter.media:fine']) {
       expect(next.findings.filter((f) => f.severity === 'stop').map((f) => f.id)).not.toContain(id);
     }

@@ -3,8 +3,8 @@ import { kittiwake, lantern, sampleCatalogue, sandpiper } from '../exchange/inde
 import type { BuildDocument } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { type SchoolComparison, compareSchools } from './compareSchools.ts';
-import { evaluate } from './evaluate.ts';
 import { referenceProblems } from './references.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 type Possible = Extract<SchoolComparison, { possible: true }>;
 const schoolOf = (document: BuildDocument, id: SchoolComparison['id']): Possible => {
@@ -18,7 +18,7 @@ const taken = ({ changes, name }: Possible, document: BuildDocument): BuildDocum
 describe('the schools of switching', () => {
   test('as it is: what the evaluation of the build says', () => {
     const { figures } = schoolOf(sandpiper, 'present');
-    const { electrics, findings } = evaluate(sandpiper, sampleCatalogue);
+    const { electrics, findings } = evaluated(sandpiper);
     expect(figures.wires).toBe(electrics.wires.length);
     expect(figures.fuses).toBe(
       electrics.netlist.parts.filter(({ sort }) => sort === 'fuse').length,

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { applyCommand } from './commands/applyCommand.ts';
 import { readBuild, withValueAt } from '../model/index.ts';
 import { lantern, sampleCatalogue } from '../exchange/index.ts';
-import { createEvaluator, evaluate } from './evaluate.ts';
+import { createEvaluator } from './evaluate.ts';
 import {
   type SolvedCircuit,
   GRAVITY,
@@ -20,6 +20,7 @@ import {
   solvePoint,
   sweepMap,
 } from '../fuel/index.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 const checked = createEvaluator().check(lantern, sampleCatalogue);
 const { design } = checked;
@@ -186,7 +187,7 @@ describe('paths through a circuit', () => {
 
 describe('what an edit does', () => {
   const value = (document: typeof lantern, key: string): number =>
-    evaluate(document, sampleCatalogue).results.find((r) => r.key === key)!.value;
+    evaluated(document).results.find((r) => r.key === key)!.value;
   const change = (path: string, to: unknown) => withValueAt(lantern, path, to);
 
   test.each([
@@ -285,20 +286,20 @@ describe('what an edit does', () => {
       deviceId: 'pump-fuse',
       item: { id: 'FB40', revision: 1 },
     }).document;
-    for (const wire of evaluate(larger, sampleCatalogue).feeds[0]!.pumpGroup.wires) {
+    for (const wire of evaluated(larger).feeds[0]!.pumpGroup.wires) {
       expect(wire.ampacity).toBeGreaterThanOrEqual(40);
     }
   });
 
   test('AWG and metric give sizes of the system asked for', () => {
-    const awg = evaluate(change('power.wireSystem', 'awg'), sampleCatalogue).feeds[0]!;
+    const awg = evaluated(change('power.wireSystem', 'awg')).feeds[0]!;
     expect(awg.pumpGroup.wires.every((w) => w.size.system === 'awg')).toBe(true);
     expect(awg.pumpGroup.drop).toBeLessThanOrEqual(0.25);
   });
 
   test('methanol throughout is evaluated too', () => {
     const methanol = change('fuels.pump-fuel', { kind: 'methanol', order: 1000, name: 'Methanol' });
-    const { results, findings } = evaluate(methanol, sampleCatalogue);
+    const { results, findings } = evaluated(methanol);
     expect(results.find((r) => r.key === 'fuel.stoichAirFuelRatio')!.value).toBe(6.46);
     expect(findings.some((f) => f.id.startsWith('hose.fuel'))).toBe(true);
   });

@@ -164,9 +164,12 @@ describe('stages', () => {
     const wrong: string[] = [];
     let tried = 0;
     let present = lantern;
-    for (const leaf of leaves) {
+    const changeable = leaves.filter((leaf) => otherValue(leaf) !== undefined);
+    // What may run everything can only differ from a fresh answer: of those every third is tried.
+    const told = changeable.filter((leaf) => expectedOf(leaf.path) !== everyStage);
+    const rest = changeable.filter((leaf) => expectedOf(leaf.path) === everyStage);
+    for (const leaf of [...told, ...rest.filter((_, i) => i % 3 === 0)]) {
       const other = otherValue(leaf);
-      if (other === undefined) continue;
       // Numbers change on and on; what another choice or name leads to is taken back.
       const numeric = typeof leaf.value === 'number';
       const changed = withValueAt(present, leaf.path, other);

@@ -3,10 +3,10 @@ import { describe, expect, test } from 'vitest';
 import { referenceProblems } from './references.ts';
 import { sampleCatalogue } from '../exchange/index.ts';
 import { NotFound, quantity as q } from '../quantities/index.ts';
-import { evaluate } from './evaluate.ts';
 import { jointState } from '../plumbing/index.ts';
 import { startBuild } from './startBuild.ts';
 import type { StartAnswers } from './startSpec.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 const answers: StartAnswers = {
   name: 'Own van',
@@ -26,7 +26,7 @@ const answers: StartAnswers = {
   runLength: q(3.5, 'length', 'm'),
 };
 const stops = (build: StartAnswers): string[] =>
-  evaluate(startBuild(build, sampleCatalogue).document, sampleCatalogue)
+  evaluated(startBuild(build, sampleCatalogue).document)
     .findings.filter((f) => f.severity === 'stop')
     .map((f) => f.id);
 
@@ -43,7 +43,7 @@ describe('the guided start', () => {
 
   test('gives every hose its two ends: each holds its hose and fits its seat', () => {
     const { document, proposed } = startBuild(answers, sampleCatalogue);
-    const { made, findings } = evaluate(document, sampleCatalogue);
+    const { made, findings } = evaluated(document);
     expect(proposed.join(' ')).toContain('Ends and adapters');
     expect(made.length).toBeGreaterThan(0);
     for (const line of made) {

@@ -18,17 +18,18 @@ import { demoBuilds, kittiwake, lantern, sampleCatalogue } from '../exchange/ind
 import { laidOutAs } from '../tests/trippedSystems.ts';
 import { judgeArchitecture, judgeCircuit, otherArchitectures } from './compareCircuits.ts';
 import { compareFuels } from './compareFuels.ts';
-import { createEvaluator, evaluate } from './evaluate.ts';
+import { createEvaluator } from './evaluate.ts';
 import { type Ladder, limitLadder, reachedRungs } from './ladder.ts';
 import { ladderVariants, variantLadder } from './ladderVariants.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 const converged = (build: BuildDocument, name: 'peakPower' | 'hotIdle' | 'cruise', index = 0) => {
-  const { point, solution } = evaluate(build, sampleCatalogue).fluids[index]!.cases[name];
+  const { point, solution } = evaluated(build).fluids[index]!.cases[name];
   if (solution.state === 'failed') throw new Error(solution.reason);
   return { point, solution: solution as SolvedCircuit };
 };
 const value = (build: BuildDocument, key: string): number =>
-  evaluate(build, sampleCatalogue).results.find((r) => r.key === key)!.value;
+  evaluated(build).results.find((r) => r.key === key)!.value;
 
 /** What is judged as the worst duty is the worst of the whole map. */
 const expectWorst = (fluid: FluidResult, swept: readonly SweptPoint[]): void => {
@@ -74,7 +75,7 @@ describe('the worst duty', () => {
 describe('every layout', () => {
   test.each(architectures)('%s solves every case with mass conserved at every joint', (name) => {
     const build = laidOutAs(name);
-    const fluid = evaluate(build, sampleCatalogue).fluids[0]!;
+    const fluid = evaluated(build).fluids[0]!;
     for (const { point, solution } of Object.values(fluid.cases)) {
       if (solution.state === 'failed') throw new Error(`${point.name}: ${solution.reason}`);
       const flow = (kind: string): number =>
@@ -133,7 +134,7 @@ describe('every layout', () => {
         (sum, id) => sum + judgeCircuit(kittiwake, catalogue, id).price,
         0,
       );
-    const { parts } = evaluate(kittiwake, sampleCatalogue).parts;
+    const { parts } = evaluated(kittiwake).parts;
     const blocks = parts.filter(
       ({ item }) => item.category === 'fitting' && item.form === 'Y-block',
     );
@@ -220,7 +221,7 @@ describe('heat, prime and range', () => {
   test('follow by hand', () => {
     const { solution } = converged(lantern, 'cruise');
     const pump = solution.pumps['pump']!;
-    const fuel = evaluate(lantern, sampleCatalogue).fluids[0]!.design.fuel;
+    const fuel = evaluated(lantern).fluids[0]!.design.fuel;
     const w = (0.1 * 794) / (0.1 * 794 + 0.9 * 745);
     const heat = 2200 + w * 240;
     const loss = 36;
@@ -296,7 +297,7 @@ describe('wire and flow', () => {
 });
 
 describe('Kittiwake', () => {
-  const evaluation = evaluate(kittiwake, sampleCatalogue);
+  const evaluation = evaluated(kittiwake);
   const checked = createEvaluator().check(kittiwake, sampleCatalogue);
   const rows = checked.design.circuits.flatMap((c) => c.rows);
   const primary = rows.find((r) => r.row.id === 'primary')!;
@@ -352,9 +353,7 @@ describe('Kittiwake', () => {
 
   describe('with the first pump lost', () => {
     const told = (build: BuildDocument) => {
-      const found = evaluate(build, sampleCatalogue).findings.find(
-        (f) => f.id === 'pump.lost:main',
-      );
+      const found = evaluated(build).findings.find((f) => f.id === 'pump.lost:main');
       const ladder = variantLadder({
         evaluator: createEvaluator(),
         document: build,

@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { type BuildDocument, pathText, readBuild, withValueAt } from '../model/index.ts';
 import { sampleCatalogue, sandpiper } from '../exchange/index.ts';
-import { createEvaluator, evaluate } from './evaluate.ts';
+import { createEvaluator } from './evaluate.ts';
 import { fuelRun, runOf } from '../fuel/index.ts';
 import { assumedDifference } from '../fuel/index.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
-const fluidOf = (build: BuildDocument) => evaluate(build, sampleCatalogue).fluids[0]!;
+const fluidOf = (build: BuildDocument) => evaluated(build).fluids[0]!;
 const solved = (build: BuildDocument, name: 'hotIdle' | 'peakPower' | 'overrun') => {
   const { point, solution } = fluidOf(build).cases[name];
   if (solution.state === 'failed') throw new Error(solution.reason);

@@ -1,6 +1,7 @@
 import { terminalText } from '../electrics/index.ts';
 import type { Evaluation } from '../evaluation/index.ts';
-import { colourText, cutTo, pieceFor, splicedPieces } from '../harness/index.ts';
+import { type WirePiece, wirePieces } from '../harness/index.ts';
+import { reelsOf } from '../plumbing/index.ts';
 
 /** A wire as it is cut: number, m, where it goes and through what. */
 export interface CutLine {
@@ -21,12 +22,22 @@ export interface CutLine {
   readonly via: string;
 }
 
-/** So much wire of a size and a colour, m. */
+/** A length that is bought of a wire of one colour, and the numbers of the wires that are cut from it. */
+export interface CutFromReel {
+  readonly length: number;
+  readonly wires: readonly number[];
+  /** what stays of it, m */
+  readonly rest: number;
+}
+
+/** So much wire of a size and a colour, m, and the lengths that are bought for it. */
 export interface ReelLine {
   readonly size: string;
   readonly colour: string;
   readonly wires: number;
   readonly length: number;
+  readonly bought: number;
+  readonly lengths: readonly CutFromReel[];
 }
 
 /**
@@ -37,47 +48,30 @@ export function cutList(
   evaluation: Evaluation,
   segmentNames: Readonly<Record<string, string>>,
 ): CutLine[] {
-  const { electrics, harness, led } = evaluation;
-  const colours = new Map(harness.colours.map((each) => [each.wireId, colourText(each)]));
-  const cut = new Set(led.cut.map(({ wireId }) => wireId));
+  const { led } = evaluation;
   const ways = new Map(led.wires.map((wire) => [wire.wireId, wire]));
-  const pieces = new Map(splicedPieces(led).map(({ wireId, longer }) => [wireId, longer]));
-  const numbers = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i + 1]));
-  return electrics.wires
-    .flatMap((sized) => {
-      const { wire, size, task } = sized;
+  return numbered(evaluation)
+    .map(({ number, sized: { wire, size }, colour, length, is }) => {
       const way = ways.get(wire.id);
-      const longer = pieces.get(wire.id) ?? 0;
-      const isBought = way?.leg !== undefined && !cut.has(wire.id);
       const known = wire.decision?.length;
       const hand = known?.measured || known?.typed;
       const line: CutLine = {
-        number: numbers.get(wire.id) ?? 0,
+        number,
         wire: wire.id,
         name: wire.name,
         size: size.size,
-        colour: colours.get(wire.id) ?? '',
-        length: cutTo(task.length - longer),
+        colour,
+        length,
         knownTo: Number((way?.uncertainty.value ?? 0).toFixed(3)),
-        lengthIsFrom: hand
-          ? 'by hand'
-          : way
-            ? lengthFrom(way)
-            : cut.has(wire.id)
-              ? 'as cut'
-              : 'map',
-        is: cut.has(wire.id) ? 'cut' : 'to cut',
+        lengthIsFrom: hand ? 'by hand' : way ? lengthFrom(way) : is === 'to cut' ? 'map' : 'as cut',
+        is,
         from: terminalText(wire.from.terminal),
         to: terminalText(wire.to.terminal),
         via: (way?.parts ?? [])
           .map(({ segmentId }) => segmentNames[segmentId] ?? segmentId)
           .join(' > '),
       };
-      const put: CutLine = { ...line, length: cutTo(pieceFor(longer)), is: 'a piece put in' };
-      return [...(isBought ? [] : [line]), ...(longer > 0 ? [put] : [])].map((each) => ({
-        line: each,
-        area: size.area,
-      }));
+      return { line, area: size.area };
     })
     .sort(
       (a, b) =>
@@ -94,14 +88,36 @@ const lengthFrom = ({ cut, leg }: Evaluation['led']['wires'][number]): CutLine['
   return leg ? 'its leg' : 'harness';
 };
 
-/** How much wire of each size and colour is still to be cut, in the order of the list. */
-export function reelList(lines: readonly CutLine[]): ReelLine[] {
-  const reels = new Map<string, ReelLine>();
-  for (const { size, colour, length, is } of lines) {
-    if (is === 'cut') continue;
-    const key = `${size} ${colour}`;
-    const known = reels.get(key) ?? { size, colour, wires: 0, length: 0 };
-    reels.set(key, { ...known, wires: known.wires + 1, length: known.length + length });
-  }
-  return [...reels.values()].map((reel) => ({ ...reel, length: Number(reel.length.toFixed(2)) }));
+/** How much wire of each size and colour is still to be cut, and which lengths are bought for it. */
+export function reelList(evaluation: Evaluation): ReelLine[] {
+  const open = numbered(evaluation).filter(({ is }) => is !== 'cut');
+  const byId = new Map(open.map((piece, i) => [`${i}`, piece]));
+  const pieces = open.map(({ item, colour, length }, i) => ({ id: `${i}`, item, colour, length }));
+  return reelsOf(pieces)
+    .map(({ item, colour, pieces: wires, length, bought, plan }) => ({
+      area: item.area,
+      line: {
+        size: item.size,
+        colour,
+        wires,
+        length: Number(length.toFixed(2)),
+        bought,
+        lengths: (plan?.lengths ?? []).map((each) => ({
+          length: each.length,
+          wires: each.pieces.flatMap((id) => byId.get(id)?.number ?? []),
+          rest: Number(each.rest.toFixed(2)),
+        })),
+      },
+    }))
+    .sort((a, b) => a.area - b.area || (a.line.colour < b.line.colour ? -1 : 1))
+    .map(({ line }) => line);
+}
+
+/** Every piece of wire with the number of its wire. */
+function numbered({ electrics, harness, led }: Evaluation): (WirePiece & { number: number })[] {
+  const numbers = new Map(electrics.wires.map(({ wire }, i) => [wire.id, i + 1]));
+  return wirePieces(electrics.wires, led, harness.colours).map((piece) => ({
+    ...piece,
+    number: numbers.get(piece.sized.wire.id) ?? 0,
+  }));
 }

@@ -2,16 +2,17 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { applyCommand } from '../evaluation/index.ts';
 import { hashOf } from '../model/index.ts';
-import { evaluate, figuresDocument } from '../evaluation/index.ts';
+import { figuresDocument } from '../evaluation/index.ts';
 import { fieldsDocument } from './fieldsDocument.ts';
 import { fromBuildFile, referencesOf, toBuildFile } from './buildFile.ts';
 import { lantern } from './samples/lantern.ts';
 import { partsList } from './partsList.ts';
 import { sampleCatalogue } from './samples/sampleCatalogue.ts';
 import { wireList } from './wireList.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 const root = new URL('../../../../', import.meta.url);
-const evaluation = evaluate(lantern, sampleCatalogue);
+const evaluation = evaluated(lantern);
 
 describe('build file', () => {
   test('embeds exactly what the build uses, and what the rules choose from', () => {
@@ -30,7 +31,7 @@ describe('build file', () => {
 
   test('evaluates to the same figures on its own items alone', () => {
     const { document, catalogue } = fromBuildFile(toBuildFile(lantern, sampleCatalogue));
-    const alone = evaluate(document, catalogue);
+    const alone = evaluated(document, catalogue);
     expect(alone.results).toEqual(evaluation.results);
   });
 });
@@ -107,7 +108,7 @@ describe('wire list', () => {
       wireId: 'pump~+',
       length: { typed: { value: 4.567, unit: 'm' }, measured: null },
     }).document;
-    const wire = wireList(evaluate(typed, sampleCatalogue)).find((w) => w.wire === 'pump~+')!;
+    const wire = wireList(evaluated(typed)).find((w) => w.wire === 'pump~+')!;
     expect(wire).toMatchObject({ length: 4.57, lengthIsFrom: 'by hand' });
   });
 
@@ -118,7 +119,7 @@ describe('wire list', () => {
       side: 'low-side',
       cutOff: false,
     }).document;
-    const wires = wireList(evaluate(without, sampleCatalogue));
+    const wires = wireList(evaluated(without));
     expect(wires.find((w) => w.wire === 'pump-relay~86')?.from).not.toMatch(/Inertia/);
     expect(wires.some((w) => w.wire.startsWith('inertia-switch'))).toBe(false);
   });
@@ -130,7 +131,7 @@ describe('wire list', () => {
       side: 'high-side',
       cutOff: true,
     }).document;
-    const wires = wireList(evaluate(high, sampleCatalogue));
+    const wires = wireList(evaluated(high));
     expect(wires.find((w) => w.wire === 'pump-relay~86')?.from).toBe('ECU B07');
     expect(wires.find((w) => w.wire === 'pump-relay~85')).toMatchObject({
       role: 'ground',

@@ -1,15 +1,15 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../evaluation/index.ts';
 import { readBuild } from '../model/index.ts';
 import { cutList } from './cutList.ts';
 import { HarnessLists } from './harnessLists.ts';
 import { demoBuilds, sampleCatalogue } from './samples/index.ts';
 import { wireList } from './wireList.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 describe.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
   'the lists of %s agree',
   (_, document) => {
-    const evaluation = evaluate(document, sampleCatalogue);
+    const evaluation = evaluated(document);
     const lists = new HarnessLists({
       evaluation,
       build: readBuild(document),

@@ -175,7 +175,7 @@ export class HarnessLists {
     const sleeves = new Map(
       harness.ends.parts
         .filter(({ item }) => item.form === 'splice')
-        .map(({ name, item }) => [name, item.designation]),
+        .map(({ partId, item }) => [partId, item.designation]),
     );
     return electrics.netlist.parts.flatMap(({ id, sort, name, pins }): JointLine[] => {
       if (sort !== 'splice') return [];
@@ -193,7 +193,7 @@ export class HarnessLists {
             wires.reduce((all, { area }) => all + area * 1e6, 0),
             2,
           ),
-          sleeve: sleeves.get(name) ?? '',
+          sleeve: sleeves.get(id) ?? '',
         },
       ];
     });

@@ -46,6 +46,7 @@ export type { HarnessWish, ProposedHarness } from './proposals/treeAsHarness.ts'
 export * from './proposals/proposedSplices.ts';
 export * from './repairs/cutWires.ts';
 export * from './repairs/splicedPieces.ts';
+export * from './repairs/wirePieces.ts';
 export * from './repinning/cavityChanges.ts';
 export * from './rules/index.ts';
 export * from './rules/keptParts.ts';

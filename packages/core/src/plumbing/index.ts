@@ -15,6 +15,7 @@ export * from './buying/buyingFigures.ts';
 export * from './buying/cutting/index.ts';
 export * from './buying/partsNeeded.ts';
 export * from './buying/partsOfLine.ts';
+export * from './buying/reels.ts';
 export * from './buying/shoppingList.ts';
 export * from './card/atBench.ts';
 export * from './card/lineSheet.ts';

@@ -9,24 +9,26 @@ import {
   newestOf,
   schoolsFor,
 } from '../catalogue/index.ts';
-import { applyCommand, evaluate, withEndsAlong } from '../evaluation/index.ts';
+import { applyCommand, withEndsAlong } from '../evaluation/index.ts';
 import { demoBuilds, kittiwake, lantern, sampleCatalogue, sandpiper } from '../exchange/index.ts';
 import { insertCommand } from '../fuel/index.ts';
 import { type BuildCommand, type BuildDocument, readBuild, withValueAt } from '../model/index.ts';
 import { changed, cool } from '../tests/trippedBuilds.ts';
 import { jointState, offeredTo } from './assemblies/madeLine.ts';
 import { partsOfLine } from './buying/partsOfLine.ts';
-import { doesTheSame, shoppingList, soldLengths } from './buying/shoppingList.ts';
+import { doesTheSame, shoppingList } from './buying/shoppingList.ts';
+import { soldLengths } from './buying/soldLengths.ts';
 import { stepInWords } from './card/atBench.ts';
 import { lineSheet } from './card/lineSheet.ts';
 import { workCard } from './card/workCard.ts';
 import { upToStep } from './figures/formulas.ts';
 import { changesOfEnds, proposedEnds } from './proposals/proposedEnds.ts';
+import { evaluated } from '../tests/evaluated.ts';
 
 const made = (document: BuildDocument, lineId: string, catalogue: Catalogue = sampleCatalogue) =>
-  evaluate(document, catalogue).made.find((line) => line.lineId === lineId)!;
+  evaluated(document, catalogue).made.find((line) => line.lineId === lineId)!;
 const figure = (document: BuildDocument, key: string): number =>
-  evaluate(document, sampleCatalogue).results.find((result) => result.key === key)!.value;
+  evaluated(document).results.find((result) => result.key === key)!.value;
 const set = (document: BuildDocument, path: string, value: unknown): BuildDocument =>
   withValueAt(document, path, value);
 const ref = (id: string) => ({ id, revision: 1 });
@@ -37,7 +39,7 @@ describe('the demos', () => {
   test.each(demoBuilds.map((demo) => [demo.id, demo.document] as const))(
     '%s is plumbed: every line has ends that fit and can be cut',
     (_id, document) => {
-      const { made: lines, findings } = evaluate(document, sampleCatalogue);
+      const { made: lines, findings } = evaluated(document);
       expect(lines.length).toBeGreaterThan(2);
       for (const line of lines) {
         for (const end of line.ends) {
@@ -170,7 +172,7 @@ describe('ends', () => {
 
   test('proposed for a line fit it, turn as it runs, and are one edit', () => {
     for (const { document } of demoBuilds) {
-      for (const line of evaluate(document, sampleCatalogue).made) {
+      for (const line of evaluated(document).made) {
         if (!line.hose) continue;
         for (const school of schoolsFor(sampleCatalogue, line.hose)) {
           const ends = proposedEnds(line, school, sampleCatalogue);
@@ -245,9 +247,7 @@ describe('a hose that is exchanged', () => {
     const { document } = applyCommand(lantern, command);
     expect(made(document, 'feed').ends.map(({ item }) => item?.id)).toEqual(['E8-0', 'E8-90']);
     expect(states(document, 'feed')).toEqual(['fits', 'fits']);
-    expect(
-      evaluate(document, sampleCatalogue).findings.filter((f) => f.where.stage === 'lines'),
-    ).toEqual([]);
+    expect(evaluated(document).findings.filter((f) => f.where.stage === 'lines')).toEqual([]);
   });
 
   test('of another make gets ends of that make, of the same angles', () => {
@@ -325,15 +325,13 @@ describe('a hose that is cut', () => {
 
   test('says what no longer reaches once its end moves away, and nothing while it does', () => {
     const stops = (document: BuildDocument): string[] =>
-      evaluate(document, sampleCatalogue)
+      evaluated(document)
         .findings.filter(({ severity, where }) => severity === 'stop' && where.stage === 'lines')
         .map(({ id }) => id);
     expect(stops(cutTo(3370))).toEqual([]);
     const moved = set(cutTo(3370), 'placements.fine-filter.x', { value: 0.7, unit: 'mm' });
     expect(stops(moved)).toContain('hose.reach:feed');
-    const finding = evaluate(moved, sampleCatalogue).findings.find(
-      ({ id }) => id === 'hose.reach:feed',
-    )!;
+    const finding = evaluated(moved).findings.find(({ id }) => id === 'hose.reach:feed')!;
     expect(finding.measured!.value).toBeGreaterThan(0.05);
   });
 });
@@ -372,7 +370,7 @@ describe('a work card', () => {
 
 describe('what is bought', () => {
   const input = (document: BuildDocument) => {
-    const { parts } = evaluate(document, sampleCatalogue);
+    const { parts } = evaluated(document);
     const { shelf, offcuts } = readBuild(document);
     return { ...parts, shelf, offcuts, catalogue: sampleCatalogue };
   };
@@ -413,7 +411,7 @@ describe('what is bought', () => {
   test('buys hose in lengths that are sold, and its figures say the same', () => {
     const { item, plan, needed } = lineOf(lantern, 'HBR-6');
     if (item.category !== 'hose') throw new Error('no hose');
-    const sold = soldLengths(item);
+    const sold = soldLengths(item, { step: 0.5, upTo: 10 });
     for (const { length } of plan!.lengths) expect(sold).toContain(length);
     expect(figure(lantern, 'hose.HBR-6.total')).toBeCloseTo(needed, 9);
     expect(figure(lantern, 'hose.HBR-6.waste')).toBeCloseTo(plan!.bought - needed, 9);

@@ -4,6 +4,7 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { Row } from './AtParts.tsx';
+import { KeptReadings, Readings } from './KeptReadings.tsx';
 
 /** The positions of the key as they are called on a lock. */
 const positions: Readonly<Record<(typeof keyPositions)[number], string>> = {
@@ -22,6 +23,10 @@ export function MeasurePage() {
   const segment = build.harness.segments.find(({ id }) => id === query.get('segment'));
   const large = 'px-4 py-3 text-[18px] [&_input]:min-h-12 [&_input]:text-[20px] [&_label]:min-h-14';
   if (signal) {
+    const places = keyPositions.map((position) => ({
+      path: ['vehicleSignals', signal.id, position],
+      name: positions[position],
+    }));
     return (
       <main className={large}>
         <h1 className="text-[24px] leading-[30px]">{signal.name}</h1>
@@ -29,18 +34,18 @@ export function MeasurePage() {
           Black lead on the battery, everything that it feeds left on.
         </p>
         <div className="mt-3 space-y-2">
-          {keyPositions.map((position) => (
-            <FieldOf
-              key={position}
-              path={['vehicleSignals', signal.id, position]}
-              label={positions[position]}
-            />
-          ))}
+          <KeptReadings>
+            {places.map(({ path, name }) => (
+              <FieldOf key={name} path={path} label={name} />
+            ))}
+          </KeptReadings>
         </div>
+        <Readings of={places} kind="voltage" />
       </main>
     );
   }
   if (segment) {
+    const path = ['harness', 'segments', segment.id, 'measured'];
     const length = results.find(harnessFigure('segment.mapLength', { segment: segment.id }));
     return (
       <main className={large}>
@@ -50,8 +55,11 @@ export function MeasurePage() {
           {length && ` The map says ${formatMeasure(length, units)}.`}
         </p>
         <div className="mt-3">
-          <FieldOf path={['harness', 'segments', segment.id, 'measured']} label="By string" />
+          <KeptReadings>
+            <FieldOf path={path} label="By string" />
+          </KeptReadings>
         </div>
+        <Readings of={[{ path, name: 'By string' }]} kind="length" />
       </main>
     );
   }

@@ -9,7 +9,9 @@ import { useMaking } from './useMaking.ts';
 /** The order is shuffled once: a reading that is interrupted goes on where it was. */
 export const READING_SEED = 20;
 
-const NOWHERE = 'nowhere';
+/** Chosen in place of a plug: the wire leads to none. Plugs are chosen by their id behind a mark. */
+const NOWHERE = 'none';
+const choiceOf = (plugId: string): string => `plug ${plugId}`;
 
 /**
  * Wire by wire in shuffled order: where its other end is, read at the vehicle without the plan. Only
@@ -18,7 +20,7 @@ const NOWHERE = 'nowhere';
 export function ReadingPage() {
   const { entries, say } = useOpenRecord();
   const { answer: sheet } = useMaking();
-  const [plugId, setPlugId] = useState('');
+  const [chosen, setChosen] = useState('');
   const [node, setNode] = useState('');
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   if (!sheet) return <p className="p-4 text-second">Opening</p>;
@@ -27,12 +29,12 @@ export function ReadingPage() {
   const standing = reading.agreed + reading.disagreements.length;
   const left = reading.open;
   const next = left.find(({ wire }) => !skipped.includes(wire.id)) ?? left[0];
-  const plug = sheet.plugs.find(({ id }) => id === plugId);
+  const plug = sheet.plugs.find(({ id }) => choiceOf(id) === chosen);
   const last = standingEntries(entries).findLast(({ kind }) => kind === 'read');
   const lastWire = last && reading.order.find(({ wire }) => wire.id === last.subject)?.wire;
   const found = reading.disagreements.find(({ entryId }) => entryId === last?.id);
   const clear = (): void => {
-    setPlugId('');
+    setChosen('');
     setNode('');
   };
   return (
@@ -64,14 +66,14 @@ export function ReadingPage() {
             <div className="space-y-3 [&_button]:min-h-12 [&_button]:text-[17px]">
               <Select
                 name="Plug at the other end"
-                value={plugId}
+                value={chosen}
                 choices={[
                   { value: '', label: 'which plug' },
-                  ...sheet.plugs.map(({ id, name }) => ({ value: id, label: name })),
+                  ...sheet.plugs.map(({ id, name }) => ({ value: choiceOf(id), label: name })),
                   { value: NOWHERE, label: 'nowhere: no connection' },
                 ]}
-                onChoose={(id) => {
-                  setPlugId(id);
+                onChoose={(choice) => {
+                  setChosen(choice);
                   setNode('');
                 }}
               />
@@ -124,12 +126,12 @@ export function ReadingPage() {
           </Big>
           <Big
             main
-            disabled={plugId !== NOWHERE && node === ''}
+            disabled={chosen !== NOWHERE && node === ''}
             onClick={() => {
               say({
                 kind: 'read',
                 subject: next.wire.id,
-                said: { from: next.from.node, to: plugId === NOWHERE ? NOWHERE : node },
+                said: { from: next.from.node, to: chosen === NOWHERE ? null : node },
               });
               clear();
             }}

@@ -129,7 +129,7 @@ test('a second reading says only afterwards whether it is as planned', async () 
   await choose('Plug at the other end', 'nowhere: no connection');
   await press('Keep it');
   expect((await screen.findByRole('status')).textContent).toMatch(/is not as planned/);
-  expect(said[0]).toMatchObject({ kind: 'read', said: { to: 'nowhere' } });
+  expect(said[0]).toMatchObject({ kind: 'read', said: { to: null } });
   // Taken back it says nothing, least of all that it is as planned.
   await press('Mended: read it again');
   expect(screen.queryByRole('status')).toBeNull();
@@ -137,7 +137,7 @@ test('a second reading says only afterwards whether it is as planned', async () 
 
 test('volts of a wire found, and a way with a string, are measured into the build', async () => {
   const first = Object.keys(lantern.vehicleSignals)[0]!;
-  const { edited } = renderAt(
+  const { edited, said } = renderAt(
     withValueAt(lantern, `vehicleSignals.${first}.run`, null),
     <MeasurePage />,
     `/?signal=${first}`,
@@ -146,6 +146,21 @@ test('volts of a wire found, and a way with a string, are measured into the buil
   await userEvent.clear(run);
   await userEvent.type(run, '12.4{Enter}');
   expect(edited.document.vehicleSignals[first]!.run!.value).toBeCloseTo(12.4, 9);
+  // It stays told when another is taken.
+  await userEvent.clear(run);
+  await userEvent.type(run, '11.9{Enter}');
+  const subject = `vehicleSignals.${first}.run`;
+  expect(said).toEqual([
+    { kind: 'measured', subject, said: { value: 12.4 } },
+    { kind: 'measured', subject, said: { value: 11.9 } },
+  ]);
+  const readings = within(screen.getByRole('region', { name: 'Readings' })).getAllByRole(
+    'listitem',
+  );
+  expect(readings.map(({ textContent }) => textContent!.slice(0, 11))).toEqual([
+    'Run: 11.9 V',
+    'Run: 12.4 V',
+  ]);
   cleanup();
   const segment = Object.keys(lantern.harness.segments)[0]!;
   const second = renderAt(lantern, <MeasurePage />, `/?segment=${segment}`);

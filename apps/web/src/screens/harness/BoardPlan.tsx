@@ -73,14 +73,17 @@ export function BoardPlan({
           />
         </g>
       ))}
-      {namesOf(board, { x, y }).map(({ key, name, at, anchor }) => (
+      {namesOf(board, { x, y }).map(({ key, name, left, base }) => (
         <text
           key={key}
-          x={at[0]}
-          y={at[1]}
-          textAnchor={anchor}
+          x={left}
+          y={base}
           fontSize={NAME}
           fill="var(--ink)"
+          // Legible where it lies over a segment.
+          stroke="var(--paper)"
+          strokeWidth="4"
+          paintOrder="stroke"
           className="pointer-events-none"
         >
           {name}
@@ -92,11 +95,12 @@ export function BoardPlan({
 
 type Scale = { readonly [axis in 'x' | 'y']: (at: readonly [number, number]) => number };
 
-/** A letter is about so wide, px; names stand so far from their end. */
-const LETTER = 6;
+/** A letter is about so wide, px; names stand so far from their end, and from the edge. */
+const LETTER = 6.2;
 const AWAY = 9;
+const EDGE = 4;
 
-/** Names of ends, on from their segment; one that would lie on another is left out. */
+/** Names of ends, on from their segment and within the plan; one that would lie on another is left out. */
 function namesOf(board: ToldBoard, { x, y }: Scale) {
   const taken: { readonly left: number; readonly right: number; readonly y: number }[] = [];
   const same = (a: readonly [number, number], b: readonly [number, number]): boolean =>
@@ -109,17 +113,17 @@ function namesOf(board: ToldBoard, { x, y }: Scale) {
     const [dx, dy] = [x(at) - x(inner), y(at) - y(inner)];
     const far = Math.hypot(dx, dy) || 1;
     const [u, v] = [dx / far, dy / far];
-    const anchor = u > 0.5 ? ('start' as const) : u < -0.5 ? ('end' as const) : ('middle' as const);
-    const place = [x(at) + AWAY * u, y(at) + AWAY * v + NAME * (0.35 + 0.45 * v)] as const;
     const wide = name.length * LETTER;
-    const left = place[0] - (anchor === 'start' ? 0 : anchor === 'end' ? wide : wide / 2);
-    const box = { left, right: left + wide, y: place[1] };
+    const base = y(at) + AWAY * v + NAME * (0.35 + 0.45 * v);
+    const wanted = x(at) + AWAY * u - (u > 0.5 ? 0 : u < -0.5 ? wide : wide / 2);
+    const left = Math.max(EDGE, Math.min(wanted, WIDTH - EDGE - wide));
+    const box = { left, right: left + wide, y: base };
     const hidden = taken.some(
       (other) =>
         box.left < other.right && other.left < box.right && Math.abs(box.y - other.y) < NAME,
     );
     if (hidden) return [];
     taken.push(box);
-    return [{ key, name, at: place, anchor }];
+    return [{ key, name, left, base }];
   });
 }

@@ -1,13 +1,15 @@
 import { type ToldWire, cutTo, entryAt, formatMeasure, wireCutTo } from '@brookrain/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { light, useLit } from '../../build/lit.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { Downloads } from '../../ui/Downloads.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
+import { Tabs } from '../../ui/Tabs.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { CutAtVehicle } from './CutAtVehicle.tsx';
+import { Reels } from './Reels.tsx';
 import { WireSwatch } from './WireSwatch.tsx';
 
 type Row = ToldWire & {
@@ -25,6 +27,7 @@ export function CutListScreen() {
   const { id, document: build, stored, evaluation, edit } = useBuild();
   const [units] = useUnits();
   const { wireId } = useLit();
+  const [view, setView] = useState<'wires' | 'reels'>('wires');
   const { wires, wireFigures, harness } = evaluation;
   const rows = useMemo(() => {
     const names = new Map(build.harness.segments.map((segment) => [segment.id, segment.name]));
@@ -148,14 +151,27 @@ export function CutListScreen() {
         </button>
       </div>
       <CutAtVehicle wires={numbers} />
-      <DataTable
-        label="Wires"
-        rows={rows}
-        columns={columns}
-        keyOf={(row) => row.id}
-        selected={wireId}
-        onSelect={(key) => light({ wireId: key })}
+      <Tabs
+        label="What is shown"
+        value={view}
+        choices={[
+          { value: 'wires', label: 'Wires' },
+          { value: 'reels', label: 'From the reels' },
+        ]}
+        onChoose={setView}
       />
+      {view === 'reels' ? (
+        <Reels />
+      ) : (
+        <DataTable
+          label="Wires"
+          rows={rows}
+          columns={columns}
+          keyOf={(row) => row.id}
+          selected={wireId}
+          onSelect={(key) => light({ wireId: key })}
+        />
+      )}
     </Screen>
   );
 }

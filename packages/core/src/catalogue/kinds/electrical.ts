@@ -3,7 +3,7 @@ import { choice, figure, list, object, text, whole, yesNo } from '../../model/sp
 import { bodyFields, plugFields } from './bodyFields.ts';
 import { catalogueKind, column } from './catalogueKind.ts';
 import { pinCapabilities } from './pinCapabilities.ts';
-import { holder, injectorDrivers, terminals } from './sharedFields.ts';
+import { holder, injectorDrivers, soldIn, terminals } from './sharedFields.ts';
 
 /** A battery: open-circuit voltage V, internal resistance Ω, capacity C. */
 export const battery = catalogueKind({
@@ -102,6 +102,7 @@ export const wire = catalogueKind({
     resistancePerMetre: figure('resistancePerLength', 'mΩ/m', [1e-6, 10], 'Resistance at 20 °C'),
     insulationClass: figure('temperature', '°C', [320, 600], 'Insulation class'),
     insulation: choice(['cross-linked', 'pvc'], { label: 'Insulation' }),
+    ...soldIn,
   },
 });
 

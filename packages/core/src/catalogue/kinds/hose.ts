@@ -1,6 +1,6 @@
 import { choice, choiceOrLeftOut, figure, whole } from '../../model/spec.ts';
 import { catalogueKind } from './catalogueKind.ts';
-import { ethanolLimit, pressureRating } from './sharedFields.ts';
+import { ethanolLimit, pressureRating, soldIn } from './sharedFields.ts';
 
 export const hoseServices = ['fuel', 'low-pressure', 'immersed', 'hydraulic'] as const;
 export const hoseMaterials = [
@@ -52,8 +52,7 @@ export const hose = catalogueKind({
       ...figure('ratio', '%', [-0.1, 0.1], 'Shortens at its rated pressure'),
       whenEmpty: 0.04,
     },
-    soldStep: { ...figure('length', 'm', [0, 100], 'Sold in steps of'), whenEmpty: 0 },
-    soldUpTo: { ...figure('length', 'm', [0, 1000], 'Longest piece sold'), whenEmpty: 0 },
+    ...soldIn,
     service: choiceOrLeftOut(hoseServices, {
       label: 'Made for',
       help: 'fuel under pressure when nothing is said',

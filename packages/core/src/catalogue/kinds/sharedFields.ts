@@ -80,3 +80,9 @@ export const bypass = {
   bypassMax: figure('volumeFlow', 'L/h', [0, 0.01], 'Greatest bypass'),
 } satisfies Fields;
 export const injectorDrivers = ['saturated', 'peak-hold'] as const;
+
+/** In which lengths it is sold; 0 where nothing is said. */
+export const soldIn = {
+  soldStep: { ...figure('length', 'm', [0, 100], 'Sold in steps of'), whenEmpty: 0 },
+  soldUpTo: { ...figure('length', 'm', [0, 1000], 'Longest piece sold'), whenEmpty: 0 },
+};

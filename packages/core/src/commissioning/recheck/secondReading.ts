@@ -77,7 +77,7 @@ export function secondReading(
       agreed += 1;
       continue;
     }
-    const there = cavities.get(String(found));
+    const there = typeof found === 'string' ? cavities.get(found) : undefined;
     disagreements.push({
       wireId: wire.id,
       number: wire.number,

@@ -1,8 +1,8 @@
 /**
  * What can be said at the vehicle: a wire was cut, sits in its cavity, was buzzed out from end to end,
- * or was found to lead somewhere.
+ * was found to lead somewhere, or something was measured.
  */
-export const recordKinds = ['cut', 'pinned', 'buzzed', 'read'] as const;
+export const recordKinds = ['cut', 'pinned', 'buzzed', 'read', 'measured'] as const;
 export type RecordKind = (typeof recordKinds)[number];
 
 /** What an entry says besides of what it is: plain words and numbers, SI. */
@@ -13,7 +13,7 @@ export interface RecordEntry {
   /** given where it was made, so that one that is sent twice is kept once */
   readonly id: string;
   readonly kind: RecordKind;
-  /** what it is about: a wire, or a wire at one of its ends */
+  /** what it is about: a wire, a wire at one of its ends, or where in the build a reading stands */
   readonly subject: string;
   readonly said: RecordSaid;
   /** the entry that it takes back, or puts right */

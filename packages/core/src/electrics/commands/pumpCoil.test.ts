@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
+import { applyCommand, referenceProblems } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild } from '../../model/index.ts';
 import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 type Side = 'low-side' | 'high-side';
 const wire = (document: BuildDocument, pumpId: string, side: Side, cutOff: boolean) =>
@@ -23,7 +24,7 @@ describe('wiring the coil of a pump’s relay', () => {
     expect(feed.cutOffId !== undefined).toBe(cutOff);
     expect(document.devices['inertia-switch'] !== undefined).toBe(cutOff);
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
-    const { feeds, electrics } = evaluate(document, sampleCatalogue);
+    const { feeds, electrics } = evaluated(document);
     // The coil draws what its resistance lets through, from a feed to a way back.
     expect(feeds[0]!.coil.length).toBeGreaterThan(0);
     expect(electrics.voltages.some(({ partId }) => partId === feed.relayId)).toBe(true);
@@ -67,7 +68,7 @@ describe('wiring the coil of a pump’s relay', () => {
     };
     expect(() => wire(document, 'pump', 'low-side', true)).toThrow(/no relay/);
     // It is fed by its fuse all the same, and told that nothing stops it in a crash.
-    const { feeds, findings } = evaluate(document, sampleCatalogue);
+    const { feeds, findings } = evaluated(document);
     expect(feeds[0]).toMatchObject({ feed: { relayId: undefined, fuseId: 'pump-fuse' } });
     expect(findings.map(({ id }) => id)).toContain('pump.inertia-switch:pump');
   });

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
-import { evaluate } from '../../evaluation/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { buildNetlist } from './buildNetlist.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const netlistOf = (document: BuildDocument) =>
   buildNetlist({ document: readBuild(document), catalogue: sampleCatalogue });
@@ -110,12 +110,7 @@ describe('a way of a connector', () => {
 
   test('makes a wire longer by the ends that it has there, and by nothing else', () => {
     const lengths = (document: BuildDocument): ReadonlyMap<string, number> =>
-      new Map(
-        evaluate(document, sampleCatalogue).led.wires.map(({ wireId, length }) => [
-          wireId,
-          length.value,
-        ]),
-      );
+      new Map(evaluated(document).led.wires.map(({ wireId, length }) => [wireId, length.value]));
     const [parted, whole] = [lengths(lantern), lengths(withoutConnectors(lantern))];
     // 60 mm on each side; each half is rounded up to 10 mm, and the place is no breakout any more.
     const ends = 0.12;

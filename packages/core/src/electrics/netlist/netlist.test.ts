@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate } from '../../evaluation/index.ts';
+import { applyCommand } from '../../evaluation/index.ts';
 import { demoBuilds, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { settledLantern } from '../../tests/trippedElectrics.ts';
 import { plainDevice } from '../slices/plainDevice.ts';
 import { buildNetlist } from './buildNetlist.ts';
 import type { Netlist } from './netlist.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const netlistOf = (document: BuildDocument): Netlist =>
   buildNetlist({ document: readBuild(document), catalogue: sampleCatalogue });
@@ -101,7 +102,7 @@ describe('what is wired', () => {
     const path = ['devices', 'fan-1', 'connections', '+'];
     const lost = withValueAt(lantern, path, { to: 'part', partId: 'nowhere', pin: '1' });
     expect(wires(lost)).not.toContain('fan-1~+');
-    expect(evaluate(lost, sampleCatalogue).electrics.cases.worst.state).toBe('solved');
+    expect(evaluated(lost).electrics.cases.worst.state).toBe('solved');
   });
 
   test('sensors end in the splice of their ground, from which one wire goes on', () => {

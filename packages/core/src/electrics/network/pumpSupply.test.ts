@@ -1,14 +1,14 @@
 import { describe, expect, test } from 'vitest';
-import { createEvaluator, evaluate } from '../../evaluation/index.ts';
+import { createEvaluator } from '../../evaluation/index.ts';
 import { demoBuilds, kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { electricsFigure, feedScope } from '../figureNames.ts';
 import { type SizedPumpFeed, groupsOf, wiresOf } from './pumpSupply.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
-const feedsOf = (document: BuildDocument): readonly SizedPumpFeed[] =>
-  evaluate(document, sampleCatalogue).feeds;
+const feedsOf = (document: BuildDocument): readonly SizedPumpFeed[] => evaluated(document).feeds;
 const valueOf = (document: BuildDocument, key: string): number =>
-  evaluate(document, sampleCatalogue).results.find((r) => r.key === key)!.value;
+  evaluated(document).results.find((r) => r.key === key)!.value;
 const feedOf = (document: BuildDocument, pump: string): SizedPumpFeed =>
   feedsOf(document).find((f) => f.feed.elementId === pump)!;
 
@@ -26,7 +26,7 @@ const lengthsOf = (feed: SizedPumpFeed): Map<string, number> =>
 describe.each(demoBuilds.map((d) => [d.id, d.document] as const))(
   'the feeds of %s',
   (_id, build) => {
-    const { feeds, electrics } = evaluate(build, sampleCatalogue);
+    const { feeds, electrics } = evaluated(build);
 
     test('have one group each for pump and trigger, and share the wires before the stud', () => {
       for (const feed of feeds) {

@@ -1,8 +1,9 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
+import { applyCommand, referenceProblems } from '../../evaluation/index.ts';
 import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild } from '../../model/index.ts';
 import { usualDevices } from './usualDevices.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 /** A build of which nobody said anything electric but its pumps. */
 const bare = (document: BuildDocument): BuildDocument => ({
@@ -31,7 +32,7 @@ describe.each(demoBuilds.map(({ id, document }) => [id, bare(document)] as const
 
     test('is wired to what is there, and has a pin for every signal', () => {
       expect(referenceProblems(filled, sampleCatalogue)).toEqual([]);
-      const { electrics, findings } = evaluate(filled, sampleCatalogue);
+      const { electrics, findings } = evaluated(filled);
       expect(electrics.netlist.unassigned).toEqual([]);
       const stages = new Set(['devices', 'pins', 'wires']);
       const stops = findings.filter(

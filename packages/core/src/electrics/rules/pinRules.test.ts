@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest';
-import { evaluate, lantern, sampleCatalogue } from '../../index.ts';
+import { lantern } from '../../index.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 test('outputs that lack many times over are told once', () => {
   const relay = lantern.devices['fan-2-relay']!;
@@ -10,7 +11,7 @@ test('outputs that lack many times over are told once', () => {
     ]),
   );
   const crowded = { ...lantern, devices: { ...lantern.devices, ...more } };
-  const ids = evaluate(crowded, sampleCatalogue).findings.map(({ id }) => id);
+  const ids = evaluated(crowded).findings.map(({ id }) => id);
   expect(ids.filter((id) => id === 'pin.too-few:ecu/high-side')).toHaveLength(1);
   expect(new Set(ids).size).toBe(ids.length);
 });

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, createEvaluator } from '../../evaluation/index.ts';
+import { applyCommand } from '../../evaluation/index.ts';
 import {
   demoBuilds,
   kittiwake,
@@ -13,11 +13,10 @@ import { electricCases } from '../network/electricCases.ts';
 import { alternatorOutput, coveredFor, daysUntilFlat, supplyMargin } from './budget.ts';
 import { liveWithKeyOff } from './liveWithKeyOff.ts';
 import { type SupplyBranch, supplyTree } from './supplyTree.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
-const evaluator = createEvaluator();
-const evaluate = (document: BuildDocument) => evaluator.evaluate(document, sampleCatalogue);
 const valueOf = (document: BuildDocument, key: string): number =>
-  evaluate(document).results.find((result) => result.key === key)!.value;
+  evaluated(document).results.find((result) => result.key === key)!.value;
 const flat = (branches: readonly SupplyBranch[]): SupplyBranch[] =>
   branches.flatMap((branch) => [branch, ...flat(branch.branches)]);
 
@@ -53,7 +52,7 @@ describe('balance of alternator and battery', () => {
   );
 
   test('pump, fan and lamps of the runabout are more than its stator gives at idle, for minutes', () => {
-    const { findings, results } = evaluate(sandpiper);
+    const { findings, results } = evaluated(sandpiper);
     const found = findings.find(({ id }) => id === 'alternator.budget:worst')!;
     expect(found.severity).toBe('note');
     const short =
@@ -69,7 +68,7 @@ describe('balance of alternator and battery', () => {
 
   test('a pump that stands until it is wanted takes nothing at idle', () => {
     const at = (inCase: 'idle' | 'worst') =>
-      flat(supplyTree(evaluate(kittiwake).electrics, inCase)).find(
+      flat(supplyTree(evaluated(kittiwake).electrics, inCase)).find(
         ({ partId, pin }) => partId === 'pump-2' && pin === '+',
       )!;
     expect(at('idle').takes).toBeLessThan(1e-9);
@@ -78,7 +77,7 @@ describe('balance of alternator and battery', () => {
 
   test('without an alternator nothing is balanced, and no battery is said to last without a drain', () => {
     const none = applyCommand(sandpiper, { name: 'remove-device', deviceId: 'stator' }).document;
-    const keys = evaluate(none).results.map(({ key }) => key);
+    const keys = evaluated(none).results.map(({ key }) => key);
     expect(keys).toContain('load.idle.total');
     expect(keys.filter((key) => key.startsWith('alternator.'))).toEqual([]);
     expect(valueOf(sandpiper, 'battery.drain')).toBe(0);
@@ -91,7 +90,7 @@ describe('balance of alternator and battery', () => {
         item.id === sandpiper.power.battery.id ? ({ ...item, capacity: 0 } as typeof item) : item,
       ),
     };
-    const { findings, results } = evaluator.evaluate(sandpiper, catalogue);
+    const { findings, results } = evaluated(sandpiper, catalogue);
     expect(results.some(({ key }) => key.startsWith('battery.') && key !== 'battery.drain')).toBe(
       false,
     );
@@ -104,7 +103,7 @@ describe('balance of alternator and battery', () => {
 describe.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
   'the tree of %s',
   (_name, document) => {
-    const { electrics } = evaluate(document);
+    const { electrics } = evaluated(document);
 
     test.each(electricCases)('hands on what it gets, %s', (inCase) => {
       let compared = 0;

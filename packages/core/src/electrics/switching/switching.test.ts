@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
+import { applyCommand, referenceProblems } from '../../evaluation/index.ts';
 import { demoBuilds, lantern, sampleCatalogue, switchingList } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { buildNetlist } from '../netlist/buildNetlist.ts';
 import { type Condition, isOnBy, waysInWords } from './conditions.ts';
 import { switchTable } from './switchTable.ts';
 import { LEFT, stateIn } from './vehicleState.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const celsius = (value: number) => ({ value: value + 273.15, unit: '°C' });
 const thermal = (on: number, off: number): Condition => ({
@@ -103,9 +104,7 @@ describe('the table', () => {
   });
   test('decides what is on in a case, in the solved circuit', () => {
     const total = (document: BuildDocument) =>
-      evaluate(document, sampleCatalogue).results.find(
-        ({ key: k }) => k === 'load.cruiseHot.total',
-      )!.value;
+      evaluated(document).results.find(({ key: k }) => k === 'load.cruiseHot.total')!.value;
     const path = ['switching', 'fan-1-relay', 'ways', 'way-1', 'conditions', 'condition-2'];
     const late = withValueAt(
       withValueAt(lantern, [...path, 'on'], celsius(130)),
@@ -116,7 +115,7 @@ describe('the table', () => {
     const less = total(lantern) - total(late);
     expect(less).toBeGreaterThan(15.5);
     expect(less).toBeLessThan(17);
-    const { results } = evaluate(late, sampleCatalogue);
+    const { results } = evaluated(late);
     expect(results.some(({ key: k }) => k === 'voltage.fan-1.cruiseHot')).toBe(false);
     expect(results.some(({ key: k }) => k === 'voltage.fan-2.cruiseHot')).toBe(true);
   });
@@ -130,7 +129,7 @@ describe('the table', () => {
     expect(referenceProblems(document, sampleCatalogue)).toEqual([]);
   });
   test('goes out as a list in which every switch has a line', () => {
-    const { switching, electrics } = evaluate(lantern, sampleCatalogue);
+    const { switching, electrics } = evaluated(lantern);
     const lines = switchingList(switching, electrics.netlist);
     expect(lines).toHaveLength(switching.rows.length);
     expect(lines.find(({ relay }) => relay === 'Relay, fan 2')).toMatchObject({

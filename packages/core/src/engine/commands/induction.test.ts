@@ -1,14 +1,14 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate } from '../../evaluation/index.ts';
-import { lantern, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
+import { applyCommand } from '../../evaluation/index.ts';
+import { lantern, sandpiper } from '../../exchange/index.ts';
 import { type BuildDocument, applyPatch, readBuild, withValueAt } from '../../model/index.ts';
 import type { Aspiration } from '../model.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const choose = (build: BuildDocument, aspiration: Aspiration) =>
   applyCommand(build, { name: 'choose-induction', aspiration });
 const need = (build: BuildDocument): number =>
-  evaluate(build, sampleCatalogue).results.find((r) => r.key === 'demand.byAir.atPower.massFlow')!
-    .value;
+  evaluated(build).results.find((r) => r.key === 'demand.byAir.atPower.massFlow')!.value;
 const zeroed = (build: BuildDocument): BuildDocument =>
   Object.keys(build.brief.boostCurve).reduce(
     (doc, point) => withValueAt(doc, `brief.boostCurve.${point}.value`, { value: 0, unit: '%' }),
@@ -24,7 +24,7 @@ describe('changing how an engine breathes', () => {
     });
     expect(readBuild(boosted).brief.boostCurve.some((p) => p.value.value > 0)).toBe(true);
     expect(need(boosted)).toBeGreaterThan(1.2 * need(natural));
-    const ids = evaluate(boosted, sampleCatalogue).findings.map((f) => f.id);
+    const ids = evaluated(boosted).findings.map((f) => f.id);
     expect(ids.filter((id) => id.startsWith('induction.'))).toEqual([]);
   });
 
@@ -46,7 +46,7 @@ describe('changing how an engine breathes', () => {
       aspiration: 'natural',
       boost: { value: 110e3, unit: 'psi' },
     });
-    const found = evaluate(wrong, sampleCatalogue).findings.filter((f) => f.severity === 'stop');
+    const found = evaluated(wrong).findings.filter((f) => f.severity === 'stop');
     expect(found.map((f) => f.id)).toContain('induction.boost-without-compressor');
   });
 });

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
-import { evaluate } from '../../evaluation/index.ts';
-import { lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { lantern } from '../../exchange/index.ts';
 import { MAP_LOADS, MAP_SPEEDS, airPoint, lambdaAtLoad, speedAxis } from './demandMap.ts';
 import { curveAt, defaultCurves, defaultSpecificConsumption } from './engine.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const figures = (document: BuildDocument) =>
-  new Map(evaluate(document, sampleCatalogue).results.map((r) => [r.key, r.value]));
+  new Map(evaluated(document).results.map((r) => [r.key, r.value]));
 const set = (path: string, value: unknown, on: BuildDocument = lantern) =>
   withValueAt(on, path, value);
 
@@ -118,7 +118,7 @@ describe('the pick', () => {
 });
 
 describe('the map', () => {
-  const { demandMap: map, demandPeak: peak } = evaluate(lantern, sampleCatalogue);
+  const { demandMap: map, demandPeak: peak } = evaluated(lantern);
 
   test('spans idle to limiter and holds the power speed', () => {
     expect(map.speeds).toHaveLength(MAP_SPEEDS);

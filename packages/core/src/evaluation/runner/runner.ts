@@ -5,13 +5,14 @@ interface Known {
   readonly value: unknown;
   /** what a stage read when it ran last, in the order in which it declares it */
   readonly inputs: readonly unknown[];
-  /** the pass in which this was asked for last */
-  readonly pass: number;
 }
+
+/** Answers of each source that are kept: the last, and those before it that an undo goes back to. */
+const MEMORY = 3;
 
 /** Runs stages when what they read has changed by value; keeps old objects where nothing did. */
 export interface Runner {
-  /** Starts a pass over a build; what was worked out for the last one is reused. */
+  /** Starts a pass over a build; what was worked out for the last ones is reused. */
   begin(input: RunnerInput): void;
   /** The value of a source in this pass. */
   get<Value>(source: Source<Value>): Value;
@@ -19,11 +20,12 @@ export interface Runner {
   readonly ran: readonly string[];
 }
 
-/** A runner with a memory of the last pass. */
+/** A runner with a memory of the last passes. */
 export function createRunner(): Runner {
-  const known = new Map<Source<unknown>, Known>();
+  /** what is known of each source, the newest first */
+  const known = new Map<Source<unknown>, readonly Known[]>();
+  const present = new Map<Source<unknown>, unknown>();
   let input: RunnerInput | undefined;
-  let pass = 0;
   let ran: string[] = [];
 
   const inputsOf = (source: Source<unknown>): readonly unknown[] =>
@@ -36,23 +38,28 @@ export function createRunner(): Runner {
     return source.run(Object.fromEntries(names.map((name, i) => [name, inputs[i]])) as never);
   };
 
-  function get<Value>(source: Source<Value>): Value {
-    const last = known.get(source);
-    if (last?.pass === pass) return last.value as Value;
+  function answer(source: Source<unknown>): unknown {
+    const before = known.get(source) ?? [];
     const inputs = inputsOf(source);
-    const unchanged =
-      last !== undefined && inputs.every((value, i) => Object.is(value, last.inputs[i]));
-    const fresh = unchanged ? last.value : compute(source, inputs);
-    // What follows sees the old object where the new one says the same.
-    const value = last && sameValue(last.value, fresh) ? last.value : fresh;
-    known.set(source, { value, inputs, pass });
-    return value as Value;
+    const again = before.find((each) => inputs.every((value, i) => value === each.inputs[i]));
+    const fresh = again ? again.value : compute(source, inputs);
+    // What follows sees an old object where the new one says the same.
+    const alike = again ?? before.find(({ value }) => sameValue(value, fresh));
+    const value = alike ? alike.value : fresh;
+    const others = before.filter((each) => each !== alike).slice(0, MEMORY - 1);
+    known.set(source, [{ value, inputs }, ...others]);
+    return value;
+  }
+
+  function get<Value>(source: Source<Value>): Value {
+    if (!present.has(source)) present.set(source, answer(source));
+    return present.get(source) as Value;
   }
 
   return {
     begin(next) {
       input = next;
-      pass += 1;
+      present.clear();
       ran = [];
     },
     get,

@@ -1,4 +1,4 @@
-import { coverParts, madeWires, piecesOfLegs } from '../../harness/index.ts';
+import { coverParts, wirePieces } from '../../harness/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
@@ -42,19 +42,24 @@ export const parts = stage({
     catalogue: slices.catalogue,
   },
   run: ({ names, map: onMap, vehicle, electric, harness: laid, led: ways, ...given }) => {
-    const read = { ...given, electrics: madeWires(given.electrics, ways) };
     return partsNeeded({
-      ...read,
+      ...given,
+      wires: wirePieces(given.electrics.wires, ways, laid.colours).map(
+        ({ sized: { wire }, item, colour, length, is }) => ({
+          id: is === 'a piece put in' ? `${wire.id} put in` : wire.id,
+          name: wire.name,
+          item,
+          colour,
+          length,
+          path: ['power'],
+        }),
+      ),
       present: electric,
       sheets: vehicle.sheets,
       circuits: names.fuelCircuits,
       rows: names.injectorRows,
       held: onMap.held,
-      harness: [
-        ...coverParts(laid.bundles),
-        ...laid.ends.parts,
-        ...piecesOfLegs(ways, given.electrics.wires),
-      ],
+      harness: [...coverParts(laid.bundles), ...laid.ends.parts],
       missingOfHarness: laid.ends.missing,
     });
   },

@@ -5,9 +5,10 @@ import { withValueAt } from '../../model/index.ts';
 import { namedCases } from '../running/cases.ts';
 import { deliverable } from '../running/deliverable.ts';
 import { lantern, sampleCatalogue } from '../../exchange/index.ts';
-import { createEvaluator, evaluate, limitLadder } from '../../evaluation/index.ts';
+import { createEvaluator, limitLadder } from '../../evaluation/index.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
-const { candidates } = evaluate(lantern, sampleCatalogue);
+const { candidates } = evaluated(lantern);
 const injectors = candidates.injectors()['primary']!;
 const pumps = candidates.pumps()['pump']!;
 
@@ -44,9 +45,7 @@ describe('injector comparison', () => {
     const verdict = (list: typeof injectors) => list.find((c) => c.item.id === 'I650L')!.verdict;
     expect(verdict(injectors)).toBe('does not fit');
     const weir = withValueAt(lantern, 'power.ecu', { id: 'WEIR60', revision: 1 });
-    expect(verdict(evaluate(weir, sampleCatalogue).candidates.injectors()['primary']!)).toBe(
-      'fits',
-    );
+    expect(verdict(evaluated(weir).candidates.injectors()['primary']!)).toBe('fits');
   });
 
   test('a larger injector has less duty and a shorter idle pulse', () => {
@@ -59,9 +58,7 @@ describe('injector comparison', () => {
   });
 
   test('assumed and solved duty agree while the rail is held', () => {
-    const solved = evaluate(lantern, sampleCatalogue).results.find(
-      (r) => r.key === 'injector.peak.duty',
-    )!;
+    const solved = evaluated(lantern).results.find((r) => r.key === 'injector.peak.duty')!;
     const candidate = injectors.find((c) => c.item.id === 'I650')!;
     expect(Math.abs(solved.value - candidate.peakDuty)).toBeLessThan(0.02);
   });
@@ -111,7 +108,7 @@ describe('pump comparison', () => {
   test('mounting decides as well as flow', () => {
     expect(pumps.find((c) => c.item.id === 'P340')!.verdict).toBe('does not fit');
     const inTank = withValueAt(lantern, 'fuelCircuits.main.elements.pump.mounting', 'in-tank');
-    const list = evaluate(inTank, sampleCatalogue).candidates.pumps()['pump']!;
+    const list = evaluated(inTank).candidates.pumps()['pump']!;
     expect(list.find((c) => c.item.id === 'P340')!.verdict).toBe('fits');
     expect(list.find((c) => c.item.id === 'P340X')!.verdict).toBe('does not fit');
   });
@@ -128,7 +125,7 @@ describe('pump comparison', () => {
       size: { id: 'W1', revision: 1 },
     }).document;
     const flow = (d: typeof lantern) =>
-      evaluate(d, sampleCatalogue).results.find((r) => r.key === 'pump.peak.flowAvailable')!.value;
+      evaluated(d).results.find((r) => r.key === 'pump.peak.flowAvailable')!.value;
     expect(flow(thin)).toBeLessThan(0.9 * flow(lantern));
   });
 });

@@ -16,7 +16,7 @@ interface Turn {
   readonly says: readonly [Verdict, Verdict];
   /** what the second one has measured where it begins */
   readonly at: number;
-  /** share of `at` by which what was measured may miss it, for a value found to 1e-9 */
+  /** share of `at` by which what was measured may miss it, for a value found to 2e-8 of what it is between */
   readonly within?: number;
 }
 
@@ -30,7 +30,7 @@ function turningPoint({ build, finding, between, says }: Turn): readonly [number
   const verdict = (value: number): Verdict =>
     findingIn(build(value), finding)?.severity ?? 'nothing';
   expect([verdict(before), verdict(after)]).toEqual(says);
-  for (let k = 0; k < 30; k++) {
+  for (let k = 0; k < 26; k++) {
     const middle = (before + after) / 2;
     if (verdict(middle) === says[0]) before = middle;
     else after = middle;

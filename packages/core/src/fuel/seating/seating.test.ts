@@ -1,14 +1,14 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { besideNeighbour, pushOff, railLift, sealGap, seatGap } from './formulas.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
 const figure = (build: BuildDocument, key: string): number | undefined =>
-  evaluate(build, sampleCatalogue).results.find((r) => r.key === key)?.value;
+  evaluated(build).results.find((r) => r.key === key)?.value;
 const found = (build: BuildDocument, rule: string) =>
-  evaluate(build, sampleCatalogue).findings.find((f) => f.rule === rule);
+  evaluated(build).findings.find((f) => f.rule === rule);
 const seat = (field: string, value: unknown): BuildDocument =>
   withValueAt(lantern, `injectorRows.primary.seating.${field}`, value);
 
@@ -66,7 +66,7 @@ describe('seats', () => {
         item.category === 'injector' ? { ...item, reach: 0, topSeal: 0, bottomSeal: 0 } : item,
       ),
     };
-    const { findings, results } = evaluate(seat('railBore', mm(9)), silent);
+    const { findings, results } = evaluated(seat('railBore', mm(9)), silent);
     expect(findings.filter((f) => f.rule.startsWith('injector.seal'))).toEqual([]);
     expect(results.some((r) => r.key.startsWith('injector.pushOff'))).toBe(false);
   });

@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
+import { applyCommand, referenceProblems } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { attitudes, pushOf } from './attitudes.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const figure = (build: BuildDocument, key: string): number | undefined =>
-  evaluate(build, sampleCatalogue).results.find((r) => r.key === key)?.value;
+  evaluated(build).results.find((r) => r.key === key)?.value;
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
 const starves = (build: BuildDocument) =>
   Object.fromEntries(attitudes.map((a) => [a, figure(build, `tank.starve.${a}`)!]));

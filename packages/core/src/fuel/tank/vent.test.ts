@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../../evaluation/index.ts';
-import { lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { lantern } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { abovePickup, belowPickup, returnApart, ventFlow, ventLoss } from './formulas.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const box = [0, 0, 0, 0.7, 0.5, 0.3];
 const figure = (build: BuildDocument, key: string): number | undefined =>
-  evaluate(build, sampleCatalogue).results.find((r) => r.key === key)?.value;
+  evaluated(build).results.find((r) => r.key === key)?.value;
 
 describe('the room of a tank', () => {
   test('below and above the pickup make up its box', () => {

@@ -1,14 +1,14 @@
 import { describe, expect, test } from 'vitest';
 import { drawingSvg } from '../../electrics/index.ts';
-import { evaluate } from '../../evaluation/index.ts';
-import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
+import { demoBuilds } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild } from '../../model/index.ts';
 import { boardPaperKinds, boardPapers, boardTiles } from './boardTiles.ts';
 import { formboards } from './formboards.ts';
 import { doCross } from './planeSegments.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const boardsOf = (document: BuildDocument) => {
-  const { led, harness, electrics } = evaluate(document, sampleCatalogue);
+  const { led, harness, electrics } = evaluated(document);
   const { harness: decided, placements } = readBuild(document);
   const input = { buildName: document.name, led, harness, electrics, decided, placements };
   return { led, harness, boards: formboards(input) };

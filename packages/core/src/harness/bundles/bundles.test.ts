@@ -2,12 +2,12 @@ import { describe, expect, test } from 'vitest';
 import type { CatalogueItem } from '../../catalogue/index.ts';
 import { heatGivenOff, resistanceAt } from '../../electrics/index.ts';
 import { demoBuilds, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
-import { evaluate } from '../../evaluation/index.ts';
 import { withValueAt } from '../../model/index.ts';
 import { coverFor } from './coverOf.ts';
 import { bundleTemperature, coveredDiameter } from './formulas.ts';
 import { holeSawFor, holeSaws } from './passThroughs.ts';
 import { segmentSheet } from './segmentSheet.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const temperature = (currents: number[], diameter = 0.02, ambient = 320): number =>
   bundleTemperature.compute({
@@ -67,7 +67,7 @@ describe('what lies round a bundle', () => {
 describe.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
   'the bundles of %s',
   (_name, document) => {
-    const evaluation = evaluate(document, sampleCatalogue);
+    const evaluation = evaluated(document);
     const { harness, led, electrics, results, findings } = evaluation;
     const value = (key: string): number => results.find((r) => r.key === key)!.value;
 
@@ -188,7 +188,7 @@ test('a colour that is settled is kept, and the others keep clear of it', () => 
   const settled = withValueAt(sandpiper, 'harness.colours', {
     'throttle~1': { colour: 'pink', stripe: 'green' },
   });
-  const { harness } = evaluate(settled, sampleCatalogue);
+  const { harness } = evaluated(settled);
   const of = (id: string) => harness.colours.find(({ wireId }) => wireId === id)!;
   expect(of('throttle~1')).toEqual({
     wireId: 'throttle~1',

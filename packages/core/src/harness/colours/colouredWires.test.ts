@@ -1,9 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../../evaluation/index.ts';
-import { demoBuilds, lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { demoBuilds, lantern } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
-const evaluated = (document: BuildDocument) => evaluate(document, sampleCatalogue);
 const donorWires = (document: BuildDocument) => {
   const { harness, electrics } = evaluated(document);
   const colours = new Map(harness.colours.map((each) => [each.wireId, each]));

@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { demoBuilds, sampleCatalogue } from '../../exchange/index.ts';
-import { evaluate } from '../../evaluation/index.ts';
 import { readBuild } from '../../model/index.ts';
 import { keptParts } from '../rules/keptParts.ts';
 import { plugParts } from './plugParts.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const partsOf = (document: (typeof demoBuilds)[number]['document']) => {
-  const { electrics, harness, led: ways } = evaluate(document, sampleCatalogue);
+  const { electrics, harness, led: ways } = evaluated(document);
   const build = readBuild(document);
   const kept = new Set(keptParts(build));
   const read = {

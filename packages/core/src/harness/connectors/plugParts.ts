@@ -10,6 +10,8 @@ import { HOLDER_FAMILY, PlugShelf } from './plugShelf.ts';
 export interface PlugPart {
   readonly item: PlugPartItem;
   readonly quantity: number;
+  /** the part of the netlist that it belongs to; undefined: a wire that a piece is spliced into */
+  readonly partId: string | undefined;
   readonly name: string;
   readonly path: readonly string[];
   /** a wire that is led through the harness ends in it */
@@ -41,6 +43,9 @@ interface Read {
   readonly catalogue: Catalogue;
 }
 
+/** What a part is used for, and the wires that end in it. */
+type Use = Pick<PlugPart, 'partId' | 'name' | 'path'> & { readonly of: readonly EndedWire[] };
+
 const inMm2 = (area: number): string => `${Math.round(area * 1e8) / 100} mm²`;
 const inMm = (length: number): string => `${Math.round(length * 1e4) / 10} mm`;
 
@@ -67,12 +72,12 @@ export function plugParts(read: Read): {
   const put = (
     item: PlugPartItem | undefined,
     words: string,
-    { name, path, of }: { name: string; path: readonly string[]; of: readonly EndedWire[] },
+    { partId, name, path, of }: Use,
     quantity = 1,
   ): void => {
     if (quantity <= 0) return;
     const inHarness = of.some(({ wire }) => led.has(wire.id));
-    if (item) parts.push({ item, quantity, name, path, inHarness });
+    if (item) parts.push({ item, quantity, partId, name, path, inHarness });
     else missing.push({ words, count: quantity, usedFor: name });
   };
   const inPlug = new Set<string>();
@@ -85,7 +90,7 @@ export function plugParts(read: Read): {
     );
     // All of it comes with a loom that is bought.
     if (wires.length === 0) continue;
-    const use = { name, path: ['power'], of: wires };
+    const use = { partId, name, path: ['power'], of: wires };
     const housing = shelf.housing(family, cavities.length);
     put(housing, `housing ${family}, ${cavities.length} ways`, use);
     const sealed = shelf.has('seal', family);
@@ -117,7 +122,7 @@ export function plugParts(read: Read): {
     if (inPlug.has(end.node) || !part || kept.has(part.id) || part.sort === 'signal') return;
     const isLug = end.joint === 'lug' || part.role === 'connector';
     const words = inMm2(size.area);
-    const use = { name: part.name, path: ['power'], of: [sized] };
+    const use = { partId: part.id, name: part.name, path: ['power'], of: [sized] };
     if (isLug) put(shelf.forArea('lug', size.area), `ring terminal for ${words}`, use);
     else if (end.joint === 'holder') {
       const contact = shelf.forArea('contact', size.area, HOLDER_FAMILY);
@@ -128,17 +133,22 @@ export function plugParts(read: Read): {
     single(wire.wire.from, wire);
     single(wire.wire.to, wire);
   }
-  const splice = (area: number, use: Parameters<typeof put>[2]): void =>
+  const splice = (area: number, use: Use): void =>
     put(shelf.forArea('splice', area), `splice for ${inMm2(area)} together`, use);
   for (const sized of spliced) {
-    splice(2 * sized.size.area, { name: sized.wire.name, path: ['harness'], of: [sized] });
+    splice(2 * sized.size.area, {
+      partId: undefined,
+      name: sized.wire.name,
+      path: ['harness'],
+      of: [sized],
+    });
   }
-  for (const { sort, name, pins } of netlist.parts) {
+  for (const { id, sort, name, pins } of netlist.parts) {
     if (sort !== 'splice') continue;
     const of = pins.flatMap(({ node }) => ends.get(node) ?? []);
     splice(
       of.reduce((sum, { size }) => sum + size.area, 0),
-      { name, path: ['power'], of },
+      { partId: id, name, path: ['power'], of },
     );
   }
   return { parts, missing };

@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest';
-import { demoBuilds, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
-import { applyCommand, evaluate } from '../../evaluation/index.ts';
+import { demoBuilds, sandpiper } from '../../exchange/index.ts';
+import { applyCommand } from '../../evaluation/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { wireCutTo } from '../repairs/cutWires.ts';
 import { LAY, TWIST, isCable } from './allowances.ts';
 import { movedHarness } from './movedHarness.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
-const evaluated = (document: BuildDocument) => evaluate(document, sampleCatalogue);
 const figure = (document: BuildDocument, key: string): number =>
   evaluated(document).results.find((result) => result.key === key)!.value;
 const length = (wire: string): string => `wire.${wire}.length`;
@@ -125,13 +125,13 @@ describe('a harness while a place of it is held elsewhere', () => {
   test.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
     '%s comes to what it comes to once that is an edit',
     (_, document) => {
-      const before = evaluate(document, sampleCatalogue);
+      const before = evaluated(document);
       const [id] = Object.keys(document.harness.breakouts);
       const edited = withValueAt(document, `harness.breakouts.${id}.z`, {
         value: document.harness.breakouts[id!]!.z.value + 0.12,
         unit: 'mm',
       });
-      const after = evaluate(edited, sampleCatalogue);
+      const after = evaluated(edited);
       const { harness, placements, hardPoints } = readBuild(edited);
       const { netlist } = before.electrics;
       const moved = movedHarness(before.led, { netlist, harness, placements, hardPoints });
@@ -152,7 +152,7 @@ describe('a harness while a place of it is held elsewhere', () => {
 
   test('tells the wires that were cut and no longer reach', () => {
     const document = demoBuilds[0]!.document;
-    const before = evaluate(document, sampleCatalogue);
+    const before = evaluated(document);
     const [wire] = before.led.wires;
     const cut = withValueAt(document, `harness.cut`, {
       [wire!.wireId]: wireCutTo({ value: wire!.length.value - 0.1, unit: 'mm' }),

@@ -1,16 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../../evaluation/index.ts';
-import { kittiwake, lantern, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
+import { kittiwake, lantern, sandpiper } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { type Vector, bodyAt, checkComponent, componentFaults } from '../../vehicle/index.ts';
 import { type PlaceWish, type PlacesProgress, findPlaces } from './findPlaces.ts';
 import { goesThrough } from './sheetBetween.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
 
 const wishOf = (document: BuildDocument, placementId: string): PlaceWish => {
-  const { electrics, led, map } = evaluate(document, sampleCatalogue);
+  const { electrics, led, map } = evaluated(document);
   const build = readBuild(document);
   const own = map.components.find(({ component }) => component.placement.id === placementId)!;
   const { item, servicedFrom } = own.component;

@@ -1,13 +1,14 @@
 import { describe, expect, test } from 'vitest';
-import { applyCommand, evaluate } from '../../evaluation/index.ts';
-import { demoBuilds, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
+import { applyCommand } from '../../evaluation/index.ts';
+import { demoBuilds, sandpiper } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { type HarnessProgress, proposeHarness } from './proposeHarness.ts';
 import { proposedSplices } from './proposedSplices.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 function proposed(document: BuildDocument): HarnessProgress {
   const build = readBuild(document);
-  const { electrics, map } = evaluate(document, sampleCatalogue);
+  const { electrics, map } = evaluated(document);
   const search = proposeHarness({
     netlist: electrics.netlist,
     harness: build.harness,
@@ -38,7 +39,7 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
   (_name, document) => {
     const found = proposed(document);
     const built = withHarness(document, found);
-    const { led, results, findings } = evaluate(built, sampleCatalogue);
+    const { led, results, findings } = evaluated(built);
 
     test('joins every place at which wires end, as a tree', () => {
       expect(found.best!.unreached).toEqual([]);
@@ -70,7 +71,7 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
 );
 
 describe('splices put where copper is least', () => {
-  const { led, electrics } = evaluate(sandpiper, sampleCatalogue);
+  const { led, electrics } = evaluated(sandpiper);
   const { harness } = readBuild(sandpiper);
   const sites = proposedSplices({ led, electrics, harness });
   const withSites = (shift: number): BuildDocument =>
@@ -85,14 +86,14 @@ describe('splices put where copper is least', () => {
       ),
     );
   const copper = (document: BuildDocument): number => {
-    const { electrics: sized } = evaluate(document, sampleCatalogue);
+    const { electrics: sized } = evaluated(document);
     return sized.wires.reduce((sum, { size, task }) => sum + size.area * task.length, 0);
   };
 
   test('have every splice of the netlist but those of a bus, and nothing against them', () => {
     const splices = electrics.netlist.parts.filter(({ sort }) => sort === 'splice');
     expect(Object.keys(sites).sort()).toEqual(splices.map(({ id }) => id).sort());
-    const rules = evaluate(withSites(0), sampleCatalogue).findings.map(({ rule }) => rule);
+    const rules = evaluated(withSites(0)).findings.map(({ rule }) => rule);
     expect(rules).not.toContain('splice.site');
   });
 
@@ -105,10 +106,7 @@ describe('splices put where copper is least', () => {
 
 describe('edits of a harness', () => {
   const length = (document: BuildDocument): number =>
-    evaluate(document, sampleCatalogue).led.segments.reduce(
-      (sum, segment) => sum + segment.mapLength.value,
-      0,
-    );
+    evaluated(document).led.segments.reduce((sum, segment) => sum + segment.mapLength.value, 0);
 
   test('a breakout put into a segment parts it where it is, and taken out joins it again', () => {
     const put = applyCommand(sandpiper, {
@@ -123,7 +121,7 @@ describe('edits of a harness', () => {
       Object.keys(sandpiper.harness.segments).length + 1,
     );
     expect(length(put)).toBeCloseTo(length(sandpiper), 2);
-    expect(evaluate(put, sampleCatalogue).led.unled).toEqual([]);
+    expect(evaluated(put).led.unled).toEqual([]);
     const back = applyCommand(put, { name: 'take-breakout-out', breakoutId: id! }).document;
     expect(Object.keys(back.harness.segments).sort()).toEqual(
       Object.keys(sandpiper.harness.segments).sort(),
@@ -139,7 +137,7 @@ describe('edits of a harness', () => {
     }).document;
     const far = (document: BuildDocument, spliceId: string): number => {
       const { segmentId, share } = document.harness.splices[spliceId]!;
-      const { led } = evaluate(document, sampleCatalogue);
+      const { led } = evaluated(document);
       const segment = led.segments.find((s) => s.id === segmentId)!;
       const before = segmentId === 'over' ? 0 : 0.4 * 0.27;
       return before + share.value * segment.mapLength.value;

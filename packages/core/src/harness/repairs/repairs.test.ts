@@ -132,7 +132,7 @@ describe('a piece that is spliced into a wire that was cut too short', () => {
       expect(piece!.length).toBeGreaterThan(spliced.value + 0.06 - 1e-9);
       expect(piece!.length).toBeLessThan(spliced.value + 0.07 + 1e-9);
     }
-    const stillToCut = reelList(lines).reduce((all, { wires }) => all + wires, 0);
+    const stillToCut = reelList(mended).reduce((all, { wires }) => all + wires, 0);
     const open = lines.filter(({ is }) => is === 'to cut').length;
     expect(stillToCut).toBe(open + longer.length);
   });

@@ -1,4 +1,3 @@
-import type { SizedWire } from '../../electrics/index.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';
 
 /** A piece that is spliced into a wire since it was too short. */
@@ -25,16 +24,3 @@ export const splicedPieces = ({
       leg && !isCut ? [{ wireId, longer: leg.length.value - leg.bought }] : [],
     ),
   ].filter(({ longer }) => longer > 1e-6);
-
-/** The wire that pieces are cut of which no wire of the build counts with its own length. */
-export function piecesOfLegs({ wires }: Pick<LedHarness, 'wires'>, sized: readonly SizedWire[]) {
-  const inLegs = new Map(
-    splicedPieces({ wires, cut: [] }).map(({ wireId, longer }) => [wireId, longer]),
-  );
-  return sized.flatMap(({ wire, size }) => {
-    const longer = inLegs.get(wire.id);
-    return longer === undefined
-      ? []
-      : [{ item: size, quantity: pieceFor(longer), name: wire.name, path: ['harness', 'bought'] }];
-  });
-}

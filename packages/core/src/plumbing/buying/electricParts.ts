@@ -22,9 +22,9 @@ export interface ElectricPart {
   readonly path: readonly string[];
 }
 
-/** What the electrics take: new devices, controllers, fuses, relays, and wire by the metre. */
+/** What the electrics take: new devices, controllers, fuses and relays. */
 export function electricParts(
-  { fuses, wires }: Pick<ElectricDesign, 'fuses' | 'wires'>,
+  { fuses }: Pick<ElectricDesign, 'fuses'>,
   { devices, controllers }: PresentParts,
   catalogue: Catalogue,
 ): ElectricPart[] {
@@ -56,8 +56,5 @@ export function electricParts(
       .map(({ item }) => [refKey(refOf(item)), item] as const),
   );
   for (const item of spared.values()) put(item, 'one to spare', ['devices']);
-  for (const { size, task, wire } of wires) {
-    put(size, wire.name, ['power'], task.length);
-  }
   return parts;
 }

@@ -3,6 +3,7 @@ import {
   type CatalogueItem,
   type HoseItem,
   type SmallPartForm,
+  type WireItem,
   itemAt,
   lookUp,
   newestOf,
@@ -30,6 +31,7 @@ import { valueUnder } from '../../numerics/index.ts';
 import { type Origin, fromFigure } from '../../results/index.ts';
 import { NotFound } from '../../quantities/index.ts';
 import { type HeldComponent, fixingParts } from '../../vehicle/index.ts';
+import type { PieceOfWire } from './reels.ts';
 import type { MadeLine } from '../assemblies/madeLine.ts';
 import { isRail } from '../assemblies/plumbingStage.ts';
 import { seatParts } from './seatParts.ts';
@@ -39,7 +41,9 @@ import { hasTaper, partsOfLine, smallPartFor } from './partsOfLine.ts';
 export interface NeededInput {
   readonly fluids: readonly Pick<FluidResult, 'design'>[];
   readonly circuits: readonly FuelCircuit[];
-  readonly electrics: ElectricDesign;
+  readonly electrics: Pick<ElectricDesign, 'fuses'>;
+  /** every piece of wire that is cut, and where the build says so */
+  readonly wires: readonly (PieceOfWire & { readonly name: string; readonly path: Path })[];
   readonly present: PresentParts;
   readonly rows: readonly InjectorRow[];
   readonly power: Pick<PowerDesign, 'battery' | 'ecu'>;
@@ -60,6 +64,8 @@ export interface NeededPiece {
   readonly length: number;
   /** the figure that says how long */
   readonly from: Origin;
+  /** of wire: a colour is a length of its own */
+  readonly colour?: string;
 }
 
 /** What so many of a part are for, and where the build says so. */
@@ -78,7 +84,7 @@ export interface PartNeed {
   readonly uses: readonly PartUse[];
   /** names of what it is for, each once */
   readonly usedFor: readonly string[];
-  /** of hose and tube, the pieces that are cut */
+  /** of hose, tube and wire, the pieces that are cut */
   readonly pieces: readonly NeededPiece[];
 }
 
@@ -179,8 +185,8 @@ export function partsNeeded(input: NeededInput): {
     if (!item) throw new NotFound(`no item "${refKey(ref)}" in the catalogue`, refKey(ref));
     put(item, { name, quantity, from: by(path) });
   };
-  const cut = (hose: HoseItem, piece: NeededPiece): void =>
-    put(hose, { name: piece.name, quantity: piece.length, from: piece.from }, piece);
+  const cut = (item: HoseItem | WireItem, piece: NeededPiece): void =>
+    put(item, { name: piece.name, quantity: piece.length, from: piece.from }, piece);
   input.circuits.forEach((circuit, i) => {
     const lengths = input.fluids[i]?.design.lengths ?? {};
     circuit.elements.forEach((element) => {
@@ -252,6 +258,7 @@ export function partsNeeded(input: NeededInput): {
   electricParts(input.electrics, input.present, catalogue).forEach(
     ({ item, quantity, name, path }) => add(item, quantity, name, path),
   );
+  for (const { item, path, ...piece } of input.wires) cut(item, { ...piece, from: by(path) });
   missing.push(...input.missingOfHarness);
   input.harness.forEach(({ item, quantity, name, path }) => add(item, quantity, name, path));
   for (const row of input.rows) add(row.item, row.count, row.name, ['injectorRows', row.id]);

@@ -7,10 +7,13 @@ import {
   alikeHoses,
   itemAt,
 } from '../../catalogue/index.ts';
+import { sum } from '../../numerics/index.ts';
 import type { ToolNeed } from '../../electrics/index.ts';
 import type { Offcut, ShelfEntry } from '../../model/index.ts';
 import { AT_ONCE, type CuttingPlan, type CuttingProblem, cuttingPlan } from './cutting/index.ts';
 import type { MissingPart, PartNeed } from './partsNeeded.ts';
+import { reelsOf } from './reels.ts';
+import { soldLengths } from './soldLengths.ts';
 
 /** What a cut takes of a hose, and of a tube, m. */
 const KERF = 0.002;
@@ -89,14 +92,6 @@ export interface ShoppingList {
   readonly mass: number;
 }
 
-/** Lengths in which a hose is sold, m. */
-export function soldLengths({ soldStep, soldUpTo }: HoseItem): number[] {
-  const step = soldStep > 0 ? soldStep : SOLD.step;
-  const upTo = soldUpTo > 0 ? soldUpTo : SOLD.upTo;
-  const count = Math.max(1, Math.floor(upTo / step + 1e-9));
-  return Array.from({ length: count }, (_, i) => step * (i + 1));
-}
-
 const sameFitting = (a: FittingItem, b: FittingItem): boolean =>
   a.form === b.form &&
   a.firstPort === b.firstPort &&
@@ -141,7 +136,7 @@ export function cuttingOf(
   pieces: PartNeed['pieces'],
   offcuts: readonly Offcut[],
 ): CuttingProblem | undefined {
-  const stock = soldLengths(hose);
+  const stock = soldLengths(hose, SOLD);
   const own = offcuts.filter(({ item }) => item.id === hose.id);
   const longest = Math.max(...stock, ...own.map(({ length }) => length.value));
   if (pieces.some(({ length }) => length > longest)) return undefined;
@@ -182,6 +177,27 @@ function spareOf(item: CatalogueItem, quantity: number): number {
   return item.category === 'fitting' && quantity >= SPARE_FROM ? 1 : 0;
 }
 
+/** How much is bought of what is sold by the metre, m. */
+function lengthBought(
+  item: CatalogueItem,
+  quantity: number,
+  pieces: PartNeed['pieces'],
+  plan: CuttingPlan | undefined,
+): number {
+  switch (item.category) {
+    case 'hose':
+      return plan?.bought ?? quantity;
+    case 'wire':
+      return sum(
+        reelsOf(pieces.map((piece) => ({ colour: '', ...piece, item }))).map(
+          ({ bought }) => bought,
+        ),
+      );
+    default:
+      return Math.ceil(quantity - 1e-6);
+  }
+}
+
 /** What has to be bought for what is needed, less what lies on the shelf. */
 export function shoppingList(input: {
   readonly parts: readonly PartNeed[];
@@ -198,11 +214,9 @@ export function shoppingList(input: {
     const spare = spareOf(item, quantity);
     const plan = item.category === 'hose' ? planFor(item, pieces, offcuts) : undefined;
     const buy =
-      item.category === 'hose'
-        ? (plan?.bought ?? quantity)
-        : unit === 'm'
-          ? Math.ceil(quantity - 1e-6)
-          : Math.max(0, quantity + spare - atHand);
+      unit === 'piece'
+        ? Math.max(0, quantity + spare - atHand)
+        : lengthBought(item, quantity, pieces, plan);
     return {
       item,
       counter: counterOf(item),

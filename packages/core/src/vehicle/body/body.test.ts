@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest';
 import { lantern, sampleCatalogue } from '../../exchange/index.ts';
-import { applyCommand, evaluate, referenceProblems } from '../../evaluation/index.ts';
+import { applyCommand, referenceProblems } from '../../evaluation/index.ts';
 import { type BuildDocument, readBuild } from '../../model/index.ts';
 import { bodyKinds } from '../slices/body.ts';
 import { outlineOf } from './outline.ts';
 import { usualVehicle } from './usualVehicle.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 describe.each(bodyKinds)('the outline of a %s', (kind) => {
   const vehicle = usualVehicle(kind);
@@ -78,7 +79,7 @@ describe('a first vehicle', () => {
         expect(high[axis].value).toBeGreaterThan(low[axis].value);
       }
     }
-    const { results, findings } = evaluate(document, sampleCatalogue);
+    const { results, findings } = evaluated(document);
     expect(results.filter((r) => !Number.isFinite(r.value))).toEqual([]);
     // The places are those of another vehicle: parts may sit in this one’s engine or sheets.
     const stops = findings.filter((f) => f.where.stage === 'map' && f.severity === 'stop');

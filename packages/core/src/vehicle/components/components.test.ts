@@ -1,12 +1,12 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../../evaluation/index.ts';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { distanceBetween } from '../geometry/vector.ts';
 import { roomBefore, sideOf } from './index.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const mm = (value: number) => ({ value: value / 1e3, unit: 'mm' });
-const mapOf = (document: BuildDocument) => evaluate(document, sampleCatalogue).map;
+const mapOf = (document: BuildDocument) => evaluated(document).map;
 const find = (document: BuildDocument, id: string) =>
   mapOf(document).components.find(({ component }) => component.id === id)!;
 const degrees = (value: number) => ({ value: (value * Math.PI) / 180, unit: '°' });
@@ -32,14 +32,14 @@ describe('parts on the vehicle', () => {
         item.category === 'pump' ? { ...item, bodyLength: 0 } : item,
       ),
     };
-    const { map } = evaluate(lantern, bare);
+    const { map } = evaluated(lantern, bare);
     expect(map.components.some(({ component }) => component.id === 'pump')).toBe(false);
     const outlet = map.lines.find((l) => l.lineId === 'pump-outlet')!;
     expect(distanceBetween(outlet.points[0]!.at, [0.52, -0.37, 0.5])).toBeLessThan(1e-12);
   });
 
   test('the turn at a port is the angle between it and the line', () => {
-    const { results } = evaluate(lantern, sampleCatalogue);
+    const { results } = evaluated(lantern);
     const turn = (key: string) => results.find((r) => r.key === key)!.value;
     // Straight on from pump to fine filter; the return leaves the bottom of its regulator sideways.
     expect(turn('line.pump-outlet.startTurn')).toBeCloseTo(0, 9);

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../../evaluation/index.ts';
 import { lantern, partsList, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
 import { withValueAt } from '../../model/index.ts';
 import { boltData, boltLengths } from './boltData.ts';
 import { type FixingWanted, bendDeduction, boltLengthFor, fixingDesign } from './fixingDesign.ts';
 import { fixingParts } from './fixingParts.ts';
 import { fixingDrawing } from './fixingDrawing.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const wanted: FixingWanted = {
   means: 'bracket',
@@ -123,7 +123,7 @@ describe('the drawing of a plate', () => {
 
 describe('what holds the parts of a build', () => {
   test('comes onto its parts list, every fastener from the catalogue', () => {
-    const evaluation = evaluate(lantern, sampleCatalogue);
+    const evaluation = evaluated(lantern);
     for (const held of evaluation.map.held) {
       expect(held.made.ok).toBe(true);
       if (!held.made.ok) continue;
@@ -137,8 +137,7 @@ describe('what holds the parts of a build', () => {
 
   test('a heavier knock falls on fewer bolts', () => {
     const load = (document: typeof sandpiper) =>
-      evaluate(document, sampleCatalogue).results.find((r) => r.key === 'fixing.battery.boltLoad')!
-        .value;
+      evaluated(document).results.find((r) => r.key === 'fixing.battery.boltLoad')!.value;
     const two = withValueAt(sandpiper, 'placements.battery.fixing.bolts', 2);
     expect(load(two) / load(sandpiper)).toBeCloseTo(2, 9);
   });

@@ -7,7 +7,12 @@ import { type Crossing, type Parallelogram, crossingsOf } from '../geometry/shee
 import { type Vector, add, distanceBetween, dot, scale, subtract } from '../geometry/vector.ts';
 import { heightsOf } from '../geometry/heights.ts';
 import { vectorOf } from '../places/vectorOf.ts';
-import { type LineThickness, type NearByKind, nearestObstacles } from './nearestObstacles.ts';
+import {
+  type LineThickness,
+  type NearByKind,
+  ROUNDING,
+  nearestObstacles,
+} from './nearestObstacles.ts';
 import type { Obstacle, ObstacleKind } from './obstacle.ts';
 import { type Things, obstaclesOf } from './obstaclesOf.ts';
 
@@ -122,11 +127,19 @@ function sheetCrossings(path: RoutePath, sheet: SheetAround, thickness: number):
   });
 }
 
-/** Everything that a way meets: what is near, what it goes through, how low it hangs. */
-export function checkWay(path: RoutePath, around: VehicleAround, line: LineThickness): WayCheck {
+/**
+ * Everything that a way meets: what is near, what it goes through, how low it hangs. What leaves it
+ * more than `within` m beyond what it asks may be left out.
+ */
+export function checkWay(
+  path: RoutePath,
+  around: VehicleAround,
+  line: LineThickness,
+  within = Infinity,
+): WayCheck {
   const lowest = heightsOf(path)?.lowest.at[2] ?? Infinity;
   return {
-    near: nearestObstacles(path, around.obstacles, line),
+    near: nearestObstacles(path, around.obstacles, line, within),
     crossings: around.sheets.flatMap((sheet) => sheetCrossings(path, sheet, line.outsideDiameter)),
     passages: around.spaces.flatMap((space): Passage[] => {
       const length = lengthInside(path, space.box);
@@ -141,9 +154,6 @@ export interface Fault {
   readonly kind: ObstacleKind | SpaceUse | 'sheet' | 'low';
   readonly id: string;
 }
-
-/** Rounding of places, m. */
-const ROUNDING = 1e-9;
 
 /** Everything that stands against a way. */
 export function faultsOf(

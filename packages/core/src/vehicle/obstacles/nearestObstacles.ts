@@ -22,6 +22,9 @@ export interface NearObstacle {
   readonly to: number;
 }
 
+/** Rounding of places, m. */
+export const ROUNDING = 1e-9;
+
 /** A stretch of a line, m from its beginning. */
 export interface Stretch {
   readonly from: number;
@@ -109,25 +112,45 @@ export function nearOf(
   }
 }
 
+/** A box around a path: a chord of the drawn line leaves its arc by less than a millimetre. */
+const boxAround = (path: RoutePath): Box => grown(boundsOf(polylineOf(path)), 1e-3);
+
+/** What a thing leaves a line at least beyond what it asks, by the boxes around both, m. */
+function leastMargin(own: Box, thing: Obstacle, line: LineThickness): number {
+  const apart = boxToBox(own, thing.bounds);
+  // Where bounds meet they say nothing of how deep one may lie in the other.
+  if (apart === 0) return -Infinity;
+  return apart - line.outsideDiameter / 2 - (line.sleeve ? thing.asksOfSleeved : thing.asks);
+}
+
+/** Whether a line comes nearer to one of some things than that asks. */
+export function comesTooNear(
+  path: RoutePath,
+  things: readonly Obstacle[],
+  line: LineThickness,
+): boolean {
+  const own = boxAround(path);
+  return things.some(
+    (thing) =>
+      leastMargin(own, thing, line) < 0 &&
+      (nearOf(path, thing, line, own)?.margin ?? 0) < -ROUNDING,
+  );
+}
+
 /**
  * Of every kind of thing the one that leaves a line least room. Things whose bounds leave more than
- * what was found already are not looked at.
+ * what was found already, or than what is asked for, m, are not looked at.
  */
 export function nearestObstacles(
   path: RoutePath,
   things: readonly Obstacle[],
   line: LineThickness,
+  within = Infinity,
 ): NearByKind {
-  // A chord of the drawn line leaves its arc by less than a millimetre.
-  const own = grown(boundsOf(polylineOf(path)), 1e-3);
-  const least = (thing: Obstacle): number => {
-    const apart = boxToBox(own, thing.bounds);
-    // Where bounds meet they say nothing of how deep one may lie in the other.
-    if (apart === 0) return -Infinity;
-    return apart - line.outsideDiameter / 2 - (line.sleeve ? thing.asksOfSleeved : thing.asks);
-  };
+  const own = boxAround(path);
   const byLeast = things
-    .map((thing) => ({ thing, atLeast: least(thing) }))
+    .map((thing) => ({ thing, atLeast: leastMargin(own, thing, line) }))
+    .filter(({ atLeast }) => atLeast < within)
     .sort((a, b) => a.atLeast - b.atLeast);
   const found: Partial<Record<ObstacleKind, NearObstacle>> = {};
   for (const { thing, atLeast } of byLeast) {

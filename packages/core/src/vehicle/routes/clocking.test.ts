@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { evaluate } from '../../evaluation/index.ts';
-import { lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { lantern } from '../../exchange/index.ts';
 import { type RoutePath, shapeOf } from '../geometry/path.ts';
 import { carriedAlong, turnedAbout } from '../geometry/transport.ts';
 import { type Vector, distanceBetween, dot, norm, unit } from '../geometry/vector.ts';
 import { clockingOf } from './clocking.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const pathOf = (radius: number, ...places: readonly Vector[]): RoutePath => {
   const shape = shapeOf(places.map((at) => ({ at, radius })));
@@ -110,7 +110,7 @@ describe('clocking', () => {
 
 describe('clocking of the demos', () => {
   const clock = (document: typeof lantern, line: string) =>
-    evaluate(document, sampleCatalogue).results.find((r) => r.key === `line.${line}.clocking`);
+    evaluated(document).results.find((r) => r.key === `line.${line}.clocking`);
 
   test('the hose that rises from coarse filter to pump has its ends opposite', () => {
     expect(degrees(clock(lantern, 'pump-inlet')?.value)).toBeCloseTo(180, 6);

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { kittiwake, lantern, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
-import { evaluate } from '../../evaluation/index.ts';
+import { kittiwake, lantern, sandpiper } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild } from '../../model/index.ts';
 import { shapeOf } from '../geometry/path.ts';
 import type { Vector } from '../geometry/vector.ts';
 import { type VehicleAround, checkWay, obstacle } from '../obstacles/index.ts';
 import { type AutoRouteInput, autoRoute, stopsWay, waysBetween } from './autoRoute.ts';
 import { autoRouteInput } from './proposalInput.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 
 const line = {
   from: [0, 0, 0.4],
@@ -172,7 +172,7 @@ describe.each([
   ['Sandpiper', sandpiper],
   ['Kittiwake', kittiwake],
 ] as const)('on %s', (_name, document: BuildDocument) => {
-  const { map } = evaluate(document, sampleCatalogue);
+  const { map } = evaluated(document);
   const build = readBuild(document);
 
   test('every line has a way that no check stops', () => {

@@ -3,6 +3,7 @@ import {
   type VehicleAround,
   type WayCheck,
   checkWay,
+  comesTooNear,
   faultKey,
   faultsOf,
 } from '../obstacles/index.ts';
@@ -44,7 +45,7 @@ export function meetsAlong(
   return checkWay(shape.path, around, { outsideDiameter, sleeve, shielded });
 }
 
-/** Whether another way has no fault that the present one has not. */
+/** Whether another way has no fault that the present one has not, and none that it is to be rid of. */
 export function isNoWorse(
   line: MovableWay,
   points: readonly RoutePoint[],
@@ -53,10 +54,14 @@ export function isNoWorse(
 ): boolean {
   const { check } = line;
   if (!check) return true;
-  const found = meetsAlong(line, points, around);
-  if (!found) return false;
+  const shape = shapeOf(points);
+  if (!shape.ok) return false;
+  // Most ways fail at what they are to be rid of: that is looked at first, and by itself.
+  if (comesTooNear(shape.path, around.obstacles.filter(rid), line)) return false;
   const before = new Set(faultsOf(check, around).map(faultKey));
-  return faultsOf(found, around).every((fault) => before.has(faultKey(fault)) && !rid(fault));
+  return faultsOf(checkWay(shape.path, around, line, 0), around).every(
+    (fault) => before.has(faultKey(fault)) && !rid(fault),
+  );
 }
 
 /** Corners from nearest to furthest from a place. */
