@@ -10,7 +10,7 @@ import {
 import { type TestServer, startTestServer } from './tests/testServer.ts';
 
 /** `npm run attack` sends ten times as many. */
-const RUNS = 400;
+const RUNS = 250;
 let server: TestServer;
 beforeAll(async () => {
   server = await startTestServer();
