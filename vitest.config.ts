@@ -2,8 +2,14 @@ import { defineConfig } from 'vitest/config';
 
 /** Generous: CI runs on two slow shared cores. */
 const patient = { testTimeout: 90_000, hookTimeout: 60_000 };
-/** Modules are loaded once, not once a file: nothing here keeps a state between tests. */
-const shared = { isolate: false };
+/**
+ * Modules are loaded once, not once a file: nothing here keeps a state between tests. Both cores are
+ * at work already: helper threads of the collector would only be in the way.
+ */
+const shared = {
+  isolate: false,
+  execArgv: ['--single-threaded-gc', '--max-semi-space-size=64'],
+};
 const decorators = { oxc: { decorator: { legacy: true, emitDecoratorMetadata: true } } };
 
 export default defineConfig({

@@ -61,6 +61,20 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       });
     });
 
+    test('says the sleeve of every splice that wires end in', () => {
+      const sleeves = harness.ends.parts.filter(({ item }) => item.form === 'splice');
+      const splices = electrics.netlist.parts.filter(({ sort }) => sort === 'splice');
+      const spliced = sheet.wires.flatMap(({ ends }) =>
+        ends.filter(({ work }) => work === 'splice'),
+      );
+      for (const { id, pins } of splices) {
+        const nodes = new Set(pins.map(({ node }) => node));
+        const told = new Set(spliced.flatMap(({ node, part }) => (nodes.has(node) ? [part] : [])));
+        const sleeve = sleeves.find(({ partId }) => partId === id);
+        expect([...told]).toEqual(told.size > 0 ? [sleeve!.item.designation] : []);
+      }
+    });
+
     test('has every end of every wire, with what the catalogue has for it', () => {
       const cavities = new Map(
         sheet.plugs.flatMap(({ cavities: own }) =>

@@ -114,9 +114,10 @@ function namesOf(board: ToldBoard, { x, y }: Scale) {
     const far = Math.hypot(dx, dy) || 1;
     const [u, v] = [dx / far, dy / far];
     const wide = name.length * LETTER;
-    const base = y(at) + AWAY * v + NAME * (0.35 + 0.45 * v);
     const wanted = x(at) + AWAY * u - (u > 0.5 ? 0 : u < -0.5 ? wide : wide / 2);
     const left = Math.max(EDGE, Math.min(wanted, WIDTH - EDGE - wide));
+    // One that the edge pushes back stands below its end, not on it.
+    const base = left === wanted ? y(at) + AWAY * v + NAME * (0.35 + 0.45 * v) : y(at) + 2 * AWAY;
     const box = { left, right: left + wide, y: base };
     const hidden = taken.some(
       (other) =>

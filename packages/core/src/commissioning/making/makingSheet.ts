@@ -57,9 +57,14 @@ export function makingSheet(input: {
   readonly catalogue: Catalogue;
 }): MakingSheet {
   const { led, harness, electrics, catalogue } = input;
+  const sleeves = new Map(
+    harness.ends.parts.flatMap(({ partId, item }) =>
+      item.form === 'splice' ? [[partId, item] as const] : [],
+    ),
+  );
   const names = new Map(
-    electrics.netlist.parts.flatMap(({ name, pins }) =>
-      pins.map(({ node, pin }) => [node, { name, pin }] as const),
+    electrics.netlist.parts.flatMap(({ id, name, pins }) =>
+      pins.map(({ node, pin }) => [node, { name, pin, sleeve: sleeves.get(id) }] as const),
     ),
   );
   const ends = new WireEnds(catalogue, harness.connectors, names);

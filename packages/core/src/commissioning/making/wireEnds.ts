@@ -17,16 +17,23 @@ export interface WireEndWork {
   readonly pullOff: number;
 }
 
+/** What is at the node of an end: a part and its pin, and the sleeve where it is a splice. */
+export interface AtEnd {
+  readonly name: string;
+  readonly pin: string;
+  readonly sleeve: PlugPartItem | undefined;
+}
+
 /** Says what is done at the ends of wires: contacts by conductor, seals by insulation. */
 export class WireEnds {
   private readonly shelf: PlugShelf;
   private readonly plugs: ReadonlyMap<string, HarnessConnector>;
-  private readonly names: ReadonlyMap<string, { readonly name: string; readonly pin: string }>;
+  private readonly names: ReadonlyMap<string, AtEnd>;
 
   constructor(
     catalogue: Catalogue,
     connectors: readonly HarnessConnector[],
-    names: ReadonlyMap<string, { readonly name: string; readonly pin: string }>,
+    names: ReadonlyMap<string, AtEnd>,
   ) {
     this.shelf = new PlugShelf(catalogue);
     this.plugs = new Map(
@@ -61,7 +68,7 @@ export class WireEnds {
         this.shelf.round('seal', size.outsideDiameter, plug.family),
       );
     }
-    if (end.joint === 'splice') return done('splice', undefined);
+    if (end.joint === 'splice') return done('splice', known?.sleeve);
     if (end.joint === 'holder')
       return done('crimp a blade', this.shelf.forArea('contact', size.area, HOLDER_FAMILY));
     return done('crimp a ring', this.shelf.forArea('lug', size.area));

@@ -157,8 +157,8 @@ const wire = (
   resistancePerMetre,
   insulationClass: 125 + 273.15,
   insulation: 'cross-linked',
-  // Thin wire comes on reels, cable by the half metre.
-  ...(area < 8 * MM2 ? { soldStep: 5, soldUpTo: 50 } : { soldStep: 0.5, soldUpTo: 10 }),
+  // Thin wire comes by the metre from a reel, cable by the half metre.
+  ...(area < 8 * MM2 ? { soldStep: 1, soldUpTo: 50 } : { soldStep: 0.5, soldUpTo: 10 }),
 });
 
 const gauges: [gauge: number, diameterMm: number][] = [

@@ -11,7 +11,7 @@ import { shoppingList } from './shoppingList.ts';
 const [thin] = newestOf(sampleCatalogue, 'wire');
 const piece = (id: string, colour: string, length: number): PieceOfWire => ({
   id,
-  item: thin!,
+  item: { ...thin!, soldStep: 5, soldUpTo: 50 },
   colour,
   length,
 });
