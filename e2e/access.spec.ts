@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 const screens = [
@@ -74,17 +75,10 @@ async function seriousFaults(page: Page, rules?: string[]): Promise<string[]> {
     );
 }
 
-/** Goes to a page of the program that is open, as a link in it does. */
-const goTo = (page: Page, path: string): Promise<void> =>
-  page.evaluate((to) => {
-    document.documentElement.setAttribute('data-theme', 'light');
-    history.pushState(null, '', to);
-    window.dispatchEvent(new PopStateEvent('popstate'));
-  }, path);
-
 /** Goes to a page and looks at it in both themes. */
 async function look(page: Page, url: string): Promise<void> {
   await page.setViewportSize(onDesk);
+  await page.locator('html').evaluate((html) => html.setAttribute('data-theme', 'light'));
   await goTo(page, url);
   await page.waitForURL((at) => at.pathname === url);
   await expect(page.locator('main h1')).toBeVisible();

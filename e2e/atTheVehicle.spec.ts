@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 /** The address at which the server of the tests is open to the workshop. */
@@ -40,7 +41,7 @@ test('a phone is paired, cuts wires through a lost connection, a reload and a ki
   await page.getByRole('button', { name: 'Pair' }).click();
   await expect(page.getByText('Sandpiper').first()).toBeVisible();
 
-  await page.goto(`${outside(server!)}/at/sandpiper/cut`);
+  await goTo(page, `${outside(server!)}/at/sandpiper/cut`);
   const isCut = page.getByRole('button', { name: 'It is cut' });
   const length = page.getByLabel('Cut to');
   await expect(length).toHaveText(/m/);
@@ -101,16 +102,16 @@ test('a plug is pinned cavity by cavity, and a swapped wire is found by the seco
   await page.getByRole('button', { name: 'The last one does not sit' }).click();
   await expect(page.getByText('Cavity 1, 2 to go')).toBeVisible();
 
-  await page.goto(`${server}/at/sandpiper/read`);
+  await goTo(page, `${server}/at/sandpiper/read`);
   await page.getByRole('combobox', { name: 'Plug at the other end' }).click();
   await page.getByRole('option', { name: 'nowhere: no connection' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('status').nth(1)).toContainText('is not as planned');
   // It stands among the findings of the desk until it is mended.
   await expect(page.getByRole('status').first()).toHaveText('all is kept');
-  await page.goto(`${server}/builds/sandpiper/findings`);
+  await goTo(page, `${server}/builds/sandpiper/findings`);
   await expect(page.getByRole('region', { name: 'Found at the vehicle' })).toContainText('nowhere');
-  await page.goto(`${server}/at/sandpiper/read`);
+  await goTo(page, `${server}/at/sandpiper/read`);
   await page.getByRole('button', { name: 'Mended: read it again' }).click();
   await expect(page.getByRole('region', { name: 'Not as planned' })).toHaveCount(0);
 });

@@ -1,4 +1,4 @@
-import { choose, pick } from './controls.ts';
+import { choose, goTo, pick } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 const header = 'header';
@@ -55,7 +55,7 @@ test('a layout is seen beside the present one, taken, cured and undone', async (
   await expect(page.getByRole('heading', { level: 1, name: 'Fuel circuit' })).toBeVisible();
   const run = page.getByRole('listbox', { name: 'Fuel run from tank to engine' });
   await expect(run.getByRole('option', { name: 'Lift pump', exact: true })).toBeVisible();
-  await page.goto(`${server}/builds/lantern/findings`);
+  await goTo(page, `${server}/builds/lantern/findings`);
   await page
     .getByRole('button', { name: /Fit lift pump/ })
     .first()
@@ -64,7 +64,7 @@ test('a layout is seen beside the present one, taken, cured and undone', async (
   await page.locator(header).getByRole('button', { name: 'Undo' }).click();
   await page.locator(header).getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('header')).toContainText('revision 5');
-  await page.goto(`${server}/builds/lantern/circuit`);
+  await goTo(page, `${server}/builds/lantern/circuit`);
   await expect(page.getByRole('main')).toContainText('Return, regulator after the rail');
   await expect(run.getByRole('option', { name: 'Lift pump', exact: true })).toHaveCount(0);
 });
@@ -148,6 +148,6 @@ test('the fuel of the brief goes to methanol and back to a blend', async ({ page
   await choose(page, page.getByLabel('Fuel', { exact: true }), 'petrol blend');
   await expect(page.locator(header)).toContainText('revision 3');
   await expect(page.getByLabel('Ethanol by volume')).toHaveValue('10 %');
-  await page.goto(`${server}/builds/kittiwake/brief`);
+  await goTo(page, `${server}/builds/kittiwake/brief`);
   await expect(page.getByLabel('Methanol', { exact: true })).toHaveText('methanol');
 });

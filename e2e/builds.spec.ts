@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, field } from './controls.ts';
+import { choose, field, goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 const revision = (page: Page, number: number) =>
@@ -35,7 +35,7 @@ test('a technician’s own engine to a first verdict in at most fifteen actions'
   await page.getByRole('link', { name: 'brief', exact: true }).click();
   await expect(field(page, 'Boost, gauge')).toHaveValue('11 psi');
   await expect(field(page, 'Limiter')).toHaveValue('6200 rpm');
-  await page.goto(server);
+  await goTo(page, server);
   await expect(page.getByRole('link', { name: /Grey van/ })).toBeVisible();
 });
 
@@ -50,7 +50,7 @@ test('wrong answers are told at their fields and nothing is made', async ({ page
   await page.getByRole('button', { name: /Start/ }).click();
   await expect(page.getByRole('alert')).toContainText('from 0.02 L to 30 L');
   await expect(field(page, 'Displacement')).toHaveValue('90 L');
-  await page.goto(server);
+  await goTo(page, server);
   await expect(page.getByRole('list', { name: 'Builds' }).getByRole('listitem')).toHaveCount(3);
 });
 
@@ -65,12 +65,12 @@ test('a build is copied, put away and taken out again; demo builds are reset', a
   await field(page, 'Power').fill('99 kW');
   await field(page, 'Power').press('Enter');
   await revision(page, 2);
-  await page.goto(`${server}/builds/lantern/brief`);
+  await goTo(page, `${server}/builds/lantern/brief`);
   await field(page, 'Power').fill('120 kW');
   await field(page, 'Power').press('Enter');
   await revision(page, 2);
 
-  await page.goto(server);
+  await goTo(page, server);
   await page.getByRole('button', { name: 'Put away Kittiwake' }).click();
   await expect(builds).toHaveCount(3);
   await page.getByRole('button', { name: 'Put away: 1' }).click();
@@ -78,12 +78,12 @@ test('a build is copied, put away and taken out again; demo builds are reset', a
   await page.getByRole('button', { name: 'Back to the builds in work' }).click();
   await expect(builds).toHaveCount(4);
 
-  await page.goto(`${server}/settings`);
+  await goTo(page, `${server}/settings`);
   await page.getByRole('button', { name: 'Reset the demo builds' }).click();
   await expect(page.getByText('The demo builds are as shipped')).toBeVisible();
-  await page.goto(`${server}/builds/lantern/brief`);
+  await goTo(page, `${server}/builds/lantern/brief`);
   await expect(field(page, 'Power')).toHaveValue('168 kW');
-  await page.goto(server);
+  await goTo(page, server);
   await page.getByRole('link', { name: /Lantern 2/ }).click();
   await expect(field(page, 'Power')).toHaveValue('99 kW');
 });
@@ -122,7 +122,7 @@ test('of many builds only those in sight are drawn; they are found by words, sor
     await expect(last).toBeInViewport({ timeout: 500 });
   }).toPass();
 
-  await page.goto(`${server}/builds/lantern/history`);
+  await goTo(page, `${server}/builds/lantern/history`);
   const list = page.getByRole('table', { name: 'Revisions, newest first' });
   await expect(list.getByText('step 230', { exact: false }).first()).toBeVisible();
   await page.getByRole('searchbox', { name: 'Find in the history' }).fill('step 177');
@@ -186,11 +186,11 @@ test('compare: the other way of a decision, a revision, another build', async ({
   await expect(figures).toContainText('Boost that would reconcile them');
   await expect(inputs).toContainText('52 kW');
 
-  await page.goto(`${server}/builds/lantern/brief`);
+  await goTo(page, `${server}/builds/lantern/brief`);
   await field(page, 'Ethanol by volume').fill('85 %');
   await field(page, 'Ethanol by volume').press('Enter');
   await revision(page, 2);
-  await page.goto(`${server}/builds/lantern/compare?left=revision:1&right=now`);
+  await goTo(page, `${server}/builds/lantern/compare?left=revision:1&right=now`);
   await expect(page.getByRole('table', { name: 'Findings that differ' })).toContainText(
     'Injector duty is above the limit',
   );
@@ -220,11 +220,11 @@ test('findings: filtered, explained, accepted with a reason, opened again by wor
   await page.getByRole('checkbox', { name: /Accepted/ }).uncheck();
   await expect(finding).toHaveCount(0);
 
-  await page.goto(`${server}/builds/lantern/brief`);
+  await goTo(page, `${server}/builds/lantern/brief`);
   await field(page, 'Hottest fuel').fill('47.7 °C');
   await field(page, 'Hottest fuel').press('Enter');
   await revision(page, 4);
-  await page.goto(`${server}/builds/lantern/findings`);
+  await goTo(page, `${server}/builds/lantern/findings`);
   await expect(finding).toContainText('Open again: it is worse than when workshop accepted it');
   await finding.getByRole('button', { name: 'Withdraw the acceptance' }).click();
   await expect(finding).not.toContainText('Open again');

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { choose } from './controls.ts';
+import { choose, goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 test('search, sort and compare', async ({ page, server }) => {
@@ -71,13 +71,13 @@ test('a data sheet is pasted, its mistakes are marked, its curve drawn, and it i
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Own 300');
   await expect(page.getByText('In no build.')).toBeVisible();
 
-  await page.goto(`${server}/builds/lantern/pump`);
+  await goTo(page, `${server}/builds/lantern/pump`);
   await page.getByRole('option', { name: /Own 300/ }).click();
   await page.getByRole('button', { name: 'Use Own 300' }).click();
   await expect(page.locator('header')).toContainText('revision 2');
 
   // A change makes a revision; the build stays until it is moved.
-  await page.goto(`${server}/catalogue/pump/OWN-300/change`);
+  await goTo(page, `${server}/catalogue/pump/OWN-300/change`);
   await page.getByLabel('Price').fill('175');
   await page.getByRole('button', { name: 'Keep as revision 2' }).click();
   await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible();

@@ -15,3 +15,11 @@ export async function pick(page: Page, menu: Locator, action: string | RegExp): 
 /** A field by its whole name. */
 export const field = (page: Page, label: string): Locator =>
   page.getByLabel(label, { exact: true });
+
+/** Goes to a page of the program that is open, as a link in it does. */
+export async function goTo(page: Page, url: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    window.dispatchEvent(new PopStateEvent('popstate'));
+  }, url);
+}

@@ -1,4 +1,5 @@
 import type { APIRequestContext } from '@playwright/test';
+import { goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 interface Stored {
@@ -31,7 +32,7 @@ test('a sensor is added, wired as usual, found a pin, and gone again after two u
   await expect(page.getByLabel('Vehicle speed, Supply')).toHaveText('Fuse, valves and sensors');
   await expect(page.getByRole('list', { name: 'Way of Supply' })).toContainText('Battery');
 
-  await page.goto(`${server}/builds/lantern/pins`);
+  await goTo(page, `${server}/builds/lantern/pins`);
   // The unit has no frequency input left: what wants one is told with those that have it.
   await expect(page.getByText('Too few pins of a kind').first()).toBeVisible();
   await page.keyboard.press('Control+z');

@@ -1,4 +1,4 @@
-import { choose } from './controls.ts';
+import { choose, goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 test('everything is found by a few letters and reached by keys', async ({ page, server }) => {
@@ -108,7 +108,7 @@ test('help, guide and words are in the program', async ({ page, server }) => {
   await page.getByRole('link', { name: '4. Fuel circuit' }).click();
   await expect(page.getByRole('heading', { name: '4. Fuel circuit' })).toBeInViewport();
 
-  await page.goto(`${server}/builds/lantern/compare`);
+  await goTo(page, `${server}/builds/lantern/compare`);
   await page.getByRole('button', { name: 'build: what it means' }).click();
   await expect(page.getByText('one vehicle with one engine conversion')).toBeVisible();
   await page.getByRole('link', { name: 'All words' }).click();
@@ -120,18 +120,18 @@ test('units of the build, of the reader, and the number format', async ({ page, 
   await page.goto(`${server}/builds/lantern/brief`);
   await choose(page, page.getByLabel('Units of this build'), 'mixed (psi, hp)');
   await expect(page.locator('header')).toContainText('revision 2');
-  await page.goto(`${server}/builds/lantern/circuit`);
+  await goTo(page, `${server}/builds/lantern/circuit`);
   await expect(page.getByText('A gauge on the rail should read')).toContainText('psi');
   await choose(page, page.getByLabel('Units', { exact: true }), 'metric');
   await expect(page.getByText('A gauge on the rail should read')).toContainText('kPa');
-  await page.goto(`${server}/settings`);
+  await goTo(page, `${server}/settings`);
   await choose(page, page.getByLabel('Figures'), '12.345,6');
-  await page.goto(`${server}/builds/lantern/brief`);
+  await goTo(page, `${server}/builds/lantern/brief`);
   await expect(page.getByLabel('Displacement', { exact: true })).toHaveValue('2,4 L');
   await page.getByLabel('Displacement', { exact: true }).fill('2,5');
   await page.getByLabel('Displacement', { exact: true }).press('Enter');
   await expect(page.getByLabel('Displacement', { exact: true })).toHaveValue('2,5 L');
-  await page.goto(`${server}/builds/sandpiper/circuit`);
+  await goTo(page, `${server}/builds/sandpiper/circuit`);
   await page.getByRole('option', { name: 'Filter-regulator', exact: true }).click();
   await expect(page.getByRole('complementary')).toContainText('Bypass at idle');
 });

@@ -1,3 +1,4 @@
+import { goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 test('a breakout dragged by keys moves the cut list, and is undone; a proposal is taken', async ({
@@ -13,7 +14,7 @@ test('a breakout dragged by keys moves the cut list, and is undone; a proposal i
     'To the coolant sensor',
   );
 
-  await page.goto(`${server}/builds/sandpiper/harness?of=breakout:seat`);
+  await goTo(page, `${server}/builds/sandpiper/harness?of=breakout:seat`);
   const wire = page.locator('[data-figure="harness.copperLength"]');
   await expect(wire).toBeVisible();
   const before = await wire.textContent();
@@ -71,7 +72,7 @@ test('a place is found and taken, a wire is marked as cut; both are there after 
   await page.reload();
   await expect(page.locator('header')).toContainText('revision 2');
 
-  await page.goto(`${server}/builds/sandpiper/cut-list`);
+  await goTo(page, `${server}/builds/sandpiper/cut-list`);
   const table = page.getByRole('table', { name: 'Wires' });
   await table.getByRole('button', { name: 'Wire', exact: true }).click();
   const tick = page.getByRole('checkbox', { name: 'Air sensor, Signal is cut' });

@@ -1,4 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
+import { goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 const power = (page: Page) => page.getByLabel('Power', { exact: true });
@@ -25,9 +26,9 @@ const words = async (page: Page, server: string): Promise<string[]> =>
 test('two devices on one build follow each other', async ({ browser, server }) => {
   const bench = await open(browser, server);
   const vehicle = await open(browser, server);
-  await bench.goto(`${server}/settings`);
+  await goTo(bench, `${server}/settings`);
   await bench.getByLabel('Your name in the history').fill('Mika');
-  await bench.goto(`${server}/builds/lantern/brief`);
+  await goTo(bench, `${server}/builds/lantern/brief`);
 
   await type(power(bench), '150 kW');
   await expect(power(vehicle)).toHaveValue('150 kW');
@@ -40,9 +41,9 @@ test('two devices on one build follow each other', async ({ browser, server }) =
   await expect(vehicle.getByRole('dialog')).toHaveCount(0);
 
   // Lists follow, too.
-  await vehicle.goto(server);
+  await goTo(vehicle, server);
   await expect(vehicle.getByRole('list', { name: 'Builds' }).getByRole('listitem')).toHaveCount(3);
-  await bench.goto(server);
+  await goTo(bench, server);
   await bench.getByRole('button', { name: 'Copy Sandpiper' }).click();
   await expect(bench.locator('header')).toContainText('Sandpiper 2');
   await expect(vehicle.getByRole('link', { name: /Sandpiper 2/ })).toBeVisible();

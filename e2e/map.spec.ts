@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, field } from './controls.ts';
+import { choose, field, goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 const figure = (page: Page, name: string) =>
@@ -44,7 +44,7 @@ test('a line is moved out of the heat, corners by key and by pointer, all undone
     .getByRole('button', { name: /^Lead it anew on the right/ })
     .click();
   await expect(page.getByText('Nothing stands against what is on the map.')).toBeVisible();
-  await page.goto(`${server}/builds/lantern/map?of=feed`);
+  await goTo(page, `${server}/builds/lantern/map?of=feed`);
   await expect(figure(page, 'Bends')).toContainText('1');
   await expect(page.getByText('Nothing stands against what is on the map.')).toBeVisible();
 });
@@ -160,7 +160,7 @@ test('a pump is mounted lower with one press: its place moves and the inlet is r
     .getByRole('button', { name: /^Mount it 150 mm lower on .Right leg, inside/ })
     .click();
   await expect(page.getByText('Pump inlet is close to boiling')).toHaveCount(0);
-  await page.goto(`${server}/builds/lantern/map?of=placements:pump`);
+  await goTo(page, `${server}/builds/lantern/map?of=placements:pump`);
   await expect(field(page, 'Above the ground')).toHaveValue('350 mm');
   await page.getByRole('button', { name: /^Fuel pump, .* side view$/ }).focus();
   await page.keyboard.press('Shift+ArrowUp');
@@ -174,7 +174,7 @@ test('a place is measured with a tape: what begins there is known better', async
   await page.goto(`${server}/builds/lantern/map?of=placements:pump`);
   await page.getByRole('button', { name: 'Enter a tape reading' }).click();
   await expect(page.getByText('The map is off by')).toBeVisible();
-  await page.goto(`${server}/builds/lantern/map?of=pump-inlet`);
+  await goTo(page, `${server}/builds/lantern/map?of=pump-inlet`);
   await expect(figure(page, 'Known to ±')).toContainText('57');
 });
 
@@ -281,7 +281,7 @@ test('the tank says what is missing on it, and injectors what does not fit', asy
   await page.getByRole('radio', { name: 'Accelerating' }).click();
   await expect(page.getByRole('img', { name: /the pickup is dry$/ })).toBeVisible();
 
-  await page.goto(`${server}/builds/lantern/injectors`);
+  await goTo(page, `${server}/builds/lantern/injectors`);
   await field(page, 'Bore in the rail').fill('11 mm');
   await field(page, 'Bore in the rail').press('Enter');
   const seal = page.locator('article').filter({ hasText: 'Seal does not fit its bore' }).first();

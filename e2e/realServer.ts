@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { test as base } from '@playwright/test';
+import { type BrowserContext, type CDPSession, type Page, test as base } from '@playwright/test';
 
 const host = fileURLToPath(new URL('serverHost.mjs', import.meta.url));
 
@@ -28,11 +28,64 @@ const answer = (child: ChildProcess): Promise<HostReply> =>
 /** Opens the compiled server, with the production build, on a data folder; null only closes it. */
 type OpenServer = (dataFolder: string | null, port?: number) => Promise<HostReply>;
 
+/** A browser context that all tests of a worker use, one after the other. */
+interface SharedContext {
+  readonly context: BrowserContext;
+  /** Closes its pages and forgets what they stored; the program they loaded stays compiled. */
+  readonly forget: () => Promise<void>;
+}
+
+const STORED = 'cookies,local_storage,indexeddb,service_workers,cache_storage';
+
+/** Closes every page but the one that empties the stores, and empties those of every origin seen. */
+async function forget(context: BrowserContext, keeper: Page, stores: CDPSession): Promise<void> {
+  const origins = new Set<string>();
+  for (const page of context.pages()) {
+    if (page === keeper) continue;
+    if (page.url().startsWith('http')) origins.add(new URL(page.url()).origin);
+    await page.close();
+  }
+  for (const origin of origins)
+    await stores.send('Storage.clearDataForOrigin', { origin, storageTypes: STORED });
+  await context.clearCookies();
+  await context.clearPermissions();
+  await context.unrouteAll();
+  await context.setOffline(false);
+}
+
 /**
- * Every test gets a fresh server on data of its own, from one process that has loaded the program;
- * a browser error fails the test.
+ * Every test gets a fresh server on data of its own, from one process that has loaded the program,
+ * and a page without a memory in a browser that has compiled it; a browser error fails the test.
  */
-export const test = base.extend<{ server: string; noErrors: void }, { openServer: OpenServer }>({
+export const test = base.extend<
+  { server: string; noErrors: void },
+  { openServer: OpenServer; sharedContext: SharedContext }
+>({
+  sharedContext: [
+    async ({ browser }, use) => {
+      const context = await browser.newContext({ serviceWorkers: 'block' });
+      const keeper = await context.newPage();
+      const stores = await context.newCDPSession(keeper);
+      await use({ context, forget: () => forget(context, keeper, stores) });
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ browser, sharedContext, serviceWorkers }, use) => {
+    if (serviceWorkers === 'allow') {
+      const own = await browser.newContext({ serviceWorkers });
+      await use(own);
+      await own.close();
+      return;
+    }
+    await use(sharedContext.context);
+    await sharedContext.forget();
+  },
+  page: async ({ context, viewport }, use) => {
+    const page = await context.newPage();
+    if (viewport) await page.setViewportSize(viewport);
+    await use(page);
+  },
   openServer: [
     async ({}, use) => {
       const child = fork(host, { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });

@@ -4,6 +4,8 @@ import { readConfig } from '../apps/server/dist/config.js';
 import { createServer } from '../apps/server/dist/createServer.js';
 
 let running;
+/** Where the last one listened: pages of the next find what the browser has compiled. */
+let lastPort = 0;
 const replace = async (dataFolder, port) => {
   // Pages that are still open hold their event streams.
   running?.app.getHttpServer().closeAllConnections();
@@ -13,7 +15,8 @@ const replace = async (dataFolder, port) => {
   const { webFolder } = readConfig(process.env);
   // To the workshop it is served on another address of this machine.
   running = await createServer({ dataFolder, webFolder, workshop: '127.0.0.2' });
-  return `http://127.0.0.1:${await running.listen(port ?? 0, '127.0.0.1')}`;
+  lastPort = await running.listen(port ?? lastPort, '127.0.0.1');
+  return `http://127.0.0.1:${lastPort}`;
 };
 
 process.on('message', ({ dataFolder, port }) => {

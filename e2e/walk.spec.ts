@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { choose, field } from './controls.ts';
+import { choose, field, goTo } from './controls.ts';
 import { expect, test } from './realServer.ts';
 
 const ripple = (page: Page) => page.getByRole('region', { name: 'Ripple' });
@@ -150,12 +150,12 @@ test('injectors and pump are compared, picked, and the circuit answers', async (
   await expect(page.getByRole('button', { name: 'In this build' })).toBeDisabled();
   await revision(page, 2);
 
-  await page.goto(`${server}/builds/lantern/pump`);
+  await goTo(page, `${server}/builds/lantern/pump`);
   await page.getByRole('option', { name: /P520X/ }).click();
   await page.getByRole('button', { name: 'Use P520X' }).click();
   await expect(ripple(page)).toContainText('Pump');
   await revision(page, 3);
-  await page.goto(`${server}/builds/lantern/circuit`);
+  await goTo(page, `${server}/builds/lantern/circuit`);
   await page.getByRole('option', { name: 'Fuel pump' }).click();
   await expect(page.getByLabel('Part', { exact: true })).toHaveText(/^P520X/);
 });
@@ -291,7 +291,7 @@ test('papers are taken away, a file comes back with a preview, a damaged one is 
   await revision(page, 2);
   await page.reload();
   await revision(page, 2);
-  await page.goto(`${server}/builds/lantern/brief`);
+  await goTo(page, `${server}/builds/lantern/brief`);
   await expect(field(page, 'Boost, gauge')).toHaveValue('60 kPa');
 });
 
@@ -304,7 +304,7 @@ test('a file becomes a new build from the list', async ({ page, server }) => {
     buffer: Buffer.from(file.replace('"name":"Lantern"', '"name":"Own van"')),
   });
   await expect(page.locator('header')).toContainText('Own van');
-  await page.goto(server);
+  await goTo(page, server);
   await expect(page.getByRole('list', { name: 'Builds' }).getByRole('listitem')).toHaveCount(4);
 });
 
