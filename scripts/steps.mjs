@@ -25,6 +25,9 @@ export function run(command, args, options = {}) {
 
 export const bin = (name) => join(root, 'node_modules', '.bin', name);
 
+/** The native compiler; lint and the schemas need the one with an interface for programs. */
+export const compiler = join(root, 'node_modules', 'typescript-native', 'bin', 'tsc');
+
 /** Installs from the lock file when it changed since the last time, or never was. */
 export function install() {
   installPackages();
@@ -50,7 +53,7 @@ export function installPackages() {
 
 /** Compiles core, contract and server. */
 export function compile(options = {}) {
-  run(bin('tsc'), ['-b', 'apps/server'], { quiet: options.quiet ?? false });
+  run(process.execPath, [compiler, '-b', 'apps/server'], { quiet: options.quiet ?? false });
 }
 
 /** Builds the web app unless what is built is newer than every source. */

@@ -7,6 +7,7 @@ import {
   bin,
   buildWeb,
   compile,
+  compiler,
   driverScript,
   ensureChromium,
   installPackages,
@@ -38,7 +39,7 @@ compile();
 await Promise.all([
   (async () => {
     await step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-    await step('types of the web app', bin('tsc'), ['-p', 'apps/web']);
+    await step('types of the web app', process.execPath, [compiler, '-p', 'apps/web']);
   })(),
   (async () => {
     if (!(await driver)) process.exit(1);
@@ -50,7 +51,7 @@ await Promise.all([
       '--output-type',
       'err',
     ]);
-    await step('types of the browser tests', bin('tsc'), ['-p', 'e2e']);
+    await step('types of the browser tests', process.execPath, [compiler, '-p', 'e2e']);
   })(),
 ]);
 buildWeb();
