@@ -10,6 +10,8 @@ const shared = {
   isolate: false,
   execArgv: ['--single-threaded-gc', '--max-semi-space-size=64'],
 };
+/** What is compiled already is loaded as it is. */
+const compiled = { server: { deps: { external: [/\/packages\/(core|contract)\/dist\//] } } };
 const decorators = { oxc: { decorator: { legacy: true, emitDecoratorMetadata: true } } };
 
 export default defineConfig({
@@ -32,6 +34,7 @@ export default defineConfig({
         test: {
           ...patient,
           ...shared,
+          ...compiled,
           name: 'contract',
           root: 'packages/contract',
           include: ['src/**/*.test.ts'],
@@ -42,6 +45,7 @@ export default defineConfig({
         test: {
           ...patient,
           ...shared,
+          ...compiled,
           name: 'server',
           root: 'apps/server',
           include: ['src/**/*.test.ts'],
@@ -51,6 +55,7 @@ export default defineConfig({
         test: {
           ...patient,
           ...shared,
+          ...compiled,
           name: 'web',
           root: 'apps/web',
           include: ['src/**/*.test.{ts,tsx}'],
