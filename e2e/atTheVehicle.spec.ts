@@ -110,8 +110,12 @@ test('a plug is pinned cavity by cavity, and a swapped wire is found by the seco
   // It stands among the findings of the desk until it is mended.
   await expect(page.getByRole('status').first()).toHaveText('all is kept');
   await goTo(page, `${server}/builds/sandpiper/findings`);
-  await expect(page.getByRole('region', { name: 'Found at the vehicle' })).toContainText('nowhere');
-  await goTo(page, `${server}/at/sandpiper/read`);
+  const found = page.getByRole('article').filter({ hasText: 'Found at the vehicle' });
+  await expect(found).toContainText('lead nowhere');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  const order = page.getByRole('navigation', { name: 'Order of work' });
+  await expect(order.getByRole('button', { name: /^At the vehicle/ })).toContainText('1 stop');
+  await found.getByRole('link', { name: 'Read it again once it is mended' }).click();
   await page.getByRole('button', { name: 'Mended: read it again' }).click();
   await expect(page.getByRole('region', { name: 'Not as planned' })).toHaveCount(0);
 });

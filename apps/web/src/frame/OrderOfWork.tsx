@@ -3,6 +3,7 @@ import { Accordion, Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { NavLink, useLocation } from 'react-router';
 import { useBuild } from '../build/BuildContext.ts';
+import { useFoundAtVehicle } from '../record/useFoundAtVehicle.ts';
 import {
   type Phase,
   type Stage,
@@ -39,8 +40,13 @@ function StageLink({ stage, state, onGo }: LinkProps) {
   );
 }
 
+/** How much was found at the vehicle that is not as planned. */
+interface Told {
+  readonly found: number;
+}
+
 /** The screens of a phase: stages with their state, then what is looked up there. */
-function PhaseScreens({ phase, onGo }: { phase: Phase; onGo?: () => void }) {
+function PhaseScreens({ phase, found, onGo }: Told & { phase: Phase; onGo?: () => void }) {
   const { evaluation } = useBuild();
   return (
     <>
@@ -48,7 +54,7 @@ function PhaseScreens({ phase, onGo }: { phase: Phase; onGo?: () => void }) {
         <StageLink
           key={stage.id}
           stage={stage}
-          state={stateOfStage(stage.id, evaluation.findings)}
+          state={stateOfStage(stage.id, evaluation.findings, found)}
           onGo={onGo}
         />
       ))}
@@ -59,12 +65,12 @@ function PhaseScreens({ phase, onGo }: { phase: Phase; onGo?: () => void }) {
   );
 }
 
-function FindingsLink({ onGo }: { onGo?: () => void }) {
+function FindingsLink({ found, onGo }: Told & { onGo?: () => void }) {
   const { id, evaluation } = useBuild();
   return (
     <NavLink to={`/builds/${id}/${findingsPage.id}`} className={linkClass} onClick={onGo}>
       {findingsPage.name}{' '}
-      <span className="text-second">{openFindings(evaluation.findings).length}</span>
+      <span className="text-second">{openFindings(evaluation.findings).length + found}</span>
     </NavLink>
   );
 }
@@ -77,7 +83,7 @@ function useOpenScreen(): string {
 }
 
 /** At the desk: the phase at hand is open, others open by a press and show the worst of theirs. */
-function DeskOrder() {
+function DeskOrder({ found }: Told) {
   const { evaluation } = useBuild();
   const present = phaseOf(useOpenScreen())?.id;
   const [opened, setOpened] = useState<{ readonly at: string | undefined; ids: string[] }>();
@@ -94,7 +100,7 @@ function DeskOrder() {
         onValueChange={(ids) => setOpened({ at: present, ids })}
       >
         {phaseList.map((phase) => {
-          const state = stateOfPhase(phase, evaluation.findings);
+          const state = stateOfPhase(phase, evaluation.findings, found);
           const closed = !open.includes(phase.id);
           return (
             <Accordion.Item key={phase.id} value={phase.id} className="mb-1">
@@ -112,27 +118,27 @@ function DeskOrder() {
                 </Accordion.Trigger>
               </Accordion.Header>
               <Accordion.Content className="pl-3">
-                <PhaseScreens phase={phase} />
+                <PhaseScreens phase={phase} found={found} />
               </Accordion.Content>
             </Accordion.Item>
           );
         })}
       </Accordion.Root>
       <hr className="mx-3 my-2 border-t-[0.75px] border-hair" />
-      <FindingsLink />
+      <FindingsLink found={found} />
     </nav>
   );
 }
 
 /** On a phone: the present stage in sight, all others one press away, readings at once. */
-function PhoneOrder() {
+function PhoneOrder({ found }: Told) {
   const { id, evaluation } = useBuild();
   const [open, setOpen] = useState(false);
   const screenId = useOpenScreen();
   const phase = phaseOf(screenId);
   const present = screenList.find((s) => s.id === screenId);
   const isStage = phase?.stages.some((s) => s.id === screenId);
-  const state = isStage ? stateOfStage(screenId, evaluation.findings) : undefined;
+  const state = isStage ? stateOfStage(screenId, evaluation.findings, found) : undefined;
   const close = (): void => setOpen(false);
   return (
     <div className="hidden shrink-0 border-b-[0.75px] border-hair max-[900px]:flex">
@@ -158,12 +164,12 @@ function PhoneOrder() {
               <Dialog.Close className="min-h-12 px-4">Close</Dialog.Close>
             </div>
             <nav aria-label="All stages">
-              <FindingsLink onGo={close} />
+              <FindingsLink found={found} onGo={close} />
               {phaseList.map((each) => (
                 <section key={each.id} aria-label={each.name}>
                   <h3 className="px-3 pt-2">{each.name}</h3>
                   <div className="grid grid-cols-2">
-                    <PhaseScreens phase={each} onGo={close} />
+                    <PhaseScreens phase={each} found={found} onGo={close} />
                   </div>
                 </section>
               ))}
@@ -183,10 +189,11 @@ function PhoneOrder() {
 
 /** The phases of the work with their stages, in the order people work. */
 export function OrderOfWork() {
+  const found = useFoundAtVehicle().length;
   return (
     <>
-      <DeskOrder />
-      <PhoneOrder />
+      <DeskOrder found={found} />
+      <PhoneOrder found={found} />
     </>
   );
 }

@@ -30,13 +30,17 @@ describe('phases', () => {
   const fuel = phaseOf('pump')!;
 
   test('a phase has the worst state of its own stages', () => {
-    expect(stateOfPhase(fuel, [])).toEqual({ words: 'ready', bad: false });
-    expect(stateOfPhase(fuel, [finding('warn'), finding('stop')])).toEqual({
+    expect(stateOfPhase(fuel, [], 0)).toEqual({ words: 'ready', bad: false });
+    expect(stateOfPhase(fuel, [finding('warn'), finding('stop')], 3)).toEqual({
       words: '1 stop',
       bad: true,
     });
-    expect(stateOfPhase(phaseOf('wiring')!, [finding('stop')])!.words).toBe('ready');
-    expect(stateOfPhase(phaseOf('history')!, [finding('stop')])).toBeUndefined();
+    expect(stateOfPhase(phaseOf('wiring')!, [finding('stop')], 0)!.words).toBe('ready');
+    expect(stateOfPhase(phaseOf('history')!, [finding('stop')], 0)).toBeUndefined();
+    // What was found at the vehicle is against the phase in which it is found.
+    const vehicle = phaseOf('readings')!;
+    expect(stateOfPhase(vehicle, [finding('stop')], 0)).toBeUndefined();
+    expect(stateOfPhase(vehicle, [], 2)).toEqual({ words: '2 stops', bad: true });
   });
 
   test('every screen stands in one phase, but findings, which are about all', () => {

@@ -162,10 +162,20 @@ export interface StageState {
   readonly bad: boolean;
 }
 
-/** What is said beside a stage; papers and readings have nothing to be ready for. */
-export function stateOfStage(stageId: string, findings: readonly ToldFinding[]): StageState {
+/**
+ * What is said beside a stage, and how much was found at the vehicle that is not as planned; papers
+ * and readings have nothing to be ready for.
+ */
+export function stateOfStage(
+  stageId: string,
+  findings: readonly ToldFinding[],
+  foundAtVehicle: number,
+): StageState {
   if (stageId === 'take-away') return { words: 'sheet, lists, file', bad: false };
-  if (stageId === 'readings') return { words: 'gauge, meter, λ', bad: false };
+  if (stageId === 'readings')
+    return foundAtVehicle > 0
+      ? { words: countsInWords(foundAtVehicle, 0), bad: true }
+      : { words: 'gauge, meter, λ', bad: false };
   const own = findingsOf(stageId, findings);
   return { words: stateInWords(own), bad: openFindings(own).some((f) => f.severity !== 'note') };
 }
@@ -174,7 +184,10 @@ export function stateOfStage(stageId: string, findings: readonly ToldFinding[]):
 export function stateOfPhase(
   { stages }: Phase,
   findings: readonly ToldFinding[],
+  foundAtVehicle: number,
 ): StageState | undefined {
+  if (foundAtVehicle > 0 && stages.some((s) => s.id === 'readings'))
+    return stateOfStage('readings', findings, foundAtVehicle);
   const judged = stages.filter((s) => s.id !== 'take-away' && s.id !== 'readings');
   if (judged.length === 0) return undefined;
   const own = new Set(judged.flatMap((s) => findingsOf(s.id, findings)));

@@ -1,14 +1,14 @@
 import type { RecordEntryMessage, RecordReply } from '@brookrain/contract';
 import type { RecordEntry, RecordKind, RecordSaid } from '@brookrain/core';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { api } from '../api/client.ts';
 import { newId } from '../build/keptQueue.ts';
-import { useLiveEvents } from '../live/liveConnection.ts';
 import { useAuthor } from '../ui/preferences.ts';
 import { RecordQueue } from './recordQueue.ts';
 import { recordShelf } from './recordShelf.ts';
+import { recordKey, useRecordEntries } from './useRecordEntries.ts';
 
 /** Something that is said at the vehicle. */
 export interface Said {
@@ -40,8 +40,7 @@ const whenBack = (milliseconds: number, again: () => void): void => {
 export function useRecord(buildId: string, revision: number): OpenRecord {
   const queries = useQueryClient();
   const [author] = useAuthor();
-  const key = useMemo(() => ['record', buildId], [buildId]);
-  const { data } = useQuery({ queryKey: key, queryFn: () => api.record(buildId) });
+  const served = useRecordEntries(buildId);
   const [waiting, setWaiting] = useState<{
     readonly entries: readonly RecordEntryMessage[];
     readonly unreachable: boolean;
@@ -53,7 +52,7 @@ export function useRecord(buildId: string, revision: number): OpenRecord {
       { shelf: recordShelf, send: api.addToRecord, later: whenBack },
       {
         changed: (entries, unreachable) => setWaiting({ entries, unreachable }),
-        answered: (reply: RecordReply) => queries.setQueryData(key, reply),
+        answered: (reply: RecordReply) => queries.setQueryData(recordKey(buildId), reply),
         refused: (error) =>
           toast.error(error instanceof Error ? error.message : 'An entry was not kept.'),
       },
@@ -61,25 +60,14 @@ export function useRecord(buildId: string, revision: number): OpenRecord {
     queue.current = own;
     void own.send();
     return () => own.end();
-  }, [buildId, key, queries]);
-  useLiveEvents(
-    useCallback(
-      (event) => {
-        if (event.type === 'record' && event.id === buildId) {
-          void queries.invalidateQueries({ queryKey: key });
-        }
-      },
-      [buildId, key, queries],
-    ),
-  );
+  }, [buildId, queries]);
   const entries = useMemo((): readonly RecordEntry[] => {
-    const served = data?.entries ?? [];
     const known = new Set(served.map(({ id }) => id));
     const own = waiting.entries
       .filter(({ id }) => !known.has(id))
       .map((entry) => ({ ...entry, corrects: entry.corrects ?? null, author: entry.author ?? '' }));
     return [...served, ...own];
-  }, [data, waiting.entries]);
+  }, [served, waiting.entries]);
   return {
     entries,
     waiting: waiting.entries.length,

@@ -5,6 +5,7 @@ import { type RecordEntry, TAKEN_BACK, standingEntries } from './record/recordEn
 import { readBuild } from '../model/index.ts';
 import { vectorOf } from '../vehicle/index.ts';
 import { buzzOut } from './recheck/buzzOut.ts';
+import { foundAtVehicle } from './recheck/foundAtVehicle.ts';
 import { secondReading } from './recheck/secondReading.ts';
 import { evaluated } from '../tests/evaluated.ts';
 
@@ -129,6 +130,18 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       );
       const told = reading.disagreements.find(({ wireId }) => wireId === a!.wire.id)!;
       expect(told.instead).toBe(swapped.wire.number);
+      const found = foundAtVehicle(sheet, [
+        ...entries,
+        entry('buzzed', a!.wire.id, { beeps: false }),
+        entry('buzzed', swapped.wire.id, { beeps: true }),
+      ]);
+      expect(found.map(({ id }) => id).sort()).toEqual(
+        [`read:${a!.wire.id}`, `read:${swapped.wire.id}`, `buzz:${a!.wire.id}`].sort(),
+      );
+      expect(found.find(({ id }) => id === `read:${a!.wire.id}`)?.because).toContain(
+        `where wire ${swapped.wire.number} belongs`,
+      );
+      expect(foundAtVehicle(sheet, [])).toEqual([]);
       // Mended, it is read again.
       const back = entry('read', a!.wire.id, TAKEN_BACK, told.entryId);
       expect(secondReading(sheet, [...entries, back], 7).open.map(({ wire }) => wire.id)).toEqual([

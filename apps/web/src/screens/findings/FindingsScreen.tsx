@@ -1,11 +1,18 @@
-import { type Reading, type Severity, type ToldFinding, formatMeasure } from '@brookrain/core';
+import {
+  type FoundAtVehicle,
+  type Reading,
+  type Severity,
+  type ToldFinding,
+  formatMeasure,
+} from '@brookrain/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
-import { FoundAtVehicle } from './FoundAtVehicle.tsx';
 import { stageList } from '../../frame/stages.ts';
+import { useFoundAtVehicle } from '../../record/useFoundAtVehicle.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
+import { FoundNote } from '../../ui/FoundNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -19,15 +26,21 @@ const kinds: readonly { kind: Kind; name: string }[] = [
   { kind: 'note', name: 'Notes' },
   { kind: 'accepted', name: 'Accepted' },
 ];
-const kindOf = (finding: ToldFinding): Kind => (finding.accepted ? 'accepted' : finding.severity);
+/** What a rule found in the design, or somebody at the vehicle. */
+type Row = ToldFinding | FoundAtVehicle;
+const isTold = (row: Row): row is ToldFinding => 'rule' in row;
+const kindOf = (row: Row): Kind => (isTold(row) && row.accepted ? 'accepted' : row.severity);
+const stageOf = (row: Row): string => (isTold(row) ? row.where.stage : 'readings');
 
 /** How far what was measured lies beyond its limit, as a share of the limit. */
-const beyond = ({ measured, limit }: ToldFinding): number | undefined =>
-  measured && limit && limit.value !== 0
+const beyond = (row: Row): number | undefined => {
+  const { measured, limit } = isTold(row) ? row : {};
+  return measured && limit && limit.value !== 0
     ? Math.abs(measured.value - limit.value) / Math.abs(limit.value)
     : undefined;
+};
 
-const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding>[] => [
+const columnsFor = (id: string, units: Reading): readonly DataColumn<Row>[] => [
   {
     key: 'finding',
     label: 'Finding',
@@ -36,7 +49,7 @@ const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding
     sortBy: (f) => kinds.findIndex(({ kind }) => kind === kindOf(f)),
     cell: (f) => (
       <div className="max-w-[760px] [&>article]:border-0">
-        <FindingNote finding={f} explained />
+        {isTold(f) ? <FindingNote finding={f} explained /> : <FoundNote found={f} />}
       </div>
     ),
   },
@@ -45,9 +58,9 @@ const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding
     wideOnly: true,
     label: 'Stage',
     text: true,
-    sortBy: (f) => stageList.findIndex((s) => s.id === f.where.stage),
+    sortBy: (f) => stageList.findIndex((s) => s.id === stageOf(f)),
     cell: (f) => {
-      const at = stageList.find((s) => s.id === f.where.stage);
+      const at = stageList.find((s) => s.id === stageOf(f));
       return (
         at && (
           <Link className="whitespace-nowrap underline" to={`/builds/${id}/${at.id}`}>
@@ -62,8 +75,9 @@ const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding
     wideOnly: true,
     label: 'Ladder',
     text: true,
-    sortBy: (f) => f.rung,
+    sortBy: (f) => (isTold(f) ? f.rung : undefined),
     cell: (f) =>
+      isTold(f) &&
       f.rung && (
         <Link className="whitespace-nowrap underline" to={`/builds/${id}/margins?rung=${f.rung}`}>
           on the ladder
@@ -75,14 +89,14 @@ const columnsFor = (id: string, units: Reading): readonly DataColumn<ToldFinding
     wideOnly: true,
     label: 'Measured',
     shown: false,
-    cell: (f) => f.measured && formatMeasure(f.measured, units),
+    cell: (f) => isTold(f) && f.measured && formatMeasure(f.measured, units),
   },
   {
     key: 'limit',
     wideOnly: true,
     label: 'Limit',
     shown: false,
-    cell: (f) => f.limit && formatMeasure(f.limit, units),
+    cell: (f) => isTold(f) && f.limit && formatMeasure(f.limit, units),
   },
   {
     key: 'beyond',
@@ -104,13 +118,17 @@ export function FindingsScreen() {
   const [text, setText] = useState('');
   const [units] = useUnits();
   const columns = useMemo(() => columnsFor(id, units), [id, units]);
-  const counted = (kind: Kind): number =>
-    evaluation.findings.filter((f) => kindOf(f) === kind).length;
+  const found = useFoundAtVehicle();
+  const all = useMemo(
+    (): readonly Row[] => [...found, ...evaluation.findings],
+    [found, evaluation],
+  );
+  const counted = (kind: Kind): number => all.filter((f) => kindOf(f) === kind).length;
   const wanted = text.trim().toLowerCase();
-  const shown = evaluation.findings.filter(
+  const shown = all.filter(
     (f) =>
       !hidden.has(kindOf(f)) &&
-      (stage === 'all' || f.where.stage === stage) &&
+      (stage === 'all' || stageOf(f) === stage) &&
       (wanted === '' || `${f.title} ${f.because}`.toLowerCase().includes(wanted)),
   );
   const toggle = (kind: Kind): void => {
@@ -118,7 +136,7 @@ export function FindingsScreen() {
     if (!next.delete(kind)) next.add(kind);
     setHidden(next);
   };
-  const present = new Set<string>(evaluation.findings.map((f) => f.where.stage));
+  const present = new Set(all.map(stageOf));
   const ended = build.acceptances.filter(
     (a) => !evaluation.findings.some((f) => f.id === a.findingId),
   );
@@ -126,12 +144,11 @@ export function FindingsScreen() {
     <Screen
       title="Findings"
       lead={
-        evaluation.findings.length === 0
+        all.length === 0
           ? 'Nothing is wrong or tight.'
           : 'Everything that is wrong or tight, worst first. A cure is one click and can be undone.'
       }
     >
-      <FoundAtVehicle />
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         {kinds.map(({ kind, name }) => (
           <Tick key={kind} checked={!hidden.has(kind)} onChange={() => toggle(kind)}>
@@ -161,7 +178,7 @@ export function FindingsScreen() {
       {shown.length > 0 && (
         <DataTable label="Findings" rows={shown} columns={columns} keyOf={(f) => f.id} />
       )}
-      {shown.length === 0 && evaluation.findings.length > 0 && (
+      {shown.length === 0 && all.length > 0 && (
         <p className="py-3 text-second">None of them is of this kind.</p>
       )}
       {ended.length > 0 && (

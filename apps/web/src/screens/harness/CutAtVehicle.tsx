@@ -1,16 +1,12 @@
-import { wireCutTo, type RecordEntry } from '@brookrain/core';
-import { useQuery } from '@tanstack/react-query';
-import { api } from '../../api/client.ts';
+import { wireCutTo } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useRecordEntries } from '../../record/useRecordEntries.ts';
 import { workDone } from '../at/workDone.ts';
-
-const none: readonly RecordEntry[] = [];
 
 /** Wires that were cut at the vehicle and are not in the build as cut: taken over as one edit. */
 export function CutAtVehicle({ wires }: { wires: ReadonlySet<string> }) {
   const { id, stored, edit } = useBuild();
-  const { data } = useQuery({ queryKey: ['record', id], queryFn: () => api.record(id) });
-  const { cut } = workDone(data?.entries ?? none);
+  const { cut } = workDone(useRecordEntries(id));
   const fresh = [...cut.values()].flatMap(({ subject, said }) =>
     wires.has(subject) && !(subject in stored.harness.cut) && typeof said['length'] === 'number'
       ? [[subject, wireCutTo({ value: said['length'], unit: 'mm' })] as const]

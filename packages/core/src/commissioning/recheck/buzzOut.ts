@@ -10,16 +10,20 @@ export interface BuzzStop {
   readonly wires: readonly MadeWire[];
 }
 
-/** Continuity of all wires between plugs, in an order that is quick to walk. */
-export interface BuzzOut {
-  readonly stops: readonly BuzzStop[];
-  /** how often somebody goes from one place to another with a probe */
-  readonly walks: number;
+/** What was said of wires that were buzzed from end to end. */
+export interface BuzzedWires {
   /** wires that were not buzzed yet, in their order */
   readonly open: readonly MadeWire[];
   readonly good: number;
   /** those that do not beep, with the entry that says so */
   readonly broken: readonly { readonly wire: MadeWire; readonly entryId: string }[];
+}
+
+/** Continuity of all wires between plugs, in an order that is quick to walk. */
+export interface BuzzOut extends BuzzedWires {
+  readonly stops: readonly BuzzStop[];
+  /** how often somebody goes from one place to another with a probe */
+  readonly walks: number;
 }
 
 interface Pair {
@@ -87,6 +91,26 @@ function walksOf(stops: readonly BuzzStop[]): number {
   return walks;
 }
 
+/** Which of these wires were buzzed, and which of them do not beep. */
+export function buzzedWires(
+  wires: readonly MadeWire[],
+  entries: readonly RecordEntry[],
+): BuzzedWires {
+  const said = new Map(
+    standingEntries(entries).flatMap((entry) =>
+      entry.kind === 'buzzed' ? [[entry.subject, entry] as const] : [],
+    ),
+  );
+  return {
+    open: wires.filter(({ id }) => !said.has(id)),
+    good: wires.filter(({ id }) => said.get(id)?.said['beeps'] === true).length,
+    broken: wires.flatMap((wire) => {
+      const entry = said.get(wire.id);
+      return entry && entry.said['beeps'] !== true ? [{ wire, entryId: entry.id }] : [];
+    }),
+  };
+}
+
 /** The wires between plugs by the places that their ends are at, and what was said of them. */
 export function buzzOut(
   { wires }: MakingSheet,
@@ -100,20 +124,6 @@ export function buzzOut(
     return p && q ? distanceBetween(p, q) : 0;
   };
   const stops = inOrder(pairsOf(between, placeAt), away);
-  const said = new Map(
-    standingEntries(entries).flatMap((entry) =>
-      entry.kind === 'buzzed' ? [[entry.subject, entry] as const] : [],
-    ),
-  );
   const ordered = stops.flatMap((stop) => stop.wires);
-  return {
-    stops,
-    walks: walksOf(stops),
-    open: ordered.filter(({ id }) => !said.has(id)),
-    good: ordered.filter(({ id }) => said.get(id)?.said['beeps'] === true).length,
-    broken: ordered.flatMap((wire) => {
-      const entry = said.get(wire.id);
-      return entry && entry.said['beeps'] !== true ? [{ wire, entryId: entry.id }] : [];
-    }),
-  };
+  return { stops, walks: walksOf(stops), ...buzzedWires(ordered, entries) };
 }
