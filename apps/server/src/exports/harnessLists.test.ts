@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { asBuffer } from '../tests/asBuffer.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
 import { pdfPages } from '../tests/pdfDrawing.ts';
+import { labelAddress } from './labelSheet.ts';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -32,6 +33,13 @@ describe('lists of the harness over HTTP', () => {
   test('a list that is not there is a 404', async () => {
     await server.http().get('/api/builds/sandpiper/lists/guesses.csv').expect(404);
     await server.http().get('/api/builds/nothing/lists/pins.csv').expect(404);
+  });
+
+  test('the code of a label opens the page on which the part at that end is told', () => {
+    const of = (partId: string): string => labelAddress('/builds/x', { 'fan 1': {} }, partId);
+    expect(of('fan 1')).toBe('/builds/x/devices?of=fan%201');
+    expect(of('splice-5v')).toBe('/builds/x/wires?part=splice-5v');
+    expect(of('toString')).toBe('/builds/x/wires?part=toString');
   });
 
   test('codes on labels are coarse enough for a printer of 300 dots to the inch', () => {

@@ -17,6 +17,17 @@ function fieldsOf(text: string): { readonly size: number; readonly dark: (i: num
   return { size: modules.size, dark: (i) => Boolean(modules.data[i]) };
 }
 
+/**
+ * The page on which the part at the end of a wire is told: a device has one; of a splice, a stud or a
+ * wire that was found the wires that end there are shown.
+ */
+export const labelAddress = (
+  build: string,
+  devices: Readonly<Record<string, unknown>>,
+  partId: string,
+): string =>
+  `${build}/${Object.hasOwn(devices, partId) ? 'devices?of' : 'wires?part'}=${encodeURIComponent(partId)}`;
+
 /** Labels for both ends of every wire: its number, where it leads, and a code that opens the page of its device. */
 export async function labelSheet(input: {
   readonly title: string;

@@ -28,7 +28,7 @@ import { csvText } from './csvText.ts';
 import { writeKeptPlugs } from './keptPlugsSheet.ts';
 import { writeCutList } from './cutListSheet.ts';
 import { isTableList, writeHarnessList } from './harnessListSheet.ts';
-import { labelSheet } from './labelSheet.ts';
+import { labelAddress, labelSheet } from './labelSheet.ts';
 import { drawingDxf } from './drawingDxf.ts';
 import { writeFixing } from './fixingSheet.ts';
 import { formboardPdf } from './formboardPdf.ts';
@@ -168,7 +168,7 @@ export const papers = {
     const body = await labelSheet({
       title: `${document.name}: labels`,
       labels: lists.labels(),
-      addressOf: (partId) => `${base}/builds/${id}/devices?of=${encodeURIComponent(partId)}`,
+      addressOf: (partId) => labelAddress(`${base}/builds/${id}`, document.devices, partId),
     });
     return { body, rest: '-labels.pdf' };
   },

@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import { type MadeWire, type MakingSheet, makingSheet } from '../commissioning/index.ts';
 import type { Evaluation } from '../evaluation/index.ts';
-import { breakoutNode, placeNode } from '../harness/index.ts';
+import { breakoutNode, placeNode, splicedPieces } from '../harness/index.ts';
 import type { Build } from '../model/index.ts';
 
 /** What the lists of a harness are made from. */
@@ -166,8 +166,12 @@ export class HarnessLists {
     });
   }
 
-  /** Every splice with the wires that meet in it. */
+  /** Every splice with the wires that meet in it, then every piece that is put into a wire. */
   joints(): JointLine[] {
+    return [...this.splices(), ...this.piecesPutIn()];
+  }
+
+  private splices(): JointLine[] {
     const { electrics, led, harness } = this.input.evaluation;
     const sites = new Map(this.input.build.harness.splices.map((site) => [site.spliceId, site]));
     const segments = new Map(led.segments.map((segment) => [segment.id, segment]));
@@ -197,6 +201,27 @@ export class HarnessLists {
         },
       ];
     });
+  }
+
+  /** A wire that is not of one piece is joined to the piece that makes it longer. */
+  private piecesPutIn(): JointLine[] {
+    const { led, harness } = this.input.evaluation;
+    const longer = new Set(splicedPieces(led).map(({ wireId }) => wireId));
+    const sleeves = new Map(
+      harness.ends.parts.flatMap(({ wireId, item }) =>
+        wireId !== undefined && item.form === 'splice' ? [[wireId, item.designation]] : [],
+      ),
+    );
+    return this.inOrder
+      .filter(({ id }) => longer.has(id))
+      .map(({ id, number, name, area }) => ({
+        joint: `Piece put into ${name}`,
+        segment: '',
+        at: '',
+        wires: String(number),
+        together: rounded(2 * area * 1e6, 2),
+        sleeve: sleeves.get(id) ?? '',
+      }));
   }
 
   /** Two labels for every wire, by its number. */

@@ -1,4 +1,11 @@
-import { type UnitKind, formatMeasure, pathText } from '@brookrain/core';
+import {
+  type Quantity,
+  type RecordSaid,
+  type UnitKind,
+  echoQuantity,
+  formatMeasure,
+  pathText,
+} from '@brookrain/core';
 import type { ReactNode } from 'react';
 import { BuildContext, useBuild } from '../../build/BuildContext.ts';
 import { useOpenRecord } from '../../record/RecordContext.tsx';
@@ -18,8 +25,9 @@ export function KeptReadings({ children }: { children: ReactNode }) {
   const edit: typeof build.edit = (command) => {
     const outcome = build.edit(command);
     if (outcome.ok && command.name === 'set') {
-      const { value } = (command.value ?? { value: null }) as { value: number | null };
-      say({ kind: 'measured', subject: pathText(command.path), said: { value } });
+      const typed = command.value as Quantity | null;
+      const said: RecordSaid = typed ? { value: typed.value, unit: typed.unit } : { value: null };
+      say({ kind: 'measured', subject: pathText(command.path), said });
     }
     return outcome;
   };
@@ -30,11 +38,17 @@ export function KeptReadings({ children }: { children: ReactNode }) {
 export function Readings({ of, kind }: { of: readonly ReadingPlace[]; kind: UnitKind }) {
   const { entries } = useOpenRecord();
   const [units] = useUnits();
+  const { numbers } = units;
   const names = new Map(of.map(({ path, name }) => [pathText(path), name]));
   const own = entries.filter((entry) => entry.kind === 'measured' && names.has(entry.subject));
   if (own.length === 0) return null;
-  const told = (value: unknown): string =>
-    typeof value === 'number' ? formatMeasure({ value, kind }, units) : 'taken out';
+  const told = ({ value, unit }: RecordSaid): string => {
+    if (typeof value !== 'number') return 'taken out';
+    // Told as it was read off the tape or the meter.
+    return typeof unit === 'string'
+      ? echoQuantity({ value, unit }, kind, numbers)
+      : formatMeasure({ value, kind }, units);
+  };
   return (
     <section className="mt-5" aria-label="Readings">
       <h2 className="text-[18px]">Readings</h2>
@@ -42,7 +56,7 @@ export function Readings({ of, kind }: { of: readonly ReadingPlace[]; kind: Unit
         {own.toReversed().map(({ id, subject, said, time, author }) => (
           <li key={id} className="flex flex-wrap justify-between gap-x-4 py-2 text-[17px]">
             <span>
-              {names.get(subject)}: {told(said['value'])}
+              {names.get(subject)}: {told(said)}
             </span>
             <span className="text-second">
               {shownTime(time)}

@@ -151,8 +151,8 @@ test('volts of a wire found, and a way with a string, are measured into the buil
   await userEvent.type(run, '11.9{Enter}');
   const subject = `vehicleSignals.${first}.run`;
   expect(said).toEqual([
-    { kind: 'measured', subject, said: { value: 12.4 } },
-    { kind: 'measured', subject, said: { value: 11.9 } },
+    { kind: 'measured', subject, said: { value: 12.4, unit: 'V' } },
+    { kind: 'measured', subject, said: { value: 11.9, unit: 'V' } },
   ]);
   const readings = within(screen.getByRole('region', { name: 'Readings' })).getAllByRole(
     'listitem',
@@ -168,6 +168,13 @@ test('volts of a wire found, and a way with a string, are measured into the buil
   await userEvent.clear(length);
   await userEvent.type(length, '640{Enter}');
   expect(second.edited.document.harness.segments[segment]!.measured!.value).toBeCloseTo(0.64, 9);
+  // Told in the unit in which it was read, whatever lengths are shown in.
+  await userEvent.clear(length);
+  await userEvent.type(length, '2 ft{Enter}');
+  expect(
+    within(screen.getByRole('region', { name: 'Readings' })).getAllByRole('listitem')[0]!
+      .textContent,
+  ).toContain(': 2 ft');
 });
 
 test('the pages say how far each has come', async () => {

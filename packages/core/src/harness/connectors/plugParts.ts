@@ -10,8 +10,9 @@ import { HOLDER_FAMILY, PlugShelf } from './plugShelf.ts';
 export interface PlugPart {
   readonly item: PlugPartItem;
   readonly quantity: number;
-  /** the part of the netlist that it belongs to; undefined: a wire that a piece is spliced into */
-  readonly partId: string | undefined;
+  /** the part of the netlist that it belongs to, or the wire that a piece is spliced into with it */
+  readonly partId?: string;
+  readonly wireId?: string;
   readonly name: string;
   readonly path: readonly string[];
   /** a wire that is led through the harness ends in it */
@@ -44,7 +45,9 @@ interface Read {
 }
 
 /** What a part is used for, and the wires that end in it. */
-type Use = Pick<PlugPart, 'partId' | 'name' | 'path'> & { readonly of: readonly EndedWire[] };
+type Use = Pick<PlugPart, 'partId' | 'wireId' | 'name' | 'path'> & {
+  readonly of: readonly EndedWire[];
+};
 
 const inMm2 = (area: number): string => `${Math.round(area * 1e8) / 100} mm²`;
 const inMm = (length: number): string => `${Math.round(length * 1e4) / 10} mm`;
@@ -72,13 +75,13 @@ export function plugParts(read: Read): {
   const put = (
     item: PlugPartItem | undefined,
     words: string,
-    { partId, name, path, of }: Use,
+    { of, ...use }: Use,
     quantity = 1,
   ): void => {
     if (quantity <= 0) return;
     const inHarness = of.some(({ wire }) => led.has(wire.id));
-    if (item) parts.push({ item, quantity, partId, name, path, inHarness });
-    else missing.push({ words, count: quantity, usedFor: name });
+    if (item) parts.push({ item, quantity, ...use, inHarness });
+    else missing.push({ words, count: quantity, usedFor: use.name });
   };
   const inPlug = new Set<string>();
   for (const { partId, name, family, cavities, used } of connectors) {
@@ -137,7 +140,7 @@ export function plugParts(read: Read): {
     put(shelf.forArea('splice', area), `splice for ${inMm2(area)} together`, use);
   for (const sized of spliced) {
     splice(2 * sized.size.area, {
-      partId: undefined,
+      wireId: sized.wire.id,
       name: sized.wire.name,
       path: ['harness'],
       of: [sized],

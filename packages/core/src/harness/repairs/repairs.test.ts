@@ -1,8 +1,14 @@
 import { describe, expect, test } from 'vitest';
 import { contactsOf } from '../../electrics/power/wireContacts.ts';
 import { applyCommand, createEvaluator } from '../../evaluation/index.ts';
-import { cutList, reelList, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
-import { type BuildDocument, migrateDocument, withValueAt } from '../../model/index.ts';
+import {
+  HarnessLists,
+  cutList,
+  reelList,
+  sampleCatalogue,
+  sandpiper,
+} from '../../exchange/index.ts';
+import { type BuildDocument, migrateDocument, readBuild, withValueAt } from '../../model/index.ts';
 import { wireCutTo } from './cutWires.ts';
 
 const evaluator = createEvaluator();
@@ -131,6 +137,20 @@ describe('a piece that is spliced into a wire that was cut too short', () => {
       // 60 mm of it lie beside the wire at the splice.
       expect(piece!.length).toBeGreaterThan(spliced.value + 0.06 - 1e-9);
       expect(piece!.length).toBeLessThan(spliced.value + 0.07 + 1e-9);
+    }
+    const lists = new HarnessLists({
+      evaluation: mended,
+      build: readBuild(applyCommand(moved, cure.command!).document),
+      catalogue: sampleCatalogue,
+    });
+    const numbers = new Map(lines.map(({ wire, number }) => [wire, String(number)]));
+    const joints = lists.joints().filter(({ joint }) => joint.startsWith('Piece put into'));
+    expect(joints.map(({ wires }) => wires).sort()).toEqual(
+      longer.map(({ wireId }) => numbers.get(wireId)).sort(),
+    );
+    for (const { sleeve, together } of joints) {
+      expect(sleeve).not.toBe('');
+      expect(together).toBeGreaterThan(0);
     }
     const stillToCut = reelList(mended).reduce((all, { wires }) => all + wires, 0);
     const open = lines.filter(({ is }) => is === 'to cut').length;
