@@ -1,4 +1,3 @@
-import { entryAt, addTo } from '../numerics/index.ts';
 import { circuitOf, resultIndex } from '../results/index.ts';
 import { type NeededPiece, boughtOf, isFurtherWay } from '../plumbing/index.ts';
 import { type Catalogue, type HoseItem, lookUp } from '../catalogue/index.ts';
@@ -23,6 +22,7 @@ import {
   railImbalance,
   rowDifference,
 } from '../fuel/index.ts';
+import { entryAt, addTo } from '../numerics/index.ts';
 
 /** One circuit judged on the demand of a build. SI; undefined where it could not be solved. */
 export interface JudgedCircuit {

@@ -13,6 +13,7 @@ export * from './rules/index.ts';
 export type * from './checked.ts';
 export * from './buying/buyingFigures.ts';
 export * from './buying/cutting/index.ts';
+export * from './buying/hoseCutting.ts';
 export * from './buying/partsNeeded.ts';
 export * from './buying/partsOfLine.ts';
 export * from './buying/reels.ts';

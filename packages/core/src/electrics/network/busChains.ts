@@ -1,6 +1,6 @@
-import { addTo } from '../../numerics/index.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import type { Bus } from '../../model/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import { type Netlist, nodeOf } from '../netlist/netlist.ts';
 import type { BusRate } from '../slices/buses.ts';
 

@@ -1,5 +1,5 @@
-import { addTo } from '../../numerics/index.ts';
 import { type Catalogue, type FuseItem, newestOf } from '../../catalogue/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import type { NetPart, Netlist } from '../netlist/netlist.ts';
 import { type FuseJudgement, type FuseLoad, chooseFuse, judgeFuse } from '../power/chooseFuse.ts';
 import type { LoadAt } from './liveLoads.ts';

@@ -1,6 +1,6 @@
-import { addTo } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import type { PinCapability } from '../../catalogue/index.ts';
+import { addTo } from '../../numerics/index.ts';
 
 /** A pin of a controller and what it may be used for. */
 export interface PinOffer {

@@ -1,5 +1,5 @@
-import { addTo } from '../../numerics/index.ts';
 import type { EcuItem } from '../../catalogue/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import type { ControllerSignal } from './problemOf.ts';
 
 /** Injectors of a row, or coils, on outputs that fire in another order than their cylinders. */

@@ -1,6 +1,6 @@
-import { addTo } from '../../numerics/index.ts';
 import type { EcuItem } from '../../catalogue/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import type { PumpFeed } from '../feeds/pumpFeed.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';

@@ -1,5 +1,5 @@
-import { addTo } from '../../numerics/index.ts';
 import type { BuildCommand, BuildFinding } from '../../model/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import type { KeptAlive } from '../sneak/leftAlive.ts';

@@ -1,6 +1,6 @@
-import { addTo } from '../../numerics/index.ts';
 import type { ElectricDesign } from '../../electrics/index.ts';
 import type { Harness, Placement } from '../../model/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import type { HarnessDesign } from '../bundles/bundleStage.ts';
 import type { HarnessConnector } from '../connectors/connectorsOf.ts';
 import type { LedHarness } from '../lengths/ledHarness.ts';

@@ -1,6 +1,6 @@
-import { addTo } from '../../numerics/index.ts';
 import type { Catalogue, PlugPartItem } from '../../catalogue/index.ts';
 import type { Netlist, SizedWire, WireEnd } from '../../electrics/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import { packedDiameter } from '../bundles/packedBundle.ts';
 import type { HarnessSchool } from '../model.ts';
 import type { HarnessConnector } from './connectorsOf.ts';

@@ -1,5 +1,5 @@
-import { addTo } from '../../numerics/index.ts';
 import type { BuildFinding } from '../../model/index.ts';
+import { addTo } from '../../numerics/index.ts';
 import { pairKey } from '../colours/colouredWires.ts';
 import type { HarnessRule } from '../checked.ts';
 

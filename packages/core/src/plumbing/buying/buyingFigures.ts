@@ -10,7 +10,7 @@ import {
 } from '../../results/index.ts';
 import { plumbingFigure } from '../figures/figureNames.ts';
 import * as f from '../figures/formulas.ts';
-import { cuttingOf } from './shoppingList.ts';
+import { cuttingOf } from './hoseCutting.ts';
 import type { PartNeed } from './partsNeeded.ts';
 
 function hoseFigures({ item, pieces }: PartNeed, offcuts: readonly Offcut[]): Result[] {

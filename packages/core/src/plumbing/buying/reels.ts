@@ -1,7 +1,7 @@
 import { type WireItem, refKey, refOf } from '../../catalogue/index.ts';
 import { groupBy, sum } from '../../numerics/index.ts';
 import { AT_ONCE, type CuttingPlan, cuttingPlan } from './cutting/index.ts';
-import { soldLengths } from './soldLengths.ts';
+import { soldLengths, whereLongEnough } from './soldLengths.ts';
 
 /** A piece of wire to be cut: its length m, and its colour, which is a length of its own. */
 export interface PieceOfWire {
@@ -36,10 +36,9 @@ export function reelsOf(pieces: readonly PieceOfWire[]): readonly Reel[] {
     const { item, colour } = first;
     const stock = soldLengths(item, BY_METRE);
     const length = sum(own.map((piece) => piece.length));
-    const fits = own.every((piece) => piece.length <= Math.max(...stock));
-    const plan = fits
-      ? cuttingPlan({ pieces: own, stock, offcuts: [], kerf: 0 }, AT_ONCE)
-      : undefined;
+    // Shears take nothing of a wire.
+    const problem = whereLongEnough({ pieces: own, stock, offcuts: [], kerf: 0 });
+    const plan = problem && cuttingPlan(problem, AT_ONCE);
     const bought = plan?.bought ?? Math.ceil(length - 1e-6);
     return [{ item, colour, pieces: own.length, length, plan, bought }];
   });

@@ -2,7 +2,6 @@ import {
   type Catalogue,
   type CatalogueItem,
   type FittingItem,
-  type HoseItem,
   type PlugPartForm,
   alikeHoses,
   itemAt,
@@ -10,16 +9,11 @@ import {
 import { sum } from '../../numerics/index.ts';
 import type { ToolNeed } from '../../electrics/index.ts';
 import type { Offcut, ShelfEntry } from '../../model/index.ts';
-import { AT_ONCE, type CuttingPlan, type CuttingProblem, cuttingPlan } from './cutting/index.ts';
+import type { CuttingPlan } from './cutting/index.ts';
+import { planFor } from './hoseCutting.ts';
 import type { MissingPart, PartNeed } from './partsNeeded.ts';
 import { reelsOf } from './reels.ts';
-import { soldLengths } from './soldLengths.ts';
 
-/** What a cut takes of a hose, and of a tube, m. */
-const KERF = 0.002;
-const TUBE_KERF = 0.001;
-/** A hose of which nobody says how it is sold comes by the half metre, up to 10 m. */
-const SOLD = { step: 0.5, upTo: 10 };
 /** One spare of each fitting of which so many are used. */
 export const SPARE_FROM = 4;
 
@@ -129,38 +123,6 @@ export function doesTheSame(
   }
   return false;
 }
-
-/** What is cut of a hose, and from what; undefined where no length sold is long enough. */
-export function cuttingOf(
-  hose: HoseItem,
-  pieces: PartNeed['pieces'],
-  offcuts: readonly Offcut[],
-): CuttingProblem | undefined {
-  const stock = soldLengths(hose, SOLD);
-  const own = offcuts.filter(({ item }) => item.id === hose.id);
-  const longest = Math.max(...stock, ...own.map(({ length }) => length.value));
-  if (pieces.some(({ length }) => length > longest)) return undefined;
-  return {
-    pieces,
-    stock,
-    offcuts: own.map(({ id, length }) => ({ id, length: length.value })),
-    kerf: hose.wall === 'rigid' ? TUBE_KERF : KERF,
-  };
-}
-
-/** The plan by which the pieces of a hose are cut; undefined where no length sold is long enough. */
-export function planFor(
-  hose: HoseItem,
-  pieces: PartNeed['pieces'],
-  offcuts: readonly Offcut[],
-): CuttingPlan | undefined {
-  const problem = cuttingOf(hose, pieces, offcuts);
-  return problem && cuttingPlan(problem, AT_ONCE);
-}
-
-/** What has to be bought of a hose for some pieces, m; their sum where no length sold is long enough. */
-export const boughtOf = (hose: HoseItem, pieces: PartNeed['pieces']): number =>
-  planFor(hose, pieces, [])?.bought ?? pieces.reduce((sum, { length }) => sum + length, 0);
 
 const inCents = (price: number): number => Math.round(price * 100) / 100;
 

@@ -1,3 +1,5 @@
+import type { CuttingProblem } from './cutting/index.ts';
+
 /** In which lengths something is sold, m; 0 where nobody says it. */
 export interface SoldIn {
   readonly soldStep: number;
@@ -13,4 +15,10 @@ export function soldLengths(
   const upTo = soldUpTo > 0 ? soldUpTo : usual.upTo;
   const count = Math.max(1, Math.floor(upTo / step + 1e-9));
   return Array.from({ length: count }, (_, i) => step * (i + 1));
+}
+
+/** What is cut of which lengths; undefined where a piece is longer than all that there is. */
+export function whereLongEnough(problem: CuttingProblem): CuttingProblem | undefined {
+  const longest = Math.max(...problem.stock, ...problem.offcuts.map(({ length }) => length));
+  return problem.pieces.every(({ length }) => length <= longest) ? problem : undefined;
 }
