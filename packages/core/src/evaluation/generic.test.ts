@@ -22,7 +22,8 @@ import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { type Finding, computeFormula } from '../results/index.ts';
 import { fieldOf, firstOfEach, numericLeaves } from '../tests/changeLeaf.ts';
 import { sameValue } from '../numerics/index.ts';
-import { type Evaluator, createEvaluator, evaluate } from './evaluate.ts';
+import { evaluated } from '../tests/evaluated.ts';
+import { createEvaluator, evaluate } from './evaluate.ts';
 import { formulas } from './formulas.ts';
 import { limitLadder } from './ladder.ts';
 import { rules } from './rules.ts';
@@ -391,13 +392,8 @@ describe('dead inputs', () => {
 
 describe('cures', () => {
   const cases = tripped.map((t) => [t.finding, t] as const);
-  // One evaluator of each demo that remembers: that it answers like a fresh one is another test.
-  const evaluators = new Map<string, Evaluator>();
-  const findingsOf = (build: BuildDocument, catalogue = sampleCatalogue): readonly Finding[] => {
-    const evaluator = evaluators.get(build.name) ?? createEvaluator();
-    evaluators.set(build.name, evaluator);
-    return evaluator.evaluate(build, catalogue).findings;
-  };
+  const findingsOf = (build: BuildDocument, catalogue = sampleCatalogue): readonly Finding[] =>
+    evaluated(build, catalogue).findings;
   const sound = new Map<BuildDocument, ReadonlySet<string>>();
   const soundFindings = (build: BuildDocument): ReadonlySet<string> => {
     const ids = sound.get(build) ?? new Set(evaluate(build, sampleCatalogue).findings.map(idOf));
