@@ -4,7 +4,7 @@ import { makingSheet } from './making/makingSheet.ts';
 import { type RecordEntry, TAKEN_BACK, standingEntries } from './record/recordEntry.ts';
 import { readBuild } from '../model/index.ts';
 import { vectorOf } from '../vehicle/index.ts';
-import { buzzOut } from './recheck/buzzOut.ts';
+import { buzzOrder, buzzOut } from './recheck/buzzOut.ts';
 import { foundAtVehicle } from './recheck/foundAtVehicle.ts';
 import { secondReading } from './recheck/secondReading.ts';
 import { evaluated } from '../tests/evaluated.ts';
@@ -157,7 +157,8 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       );
       const places = new Map(readBuild(document).placements.map((p) => [p.id, vectorOf(p)]));
       const whereIs = (id: string) => places.get(id);
-      const fresh = buzzOut(sheet, placeAt, whereIs, []);
+      const way = buzzOrder(sheet, placeAt, whereIs);
+      const fresh = buzzOut(way, []);
       const { order } = secondReading(sheet, [], 7);
       expect(fresh.open.map(({ id }) => id).sort()).toEqual(
         order.map(({ wire }) => wire.id).sort(),
@@ -177,8 +178,10 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
         here = now;
       }
       expect(fresh.walks).toBeLessThan(byNumber);
+      // None takes fewer: it is the bound.
+      expect(fresh.walks).toBe(fresh.least);
       const [first, second] = fresh.open;
-      const said = buzzOut(sheet, placeAt, whereIs, [
+      const said = buzzOut(way, [
         entry('buzzed', first!.id, { beeps: true }),
         entry('buzzed', second!.id, { beeps: false }),
       ]);

@@ -48,6 +48,7 @@ function Buzz({ sheet }: { sheet: MakingSheet }) {
       <div className="flex-1 px-4 pt-3 pb-4">
         <h1 className="text-[18px] leading-[24px] font-medium text-second">
           Buzz out, {total - buzz.open.length} of {total}; {buzz.walks} walks in all
+          {buzz.walks === buzz.least && ', the fewest there are'}
         </h1>
         <p className="mt-1 text-[16px]">Battery off, both plugs free of their parts.</p>
         {wire && stays && goes ? (

@@ -1,6 +1,7 @@
 import { type Vector, distanceBetween } from '../../vehicle/index.ts';
 import type { MadeWire, MakingSheet } from '../making/makingSheet.ts';
 import { type RecordEntry, standingEntries } from '../record/recordEntry.ts';
+import { type PlacePair, fewestWalks, leastWalks, walksOf } from './fewestWalks.ts';
 
 /** Wires between the same two places: both probes stay where they are. */
 export interface BuzzStop {
@@ -19,15 +20,19 @@ export interface BuzzedWires {
   readonly broken: readonly { readonly wire: MadeWire; readonly entryId: string }[];
 }
 
-/** Continuity of all wires between plugs, in an order that is quick to walk. */
-export interface BuzzOut extends BuzzedWires {
+/** All wires between plugs, in an order that is quick to walk. */
+export interface BuzzOrder {
   readonly stops: readonly BuzzStop[];
   /** how often somebody goes from one place to another with a probe */
   readonly walks: number;
+  /** no order takes fewer than that */
+  readonly least: number;
 }
 
-interface Pair {
-  readonly places: readonly [string, string];
+/** Continuity of all wires between plugs. */
+export interface BuzzOut extends BuzzOrder, BuzzedWires {}
+
+interface Pair extends PlacePair {
   readonly wires: MadeWire[];
 }
 
@@ -47,12 +52,12 @@ function pairsOf(wires: readonly MadeWire[], placeAt: ReadonlyMap<string, string
 }
 
 /**
- * The order of the stops: one probe stays at the place from which most is left to be reached, the
+ * An order to begin with: one probe stays at the place from which most is left to be reached, the
  * other goes to the nearest; then the first moves on, if it can to where the other is.
  */
-function inOrder(pairs: readonly Pair[], away: (a: string, b: string) => number): BuzzStop[] {
+function inOrder(pairs: readonly Pair[], away: (a: string, b: string) => number): Pair[] {
   const left = new Set(pairs);
-  const stops: BuzzStop[] = [];
+  const stops: Pair[] = [];
   let here: readonly string[] = [];
   while (left.size > 0) {
     const reach = new Map<string, number>();
@@ -72,23 +77,12 @@ function inOrder(pairs: readonly Pair[], away: (a: string, b: string) => number)
         .sort((a, b) => away(at, a.other) - away(at, b.other) || (a.other < b.other ? -1 : 1));
       if (!next) break;
       left.delete(next.pair);
-      stops.push({ at: base, other: next.other, wires: next.pair.wires });
+      stops.push(next.pair);
       at = next.other;
     }
     here = [base, at];
   }
   return stops;
-}
-
-/** So many probes are taken elsewhere from one stop to the next: none at the same two places. */
-function walksOf(stops: readonly BuzzStop[]): number {
-  let here: readonly string[] = [];
-  let walks = 0;
-  for (const { at, other } of stops) {
-    walks += [...new Set([at, other])].filter((place) => !here.includes(place)).length;
-    here = [at, other];
-  }
-  return walks;
 }
 
 /** Which of these wires were buzzed, and which of them do not beep. */
@@ -111,19 +105,36 @@ export function buzzedWires(
   };
 }
 
-/** The wires between plugs by the places that their ends are at, and what was said of them. */
-export function buzzOut(
+/** Which probe stays from one stop to the next, and which is taken elsewhere. */
+function asStops(pairs: readonly Pair[]): BuzzStop[] {
+  return pairs.map(({ places: [a, b], wires }, i) => {
+    const [before, after] = [pairs[i - 1]?.places, pairs[i + 1]?.places];
+    const stays = [a, b].find((place) => after?.includes(place));
+    const at = stays ?? [a, b].find((place) => before?.includes(place)) ?? a;
+    return { at, other: at === a ? b : a, wires };
+  });
+}
+
+/** The stops between the plugs of a harness, in an order with few walks. */
+export function buzzOrder(
   { wires }: MakingSheet,
   placeAt: ReadonlyMap<string, string>,
   whereIs: (placementId: string) => Vector | undefined,
-  entries: readonly RecordEntry[],
-): BuzzOut {
+): BuzzOrder {
   const between = wires.filter(({ ends }) => ends.every(({ work }) => work === 'crimp a contact'));
   const away = (a: string, b: string): number => {
     const [p, q] = [whereIs(a), whereIs(b)];
     return p && q ? distanceBetween(p, q) : 0;
   };
-  const stops = inOrder(pairsOf(between, placeAt), away);
-  const ordered = stops.flatMap((stop) => stop.wires);
-  return { stops, walks: walksOf(stops), ...buzzedWires(ordered, entries) };
+  const pairs = fewestWalks(inOrder(pairsOf(between, placeAt), away), away);
+  return { stops: asStops(pairs), walks: walksOf(pairs), least: leastWalks(pairs) };
 }
+
+/** Stops in their order, and what was said of their wires. */
+export const buzzOut = (order: BuzzOrder, entries: readonly RecordEntry[]): BuzzOut => ({
+  ...order,
+  ...buzzedWires(
+    order.stops.flatMap((stop) => stop.wires),
+    entries,
+  ),
+});
