@@ -1,4 +1,4 @@
-import { entryAt, addTo } from '../../numerics/index.ts';
+import { addTo, entryAt } from '../../numerics/index.ts';
 import {
   type DrawnPlace,
   type DrawnShape,
@@ -11,8 +11,10 @@ import {
 import { cavityFace } from '../connectors/cavityFace.ts';
 import type { HarnessConnector } from '../connectors/connectorsOf.ts';
 import { plugDiameter } from '../connectors/plugSize.ts';
+import { Along } from './along.ts';
 import type { BoardPiece } from './boardPieces.ts';
 import { type FlatTree, flatTree } from './flatTree.ts';
+import { type Laid, textPlace } from './textPlace.ts';
 
 /** What is written at a segment of a board. */
 export interface BoardSegment {
@@ -41,8 +43,9 @@ export interface BoardRead {
 const NAIL_EVERY = 200;
 const NAIL_BESIDE = 2.5;
 const NAIL = 1;
-/** Texts of several lines, mm. */
+/** Texts of several lines, and about how wide a letter is, mm. */
 const LINE = 4.2;
+const LETTER = 1.7;
 /** A cavity in the drawing of a face, and what stands round it, mm. */
 const CAVITY = 5.5;
 const FACE_EDGE = 3;
@@ -55,41 +58,26 @@ const PLUGS_AT_END = 4;
 
 const mm = (metres: number): number => metres * 1e3;
 
-/** A place along a drawn segment and beside it, mm. */
-class Along {
-  readonly length: number;
-  private readonly u: DrawnPlace;
-
-  constructor(
-    readonly from: DrawnPlace,
-    readonly to: DrawnPlace,
-  ) {
-    this.length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-    this.u = [(to[0] - from[0]) / this.length, (to[1] - from[1]) / this.length];
-  }
-
-  at(along: number, beside = 0): DrawnPlace {
-    const [x, y] = this.u;
-    return [this.from[0] + along * x - beside * y, this.from[1] + along * y + beside * x];
-  }
-
-  /** The side on which a text is above it. */
-  get above(): number {
-    return this.u[0] >= 0 ? 1 : -1;
-  }
-}
-
-function segmentShapes(way: Along, segment: BoardSegment | undefined): DrawnShape[] {
+function segmentShapes(way: Along, board: Laid, segment: BoardSegment | undefined): DrawnShape[] {
   const half = mm(segment?.diameter ?? 0) / 2;
   const nails = Math.max(1, Math.ceil(way.length / NAIL_EVERY) - 1);
-  const middle = way.at(way.length / 2, way.above * (half + 2.5));
+  const name = segment?.name ?? '';
   const said = [
-    segment?.name ?? '',
     `${Math.round(way.length * 10) / 10} mm`,
     segment ? `${segment.wires} ${segment.wires === 1 ? 'wire' : 'wires'}` : '',
     segment?.cover ?? '',
     segment && segment.loop > 0 ? `loop of ${Math.round(mm(segment.loop))} mm` : '',
-  ].filter((text) => text !== '');
+  ]
+    .filter((text) => text !== '')
+    .join(' · ');
+  const wide = Math.max(name.length, said.length) * LETTER;
+  const text = textPlace(way, board, {
+    wide,
+    high: 2 * LINE,
+    off: half + NAIL_BESIDE + 2 * NAIL,
+  });
+  board.texts.push(text);
+  const [x, y] = text.at;
   return [
     line('loom', way.from, way.to),
     ...(half > 0
@@ -103,8 +91,8 @@ function segmentShapes(way: Along, segment: BoardSegment | undefined): DrawnShap
         radius: NAIL,
       })),
     ),
-    words([middle[0], middle[1] + LINE], entryAt(said, 0)),
-    words(middle, said.slice(1).join(' · ')),
+    words([x, y + 0.2 * LINE], name),
+    words([x, y - 0.8 * LINE], said),
     ...(segment?.splices ?? []).flatMap(({ name, share }): DrawnShape[] => {
       const [x, y] = way.at(share * way.length);
       const corners: readonly DrawnPlace[] = [
@@ -182,13 +170,16 @@ function faceShapes(
   return { shapes, size };
 }
 
-/** A text is about so wide a letter, mm. */
-const LETTER = 1.7;
 /** Names stand so far from their node, mm. */
 const NAME_AWAY = 14;
 
 /** A text beside a node, in the widest room between what leaves it. */
-function beside([x, y]: DrawnPlace, leaving: readonly number[], text: string): DrawnShape {
+function beside(
+  [x, y]: DrawnPlace,
+  leaving: readonly number[],
+  text: string,
+  plugs: readonly HarnessConnector[],
+): DrawnShape {
   const turn = 2 * Math.PI;
   const sorted = leaving.map((angle) => ((angle % turn) + turn) % turn).sort((a, b) => a - b);
   let [middle, widest] = [-Math.PI / 2, 0];
@@ -199,7 +190,9 @@ function beside([x, y]: DrawnPlace, leaving: readonly number[], text: string): D
   });
   const [u, v] = [Math.cos(middle), Math.sin(middle)];
   const half = (text.length * LETTER) / 2;
-  return words([x + u * (NAME_AWAY + half * Math.abs(u)), y + v * NAME_AWAY - 1], text);
+  // Beyond the corners of what is drawn at it.
+  const away = Math.max(NAME_AWAY, ...plugs.map((plug) => mm(plugDiameter(plug)) / 2 + 5));
+  return words([x + u * (away + half * Math.abs(u)), y + v * away - 1], text);
 }
 
 /** A loom as it is laid on its board, 1:1 in mm. */
@@ -225,11 +218,17 @@ export function boardDrawing({ title, piece, segments, wireAt }: BoardRead): Boa
   const shapes: DrawnShape[] = [];
   const ends = new Map<string, Along>();
   const leaving = new Map<string, number[]>();
+  const ways = new Map<string, Along>();
   for (const { id, from, to } of piece.edges) {
     const [a, b] = [places.get(from), places.get(to)];
-    if (!a || !b) continue;
-    const way = new Along(a, b);
-    shapes.push(...segmentShapes(way, segments.get(id)));
+    if (a && b) ways.set(id, new Along(a, b));
+  }
+  const board: Laid = { ways: [...ways.values()], texts: [] };
+  for (const { id, from, to } of piece.edges) {
+    const way = ways.get(id);
+    if (!way) continue;
+    const { from: a, to: b } = way;
+    shapes.push(...segmentShapes(way, board, segments.get(id)));
     ends.set(to, way);
     ends.set(from, new Along(b, a));
     const direction = Math.atan2(b[1] - a[1], b[0] - a[0]);
@@ -245,7 +244,12 @@ export function boardDrawing({ title, piece, segments, wireAt }: BoardRead): Boa
     if (isEnd) shapes.push(...endShapes(way, node.plugs, keyOf));
     const more = node.plugs.length > 0 ? `: ${node.plugs.map(keyOf).join(' ')}` : '';
     shapes.push(
-      beside(at, isEnd ? [...out, entryAt(out, 0) + Math.PI] : out, `${node.name}${more}`),
+      beside(
+        at,
+        isEnd ? [...out, entryAt(out, 0) + Math.PI] : out,
+        `${node.name}${more}`,
+        node.plugs,
+      ),
     );
   }
   const [low, high] = boundsOf(shapes);

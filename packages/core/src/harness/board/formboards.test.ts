@@ -61,6 +61,33 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       }
     });
 
+    test('say beside each bundle what it is, and never across one', () => {
+      const names = new Map(readBuild(document).harness.segments.map((s) => [s.id, s.name]));
+      for (const { piece, drawing } of boards) {
+        const texts = drawing.shapes.flatMap((shape) => (shape.kind === 'text' ? [shape] : []));
+        const ways = piece.edges.map(({ from, to }) =>
+          [from, to].map((node) => drawing.places.get(node)!),
+        );
+        piece.edges.forEach(({ id }, i) => {
+          const [a, b] = ways[i]!;
+          const away = ({ at }: { at: readonly number[] }): number =>
+            Math.hypot(at[0]! - (a![0] + b![0]) / 2, at[1]! - (a![1] + b![1]) / 2);
+          const name = names.get(id)!;
+          const [own] = texts.filter(({ text }) => text === name).sort((p, q) => away(p) - away(q));
+          // Letters are about 1.7 mm wide and 3 mm high.
+          const half = (name.length * 1.7) / 2;
+          const [x, y] = own!.at;
+          const crossed = ways.filter(([p, q]) =>
+            Array.from({ length: 2000 }, (_, k) => k / 1999).some((t) => {
+              const [u, v] = [0, 1].map((c) => p![c]! + t * (q![c]! - p![c]!)) as [number, number];
+              return Math.abs(u - x) < half && v > y && v < y + 3;
+            }),
+          );
+          expect(crossed, `${name} at ${own!.at.join()}`).toEqual([]);
+        });
+      }
+    });
+
     test('a parted harness has a board on each side of its connectors, with one half on each', () => {
       const halves = harness.connectors.filter(({ partId }) =>
         harness.inline.some(({ part }) => part.id === partId),

@@ -31,3 +31,25 @@ export function apart(a: PlaneSegment, b: PlaneSegment): number {
     fromStretch(b[1], a),
   );
 }
+
+/** Whether a stretch comes into a box that is so wide and so high round its middle. */
+export function comesInto(
+  [a, b]: PlaneSegment,
+  [x, y]: PlanePoint,
+  wide: number,
+  high: number,
+): boolean {
+  const isIn = ([u, v]: PlanePoint): boolean =>
+    Math.abs(u - x) < wide / 2 && Math.abs(v - y) < high / 2;
+  if (isIn(a) || isIn(b)) return true;
+  // What goes through a box cuts off at least one of its corners.
+  return [1, -1].some((side) =>
+    doCross(
+      [a, b],
+      [
+        [x - wide / 2, y - (side * high) / 2],
+        [x + wide / 2, y + (side * high) / 2],
+      ],
+    ),
+  );
+}
