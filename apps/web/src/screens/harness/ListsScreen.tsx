@@ -33,12 +33,12 @@ const lists: readonly {
   {
     kind: 'joints',
     name: 'Joints',
-    what: 'each splice: where it sits, which wires meet, its sleeve',
+    what: 'each splice and each piece put in: where, which wires, its sleeve',
   },
   {
     kind: 'labels',
     name: 'Labels',
-    what: 'both ends of every wire, with a code that opens the page of its device',
+    what: 'both ends of every wire, with a code that opens the page of its part',
   },
   { kind: 'buying', name: 'Order list', what: 'all of it to buy, with what is lost in crimping' },
 ];
