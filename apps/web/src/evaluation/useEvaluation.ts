@@ -17,9 +17,10 @@ import {
   type UncertaintyOptions,
   withDelta,
 } from '@brookrain/core';
-import { type Remote, proxy, wrap } from 'comlink';
+import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { EvaluationWork } from './evaluationWork.ts';
+import { withProgress } from './withProgress.ts';
 
 let remote: Remote<EvaluationWork> | undefined;
 let toldCatalogue: Catalogue | undefined;
@@ -60,7 +61,7 @@ export async function runUncertainty(
   onProgress: (done: number) => void,
 ): Promise<Uncertainty | undefined> {
   const worker = await withCatalogue(catalogue);
-  return worker.uncertainty(document, options, proxy(onProgress));
+  return withProgress(onProgress, (told) => worker.uncertainty(document, options, told));
 }
 
 /** Looks for ways of a line over the map, telling how far it has come; undefined when cancelled. */
@@ -71,7 +72,7 @@ export async function lookForWays(
   onProgress: (progress: AutoRouteProgress) => void,
 ): Promise<AutoRouteProgress['ways'] | undefined> {
   const worker = await withCatalogue(catalogue);
-  return worker.ways(document, of, proxy(onProgress));
+  return withProgress(onProgress, (told) => worker.ways(document, of, told));
 }
 
 /** Looks for a harness, telling how far it has come; undefined when cancelled. */
@@ -81,7 +82,7 @@ export async function lookForHarness(
   onProgress: (progress: HarnessProgress) => void,
 ): Promise<HarnessProgress | undefined> {
   const worker = await withCatalogue(catalogue);
-  return worker.proposedHarness(document, proxy(onProgress));
+  return withProgress(onProgress, (told) => worker.proposedHarness(document, told));
 }
 
 /** Looks for places at which a part could sit; undefined when cancelled. */
@@ -92,7 +93,7 @@ export async function lookForPlaces(
   onProgress: (progress: PlacesProgress) => void,
 ): Promise<PlacesProgress | undefined> {
   const worker = await withCatalogue(catalogue);
-  return worker.places(document, placementId, proxy(onProgress));
+  return withProgress(onProgress, (told) => worker.places(document, placementId, told));
 }
 
 /** The circuits of a build over the demand map. */
@@ -126,7 +127,10 @@ export async function findCheapestSet(
   wish: SetWish,
   onProgress: (tried: number, combinations: number) => void,
 ): Promise<SetAnswer | undefined> {
-  return (await withCatalogue(catalogue)).cheapestSet(document, wish, proxy(onProgress));
+  const worker = await withCatalogue(catalogue);
+  return withProgress(onProgress, async (told): Promise<SetAnswer | undefined> =>
+    worker.cheapestSet(document, wish, told),
+  );
 }
 
 /** What the worker has told last; what it tells next leads on from there. */

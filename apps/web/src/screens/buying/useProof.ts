@@ -1,9 +1,9 @@
 import type { CuttingPlan, CuttingProof } from '@brookrain/core';
-import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type ProgramRun, runProgram } from '../../evaluation/programRun.ts';
+import { withProgress } from '../../evaluation/withProgress.ts';
 import { askWorker } from '../../evaluation/useEvaluation.ts';
 
 /** A plan whose proof is looked for: how far it is, and the best so far. */
@@ -32,14 +32,13 @@ export function useProof(hoseId: string): Proof {
     const problem = await (await askWorker(catalogue)).cutting(stored, hoseId);
     if (!problem) return;
     const own = runProgram((work) =>
-      work.cutting(
-        problem,
-        from,
-        proxy((told: CuttingProof) => {
+      withProgress(
+        (told: CuttingProof) => {
           if (run.current !== own) return;
           setProgress(told);
           setPlan(told.plan);
-        }),
+        },
+        (onProgress) => work.cutting(problem, from, onProgress),
       ),
     );
     run.current = own;

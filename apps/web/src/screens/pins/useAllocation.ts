@@ -1,9 +1,9 @@
 import { type AllocationAnswer, type PinSheet, conflictInWords } from '@brookrain/core';
-import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { toast } from 'sonner';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type ProgramRun, runProgram } from '../../evaluation/programRun.ts';
+import { withProgress } from '../../evaluation/withProgress.ts';
 import type { FoundAllocation } from '../../evaluation/programWork.ts';
 
 /** A search for the pins of all signals of a controller. */
@@ -45,13 +45,13 @@ export function useAllocation(): AllocationSearch {
   };
   const look = async (sheet: PinSheet): Promise<void> => {
     const own = runProgram((work) =>
-      work.allocation(
-        sheet.problem,
-        proxy((answer: AllocationAnswer) => {
+      withProgress(
+        (answer: AllocationAnswer) => {
           if (run.current === own && answer.state === 'first') {
             setWords('A first way is found; looking whether there is a better one.');
           }
-        }),
+        },
+        (onProgress) => work.allocation(sheet.problem, onProgress),
       ),
     );
     run.current = own;
