@@ -90,6 +90,12 @@ export class ExportsController {
     return this.send(response, id, PDF, { kind: 'cutListPdf', units });
   }
 
+  @Get('reels.csv')
+  @PaperRoute('Lengths of wire that are bought, as CSV', CSV, 'One line per length, with its wires')
+  reels(@Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.send(response, id, CSV, { kind: 'reels' });
+  }
+
   @Get('kept-plugs.csv')
   @PaperRoute('Kept plugs, cavity by cavity, as CSV', CSV, 'One line per cavity')
   keptPlugsCsv(@Param('id') id: string, @Res() response: Response): Promise<void> {

@@ -30,6 +30,14 @@ describe('lists of the harness over HTTP', () => {
     }
   });
 
+  test('the lengths that are bought of wire come as CSV, a line each', async () => {
+    const csv = await server.http().get('/api/builds/sandpiper/reels.csv').expect(200);
+    const [head, ...lines] = csv.text.trim().split('\r\n');
+    expect(head).toBe('size,colour,of,length,wires,rest');
+    expect(lines.length).toBeGreaterThan(3);
+    for (const line of lines) expect(line).toMatch(/,\d+ of \d+,[\d.]+,\d+( \d+)*,[\d.]+$/);
+  });
+
   test('a list that is not there is a 404', async () => {
     await server.http().get('/api/builds/sandpiper/lists/guesses.csv').expect(404);
     await server.http().get('/api/builds/nothing/lists/pins.csv').expect(404);

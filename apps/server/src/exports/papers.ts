@@ -14,6 +14,7 @@ import {
   panelDrawing,
   partsList,
   readBuild,
+  reelCuts,
   reelList,
   repinningList,
   schematicSvg,
@@ -141,6 +142,10 @@ export const papers = {
   }),
   wires: ({ evaluation }) => ({ body: csvText(wireList(evaluation)), rest: '-wires.csv' }),
   cutListCsv: (source) => ({ body: csvText(cutLines(source)), rest: '-cut-list.csv' }),
+  reels: ({ evaluation }) => ({
+    body: csvText(reelCuts(reelList(evaluation))),
+    rest: '-reels.csv',
+  }),
   cutListPdf: (source) =>
     pages(source, 'cut list', '-cut-list.pdf', (sheet) =>
       writeCutList({

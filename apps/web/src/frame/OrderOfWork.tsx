@@ -54,7 +54,7 @@ function PhaseScreens({ phase, found, onGo }: Told & { phase: Phase; onGo?: () =
         <StageLink
           key={stage.id}
           stage={stage}
-          state={stateOfStage(stage.id, evaluation.findings, found)}
+          state={stateOfStage(stage, evaluation.findings, found)}
           onGo={onGo}
         />
       ))}
@@ -137,8 +137,8 @@ function PhoneOrder({ found }: Told) {
   const screenId = useOpenScreen();
   const phase = phaseOf(screenId);
   const present = screenList.find((s) => s.id === screenId);
-  const isStage = phase?.stages.some((s) => s.id === screenId);
-  const state = isStage ? stateOfStage(screenId, evaluation.findings, found) : undefined;
+  const stage = phase?.stages.find((s) => s.id === screenId);
+  const state = stage && stateOfStage(stage, evaluation.findings, found);
   const close = (): void => setOpen(false);
   return (
     <div className="hidden shrink-0 border-b-[0.75px] border-hair max-[900px]:flex">

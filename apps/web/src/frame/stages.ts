@@ -6,6 +6,10 @@ export interface Stage {
   readonly name: string;
   /** plain key that goes there */
   readonly keys: string;
+  /** what its state comes from: findings of the design where nothing is said */
+  readonly judgedBy?: 'what is found at the vehicle' | 'nothing';
+  /** said in place of a state while nothing stands against it */
+  readonly holds?: string;
 }
 
 /** A phase of the work with its screens, in the order people work. */
@@ -100,8 +104,20 @@ export const phaseList: readonly Phase[] = [
     id: 'at-the-vehicle',
     name: 'At the vehicle',
     stages: [
-      { id: 'take-away', name: 'Take away', keys: '9' },
-      { id: 'readings', name: 'Readings', keys: '0' },
+      {
+        id: 'take-away',
+        name: 'Take away',
+        keys: '9',
+        judgedBy: 'nothing',
+        holds: 'sheet, lists, file',
+      },
+      {
+        id: 'readings',
+        name: 'Readings',
+        keys: '0',
+        judgedBy: 'what is found at the vehicle',
+        holds: 'gauge, meter, λ',
+      },
     ],
     pages: [
       { id: 'at', name: 'On the phone', keys: '' },
@@ -167,32 +183,30 @@ export interface StageState {
  * and readings have nothing to be ready for.
  */
 export function stateOfStage(
-  stageId: string,
+  { id, judgedBy, holds = '' }: Stage,
   findings: readonly ToldFinding[],
   foundAtVehicle: number,
 ): StageState {
-  if (stageId === 'take-away') return { words: 'sheet, lists, file', bad: false };
-  if (stageId === 'readings')
-    return foundAtVehicle > 0
-      ? { words: countsInWords(foundAtVehicle, 0), bad: true }
-      : { words: 'gauge, meter, λ', bad: false };
-  const own = findingsOf(stageId, findings);
-  return { words: stateInWords(own), bad: openFindings(own).some((f) => f.severity !== 'note') };
+  if (judgedBy === 'what is found at the vehicle' && foundAtVehicle > 0)
+    return { words: countsInWords(foundAtVehicle, 0), bad: true };
+  if (judgedBy) return { words: holds, bad: false };
+  return stateOfFindings(findingsOf(id, findings));
 }
 
-/** The worst of a phase's stages; nothing for one that only has pages. */
+/** The worst of a phase's stages; nothing for one that has nothing to be ready for. */
 export function stateOfPhase(
   { stages }: Phase,
   findings: readonly ToldFinding[],
   foundAtVehicle: number,
 ): StageState | undefined {
-  if (foundAtVehicle > 0 && stages.some((s) => s.id === 'readings'))
-    return stateOfStage('readings', findings, foundAtVehicle);
-  const judged = stages.filter((s) => s.id !== 'take-away' && s.id !== 'readings');
+  const vehicle = stages.find((s) => s.judgedBy === 'what is found at the vehicle');
+  if (vehicle && foundAtVehicle > 0) return stateOfStage(vehicle, findings, foundAtVehicle);
+  const judged = stages.filter((s) => !s.judgedBy);
   if (judged.length === 0) return undefined;
-  const own = new Set(judged.flatMap((s) => findingsOf(s.id, findings)));
-  return {
-    words: stateInWords([...own]),
-    bad: openFindings([...own]).some((f) => f.severity !== 'note'),
-  };
+  return stateOfFindings([...new Set(judged.flatMap((s) => findingsOf(s.id, findings)))]);
 }
+
+const stateOfFindings = (own: readonly ToldFinding[]): StageState => ({
+  words: stateInWords(own),
+  bad: openFindings(own).some((f) => f.severity !== 'note'),
+});

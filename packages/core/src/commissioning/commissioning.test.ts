@@ -199,7 +199,11 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       ];
       const { disagreements } = secondReading(sheet, entries, 7);
       expect(disagreements).toHaveLength(2);
-      expect(disagreements[0]).toMatchObject({ found: 'to lead nowhere' });
+      const numbers = disagreements.map(({ number }) => number);
+      expect(numbers).toEqual([...numbers].sort((a, b) => a - b));
+      const of = (wireId: string) => disagreements.find((each) => each.wireId === wireId);
+      expect(of(first!.wire.id)).toMatchObject({ found: 'to lead nowhere' });
+      expect(of(second!.wire.id)).toMatchObject({ from: '' });
     });
   },
 );

@@ -100,18 +100,57 @@ export function reelList(evaluation: Evaluation): ReelLine[] {
         size: item.size,
         colour,
         wires,
-        length: Number(length.toFixed(2)),
+        length: round(length),
         bought,
         lengths: (plan?.lengths ?? []).map((each) => ({
           length: each.length,
           wires: each.pieces.flatMap((id) => byId.get(id)?.number ?? []),
-          rest: Number(each.rest.toFixed(2)),
+          rest: round(each.rest),
         })),
       },
     }))
     .sort((a, b) => a.area - b.area || (a.line.colour < b.line.colour ? -1 : 1))
     .map(({ line }) => line);
 }
+
+/** A length of a reel as a line of a table: which of its size and colour, m, and the wires cut from it. */
+export interface ReelCut {
+  readonly size: string;
+  readonly colour: string;
+  /** counted within its size and colour */
+  readonly of: string;
+  readonly length: number;
+  /** numbers of the wires; empty where no length that is sold is long enough for one */
+  readonly wires: string;
+  readonly rest: number;
+}
+
+/** Every length that is bought, a line each; what no sold length is long enough for is one by the metre. */
+export const reelCuts = (reels: readonly ReelLine[]): ReelCut[] =>
+  reels.flatMap(({ size, colour, length, bought, lengths }): ReelCut[] =>
+    lengths.length === 0
+      ? [
+          {
+            size,
+            colour,
+            of: 'by the metre',
+            length: bought,
+            wires: '',
+            rest: round(bought - length),
+          },
+        ]
+      : lengths.map((each, i) => ({
+          size,
+          colour,
+          of: `${i + 1} of ${lengths.length}`,
+          length: each.length,
+          wires: each.wires.join(' '),
+          rest: each.rest,
+        })),
+  );
+
+/** Centimetres are enough for what is left of a reel. */
+const round = (metres: number): number => Number(metres.toFixed(2));
 
 /** Every piece of wire with the number of its wire. */
 function numbered({ electrics, harness, led }: Evaluation): (WirePiece & { number: number })[] {

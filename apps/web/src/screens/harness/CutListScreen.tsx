@@ -133,6 +133,7 @@ export function CutListScreen() {
     >
       <div className="mb-2 flex flex-wrap items-center justify-between gap-2">
         <Downloads of="" file={`/api/builds/${id}/cut-list`} kinds={['csv', 'pdf']} />
+        <Downloads of="Reels" file={`/api/builds/${id}/reels`} kinds={['csv']} />
         <span className="text-[13px] text-second">
           {open.length} of {rows.length} still to cut. A wire that is cut keeps its length, whatever
           is moved.

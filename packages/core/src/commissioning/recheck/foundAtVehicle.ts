@@ -1,7 +1,7 @@
 import type { MadeWire, MakingSheet } from '../making/makingSheet.ts';
 import type { RecordEntry } from '../record/recordEntry.ts';
 import { buzzedWires } from './buzzOut.ts';
-import { secondReading } from './secondReading.ts';
+import { whatWasRead } from './secondReading.ts';
 
 /** What was found at the vehicle and is not as planned: from the record, not from the design. */
 export interface FoundAtVehicle {
@@ -22,7 +22,7 @@ export function foundAtVehicle(
   sheet: MakingSheet,
   entries: readonly RecordEntry[],
 ): readonly FoundAtVehicle[] {
-  const swapped = secondReading(sheet, entries, 0).disagreements.map((each) => ({
+  const swapped = whatWasRead(sheet, entries).disagreements.map((each) => ({
     number: each.number,
     found: {
       id: `read:${each.wireId}`,

@@ -23,14 +23,19 @@ export interface ReadDisagreement {
   readonly entryId: string;
 }
 
+/** What the wires that were read so far came to. */
+export interface WhatWasRead {
+  readonly agreed: number;
+  /** by the number of the wire */
+  readonly disagreements: readonly ReadDisagreement[];
+}
+
 /** How far a second reading has come. */
-export interface SecondReading {
+export interface SecondReading extends WhatWasRead {
   /** wires between two cavities, shuffled: what is next does not say where it leads */
   readonly order: readonly ReadWire[];
   /** those of them that were not read yet */
   readonly open: readonly ReadWire[];
-  readonly agreed: number;
-  readonly disagreements: readonly ReadDisagreement[];
 }
 
 const inPlug = ({ work }: MadeWire['ends'][number]): boolean => work === 'crimp a contact';
@@ -42,32 +47,46 @@ const endText = ({ name, pin }: { readonly name: string; readonly pin: string })
  * so far. The same seed gives the same order.
  */
 export function secondReading(
-  { wires, plugs }: MakingSheet,
+  sheet: MakingSheet,
   entries: readonly RecordEntry[],
   seed: number,
 ): SecondReading {
   const random = seededUniform(seed);
-  const order = wires
-    .filter(({ ends }) => ends.every(inPlug))
+  const order = readable(sheet)
     .map((wire) => ({ wire, key: random(), turned: random() < 0.5 }))
     .sort((a, b) => a.key - b.key)
     .map(({ wire, turned }): ReadWire => {
       const [a, b] = wire.ends;
       return turned ? { wire, from: b, to: a } : { wire, from: a, to: b };
     });
-  const cavities = new Map(
-    plugs.flatMap(({ name, cavities: own }) =>
-      own.map((cavity) => [cavity.node, { name, ...cavity }] as const),
-    ),
-  );
-  const read = new Map(
+  const read = readEntries(entries);
+  const open = order.filter(({ wire }) => !read.has(wire.id));
+  return { order, open, ...whatWasRead(sheet, entries) };
+}
+
+/** Wires between two cavities: of others nobody can be asked where they lead. */
+const readable = ({ wires }: MakingSheet): MadeWire[] =>
+  wires.filter(({ ends }) => ends.every(inPlug));
+
+/** What stands of the reading of each wire. */
+const readEntries = (entries: readonly RecordEntry[]) =>
+  new Map(
     standingEntries(entries).flatMap((entry) =>
       entry.kind === 'read' ? [[entry.subject, entry] as const] : [],
     ),
   );
+
+/** Which wires were read where the plan has them, and which were not. */
+export function whatWasRead(sheet: MakingSheet, entries: readonly RecordEntry[]): WhatWasRead {
+  const cavities = new Map(
+    sheet.plugs.flatMap(({ name, cavities: own }) =>
+      own.map((cavity) => [cavity.node, { name, ...cavity }] as const),
+    ),
+  );
+  const read = readEntries(entries);
   let agreed = 0;
   const disagreements: ReadDisagreement[] = [];
-  for (const { wire } of order) {
+  for (const wire of readable(sheet)) {
     const entry = read.get(wire.id);
     if (!entry) continue;
     const [from, found] = [entry.said['from'], entry.said['to']];
@@ -89,5 +108,5 @@ export function secondReading(
       entryId: entry.id,
     });
   }
-  return { order, open: order.filter(({ wire }) => !read.has(wire.id)), agreed, disagreements };
+  return { agreed, disagreements: disagreements.sort((a, b) => a.number - b.number) };
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { newestOf } from '../../catalogue/index.ts';
-import { demoBuilds, reelList, sampleCatalogue } from '../../exchange/index.ts';
+import { cutList, demoBuilds, reelCuts, reelList, sampleCatalogue } from '../../exchange/index.ts';
 import { withValueAt } from '../../model/index.ts';
 import { sum } from '../../numerics/index.ts';
 import { evaluated } from '../../tests/evaluated.ts';
@@ -76,4 +76,35 @@ describe('wire from reels', () => {
       expect(new Map(ordered)).toEqual(bySize);
     },
   );
+
+  test.each(demoBuilds.map(({ document }) => [document.name, document] as const))(
+    'of %s: line by line the lengths hold every wire once, and what is bought',
+    (_name, demo) => {
+      const evaluation = evaluated(withValueAt(demo, 'harness.cut', {}));
+      const reels = reelList(evaluation);
+      const cuts = reelCuts(reels);
+      const wires = cuts.flatMap(({ wires: numbers }) => numbers.split(' ').map(Number));
+      const toCut = cutList(evaluation, {}).filter(({ is }) => is !== 'cut');
+      const inOrder = (numbers: number[]) => numbers.sort((a, b) => a - b);
+      expect(inOrder(wires)).toEqual(inOrder(toCut.map(({ number }) => number)));
+      expect(sum(cuts.map(({ length }) => length))).toBeCloseTo(
+        sum(reels.map(({ bought }) => bought)),
+        9,
+      );
+      for (const { size, colour, length, wires: numbers, rest } of cuts) {
+        const own = toCut.filter(({ number }) => numbers.split(' ').includes(`${number}`));
+        expect(own.every((wire) => wire.size === size && wire.colour === colour)).toBe(true);
+        expect(sum(own.map((wire) => wire.length)) + rest).toBeCloseTo(length, 1);
+      }
+    },
+  );
+
+  test('of what is longer than any length the line says that it comes by the metre', () => {
+    const reels = [
+      { size: '0.5 mm²', colour: 'red', wires: 1, length: 62.3, bought: 63, lengths: [] },
+    ];
+    expect(reelCuts(reels)).toEqual([
+      { size: '0.5 mm²', colour: 'red', of: 'by the metre', length: 63, wires: '', rest: 0.7 },
+    ]);
+  });
 });
