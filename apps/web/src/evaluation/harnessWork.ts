@@ -62,20 +62,7 @@ export const harnessWork = (
   },
   /** The harness of a build in every school. */
   harnessSchools(document: BuildDocument): readonly ComparedSchool[] {
-    const { electrics, map } = evaluationOf(document);
-    const { harness, placements, hardPoints, power, brief, ...build } = readBuild(document);
-    return compareHarnessSchools({
-      netlist: electrics.netlist,
-      electrics,
-      harness,
-      placements,
-      hardPoints,
-      electric: build,
-      power,
-      around: map.around,
-      ambientHot: brief.ambientHot.value,
-      catalogue: catalogueNow(),
-    });
+    return compareHarnessSchools(document, catalogueNow());
   },
   /** Which lengths of wire are bought, and which wires are cut from each. */
   reels(document: BuildDocument): readonly ReelLine[] {

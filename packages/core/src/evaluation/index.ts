@@ -9,6 +9,7 @@ export * from './commands/editInWords.ts';
 export * from './commands/withEndsAlong.ts';
 export * from './compareCircuits.ts';
 export * from './compareFuels.ts';
+export * from './compareHarnessSchools.ts';
 export * from './compareSchools.ts';
 export * from './evaluate.ts';
 export * from './figures/documentedFigures.ts';

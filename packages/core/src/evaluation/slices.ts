@@ -62,6 +62,12 @@ export const slices = {
   brief: slice('brief', ({ build }) => runningBrief(build.brief)),
   judgedBrief: slice('brief without its words', ({ build }) => wordlessBrief(build.brief)),
   boughtLooms: slice('looms bought', ({ build }) => build.harness.bought),
+  covers: slice('covers of the harness', ({ build: { harness } }) => ({
+    school: harness.school,
+    segments: Object.fromEntries(
+      harness.segments.flatMap(({ id, cover }) => (cover ? [[id, cover] as const] : [])),
+    ),
+  })),
   school: slice('demand school', ({ build }) => ({ school: build.demand.school })),
   limits: slice('limits', ({ build }) => build.limits),
   runningLimits: slice('limits of running', ({ build: { limits } }) => ({

@@ -1,6 +1,6 @@
 import { surroundings, fuels, rows, demand } from './stages/engineStages.ts';
 import { components, map, routedLengths, geometry } from './stages/vehicleStages.ts';
-import { netlist, led, ledLengths, spliced } from './stages/ledStages.ts';
+import { netlist, led, ledLengths, inHarness } from './stages/ledStages.ts';
 import {
   switched,
   electrics,
@@ -47,7 +47,7 @@ export const stages = {
   netlist,
   led,
   ledLengths,
-  spliced,
+  inHarness,
   switched,
   electrics,
   harness,

@@ -16,6 +16,9 @@ export interface WireEnd {
 export type WireRole =
   'supply' | 'triggered' | 'ground' | 'signal' | 'sensor ground' | 'reference' | 'bus' | 'shield';
 
+/** What keeps a wire from wear: a sleeve, or a loom that is sealed from end to end. */
+export type WireShelter = 'sleeved' | 'sealed';
+
 /** A wire derived from the design; its id comes from the pin that it leaves, or its ends, and stays. */
 export interface DerivedWire {
   readonly id: string;
@@ -28,4 +31,6 @@ export interface DerivedWire {
   readonly decision: WireDecision | undefined;
   /** a piece is spliced into it */
   readonly isSpliced?: boolean;
+  /** what lies round it over its whole way; undefined where it is bare somewhere */
+  readonly shelter?: WireShelter;
 }

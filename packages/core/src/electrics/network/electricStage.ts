@@ -1,7 +1,7 @@
 import type { Catalogue } from '../../catalogue/index.ts';
 import type { Result, Sourced } from '../../results/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
-import { withSplicedWires } from '../netlist/splicedWires.ts';
+import { type WiresInHarness, withWiresInHarness } from '../netlist/wiresInHarness.ts';
 import type { SizedWire } from '../power/sizeWires.ts';
 import {
   type CaseVoltages,
@@ -46,11 +46,13 @@ export function electricStage(input: {
   readonly netlist: Netlist;
   /** lengths of wires that are led through the harness, by wire */
   readonly led?: Readonly<Record<string, Sourced<number>>>;
-  /** wires that have a piece spliced into them */
-  readonly spliced?: readonly string[];
+  /** what it says of wires beside */
+  readonly inHarness?: WiresInHarness;
 }): ElectricDesign {
   const { document, catalogue, led } = input;
-  const netlist = withSplicedWires(input.netlist, input.spliced ?? []);
+  const netlist = input.inHarness
+    ? withWiresInHarness(input.netlist, input.inHarness)
+    : input.netlist;
   const network = sizeNetwork({ document, catalogue, netlist, ...(led ? { led } : {}) });
   const solvable = solvableNetwork(network, document);
   const cases = caseVoltages(solvable);

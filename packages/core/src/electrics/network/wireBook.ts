@@ -70,6 +70,7 @@ export class WireBook {
         length: task.length,
         ambient,
         zones: ends.map(({ zone }) => zone),
+        ...(wire.shelter === undefined ? {} : { shelter: wire.shelter }),
         loadedTogether: part?.loadedTogether ?? 1,
         areaMin: Math.max(wire.from.areaMin, wire.to.areaMin),
         areaMax: Math.min(wire.from.areaMax, wire.to.areaMax),

@@ -237,6 +237,22 @@ describe('the criteria of a wire', () => {
     expect(mechanicalMinimum('engine-bay', 'metric')).toBeCloseTo(0.5e-6, 12);
     expect(mechanicalMinimum('outside', 'awg')).toBeCloseTo(awgArea(18), 12);
   });
+  test.each([
+    ['engine-bay', undefined, 0.5e-6],
+    ['engine-bay', 'sleeved', 0.35e-6],
+    ['near-exhaust', 'sleeved', 0.35e-6],
+    ['outside', 'sleeved', 0.75e-6],
+    ['outside', 'sealed', 0.35e-6],
+    ['cabin', undefined, 0.35e-6],
+  ] as const)('mechanical minimum: %s, %s', (zone, shelter, area) => {
+    expect(mechanicalMinimum(zone, 'metric', shelter)).toBeCloseTo(area, 12);
+    const { limit } = wireCriteria(wire('W0_5'), {
+      ...task,
+      zones: [zone],
+      ...(shelter ? { shelter } : {}),
+    }).find(({ name }) => name === 'mechanical minimum')!;
+    expect(limit).toBeCloseTo(area, 12);
+  });
   test('short circuit: insulation must outlast the slow edge, near and far', () => {
     expect(verdicts('W2_5')['short circuit']).toBe('passes');
     const weak = { ...task, sourceVoltage: 12.6, sourceResistance: 0.6 };

@@ -4,6 +4,7 @@ import { permissibleFor, temperatureAfter } from './briefHeating.ts';
 import { permissibleOf, temperatureOf } from './heatBalanceMemory.ts';
 import { resistanceAt } from './heatBalance.ts';
 import { letThrough } from './fuseCurve.ts';
+import type { WireShelter } from '../netlist/derivedWire.ts';
 import { awgArea } from './conductor.ts';
 
 export type CriterionName =
@@ -33,6 +34,8 @@ export interface WireTask {
   readonly ambient: number;
   /** zones of both ends */
   readonly zones: readonly Zone[];
+  /** what lies round it over its whole way; undefined where it is bare somewhere */
+  readonly shelter?: WireShelter;
   readonly loadedTogether: number;
   readonly areaMin: number;
   readonly areaMax: number;
@@ -59,9 +62,19 @@ const gaugeMinimum: Record<Zone, number> = {
   outside: 18,
 };
 
-/** Least conductor area m² for a zone within the system in use. */
-export function mechanicalMinimum(zone: Zone, system: WireItem['system']): number {
-  return system === 'metric' ? metricMinimum[zone] : awgArea(gaugeMinimum[zone]);
+/**
+ * Least conductor area m² for a zone within the system in use. Within a sleeve a wire lasts under the
+ * bonnet as it does inside; outside the bodywork stones and water come through a sleeve, and only a
+ * sealed loom keeps it.
+ */
+export function mechanicalMinimum(
+  zone: Zone,
+  system: WireItem['system'],
+  shelter?: WireShelter,
+): number {
+  const kept = shelter === 'sealed' || (shelter === 'sleeved' && zone !== 'outside');
+  const asIn = kept ? 'cabin' : zone;
+  return system === 'metric' ? metricMinimum[asIn] : awgArea(gaugeMinimum[asIn]);
 }
 
 /** Least (k·A)² A²s that damages the insulation from a starting temperature K. */
@@ -176,7 +189,9 @@ export function wireCriteria(
   },
 ): Criterion[] {
   const permissible = known.ampacity;
-  const minimum = Math.max(...task.zones.map((zone) => mechanicalMinimum(zone, wire.system)));
+  const minimum = Math.max(
+    ...task.zones.map((zone) => mechanicalMinimum(zone, wire.system, task.shelter)),
+  );
   const pass = (ok: boolean) => (ok ? 'passes' : 'fails') as Criterion['verdict'];
   const tolerance = 1 + 1e-9;
   return [

@@ -8,7 +8,7 @@ import {
 } from '../../electrics/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
-import { ledLengths, netlist, spliced } from './ledStages.ts';
+import { inHarness, ledLengths, netlist } from './ledStages.ts';
 
 /** What somebody said of when things are on, in every case. */
 export const switched = stage({
@@ -23,7 +23,7 @@ export const electrics = stage({
   reads: {
     netlist,
     ledLengths,
-    spliced,
+    inHarness,
     power: slices.power,
     switched,
     electric: slices.electric,
@@ -34,13 +34,13 @@ export const electrics = stage({
     injectorRows: slices.wiredRows,
     catalogue: slices.catalogue,
   },
-  run: ({ catalogue, electric, netlist: drawn, ledLengths: led, spliced: joined, ...document }) =>
+  run: ({ catalogue, electric, netlist: drawn, ledLengths: led, inHarness: told, ...document }) =>
     electricStage({
       document: { ...document, ...electric },
       catalogue,
       netlist: drawn,
       led,
-      spliced: joined,
+      inHarness: told,
     }),
 });
 

@@ -1,5 +1,5 @@
 import { buildNetlist } from '../../electrics/index.ts';
-import { harnessLengthsOf, ledHarness, splicedPieces } from '../../harness/index.ts';
+import { harnessLengthsOf, ledHarness, sheltersOf, splicedPieces } from '../../harness/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 
@@ -37,9 +37,12 @@ export const ledLengths = stage({
   run: (read) => harnessLengthsOf(read.led),
 });
 
-/** Wires that have a piece spliced into them. */
-export const spliced = stage({
-  name: 'spliced wires',
-  reads: { led },
-  run: (read) => splicedPieces(read.led).map(({ wireId }) => wireId),
+/** What the harness says of its wires beside their lengths. */
+export const inHarness = stage({
+  name: 'wires in the harness',
+  reads: { led, covers: slices.covers },
+  run: (read) => ({
+    spliced: splicedPieces(read.led).map(({ wireId }) => wireId),
+    shelters: sheltersOf(read.led.wires, read.covers),
+  }),
 });

@@ -146,4 +146,13 @@ describe('a cutting plan', () => {
   ])('%s is refused', (_words, asked) => {
     expect(() => cuttingPlan(asked)).toThrow(BadInput);
   });
+
+  test('of many pieces that just do not go into one length a step is still a step', () => {
+    const pieces = Array.from({ length: 36 }, (_, i) => ({ id: `${i}`, length: 1 + i * 0.0137 }));
+    const together = pieces.reduce((all, { length }) => all + length, 0);
+    const stock = [Math.floor(together) - 1, Math.floor(together)];
+    const problem = { pieces, stock, offcuts: [], kerf: 0 };
+    // Whether a filling leaves room can be known long before its last piece.
+    expectSound(problem, cuttingPlan(problem, 2000));
+  });
 });

@@ -28,24 +28,32 @@ const isLess = (a: Cost, b: Cost): boolean =>
   a.bought < b.bought - SAME || (a.bought < b.bought + SAME && a.touched < b.touched - SAME);
 
 /** Every way to fill up the rest of a bar so that nothing further goes in, the fullest first. */
-function* fillings(
-  room: number,
-  rest: readonly Piece[],
-  from = 0,
-  taken: readonly number[] = [],
-  leftOut = Infinity,
-): Generator<readonly number[]> {
-  for (let i = from; i < rest.length; i++) {
-    const piece = rest[i];
-    if (!piece || piece.takes > room + SAME) continue;
-    yield* fillings(room - piece.takes, rest, i + 1, [...taken, i], leftOut);
-    // Without this one: nor with any as long as it; and it may not fit in the end.
-    let next = i + 1;
-    while (Math.abs((rest[next]?.length ?? -1) - piece.length) < SAME) next++;
-    yield* fillings(room, rest, next, taken, Math.min(leftOut, piece.takes));
-    return;
+function fillings(room: number, rest: readonly Piece[]): Generator<readonly number[]> {
+  // What all from one on take together.
+  const together = [0];
+  for (const piece of [...rest].reverse()) together.unshift((together[0] ?? 0) + piece.takes);
+  return filled(room, 0, [], Infinity);
+
+  function* filled(
+    left: number,
+    from: number,
+    taken: readonly number[],
+    leftOut: number,
+  ): Generator<readonly number[]> {
+    // With all that may still come in, there would be room for one that was left out.
+    if (leftOut <= left - (together[from] ?? 0) + SAME) return;
+    for (let i = from; i < rest.length; i++) {
+      const piece = rest[i];
+      if (!piece || piece.takes > left + SAME) continue;
+      yield* filled(left - piece.takes, i + 1, [...taken, i], leftOut);
+      // Without this one: nor with any as long as it; and it may not fit in the end.
+      let next = i + 1;
+      while (Math.abs((rest[next]?.length ?? -1) - piece.length) < SAME) next++;
+      yield* filled(left, next, taken, Math.min(leftOut, piece.takes));
+      return;
+    }
+    if (leftOut > left + SAME) yield taken;
   }
-  if (leftOut > room + SAME) yield taken;
 }
 
 /** The walk over all ways to fill bars, longest piece first; it gives way after each. */

@@ -1,10 +1,12 @@
 import type { Catalogue } from '../catalogue/index.ts';
-import type { Harness } from '../model/index.ts';
-import type { Bundle } from './bundles/bundle.ts';
-import { type HarnessDesign, bundleStage } from './bundles/bundleStage.ts';
-import { type LedInput, ledHarness } from './lengths/ledHarness.ts';
-import { harnessFigure } from './figureNames.ts';
-import { type HarnessSchool, harnessSchools } from './model.ts';
+import { harnessFigure } from '../harness/index.ts';
+import {
+  type BuildDocument,
+  type HarnessSchool,
+  harnessSchools,
+  readBuild,
+} from '../model/index.ts';
+import { evaluate } from './evaluate.ts';
 
 /** How well a harness can be changed afterwards. */
 export type Serviceability = 'any wire' | 'at its covers' | 'only anew';
@@ -34,31 +36,34 @@ export interface ComparedSchool {
 
 /** The same harness built in each school: what it weighs, costs and takes, and how thick it gets. */
 export function compareHarnessSchools(
-  input: LedInput &
-    Omit<Parameters<typeof bundleStage>[0], 'led' | 'harness'> & { readonly catalogue: Catalogue },
+  document: BuildDocument,
+  catalogue: Catalogue,
 ): readonly ComparedSchool[] {
-  const isBought = input.harness.bought.length > 0;
+  const { bought, school: present } = readBuild(document).harness;
+  const isBought = bought.length > 0;
   const schools: readonly ComparedSchool['school'][] = isBought
     ? ['bought', ...harnessSchools]
     : harnessSchools;
   return schools.map((school): ComparedSchool => {
-    const harness: Harness =
-      school === 'bought' ? input.harness : { ...input.harness, school, bought: [] };
-    const led = ledHarness({ ...input, harness });
-    const design: HarnessDesign = bundleStage({ ...input, harness, led });
+    const built =
+      school === 'bought'
+        ? document
+        : { ...document, harness: { ...document.harness, school, bought: {} } };
+    // What lies round a wire says how thin it may be: sizes follow from the school too.
+    const { harness } = evaluate(built, catalogue);
     const value = (key: string): number =>
-      design.results.find((result) => result.key === key)?.value ?? 0;
-    const laid = design.bundles.filter(({ wires }) => wires.length > 0);
+      harness.results.find((result) => result.key === key)?.value ?? 0;
+    const laid = harness.bundles.filter(({ wires }) => wires.length > 0);
     return {
       school,
-      chosen: school === (isBought ? 'bought' : input.harness.school),
+      chosen: school === (isBought ? 'bought' : present),
       copperLength: value(harnessFigure('harness.copperLength').key),
       mass: value(harnessFigure('harness.weight').key),
       price: value(harnessFigure('harness.cost').key),
       hours: value(harnessFigure('harness.hours').key),
-      thickest: Math.max(0, ...laid.map(({ diameter }: Bundle) => diameter)),
+      thickest: Math.max(0, ...laid.map(({ diameter }) => diameter)),
       uncovered: laid.filter(({ cover, coverItem }) => cover !== 'none' && !coverItem).length,
-      serviceability: serviceabilities[harness.school],
+      serviceability: serviceabilities[built.harness.school],
     };
   });
 }
