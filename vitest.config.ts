@@ -16,8 +16,8 @@ const decorators = { oxc: { decorator: { legacy: true, emitDecoratorMetadata: tr
 
 export default defineConfig({
   test: {
-    // Both cores: by itself one would be left idle.
-    maxWorkers: 2,
+    // One more than there are cores: tests that start programs wait for them meanwhile.
+    maxWorkers: 3,
     projects: [
       {
         ...decorators,

@@ -252,6 +252,7 @@ export const groundLoad = (
     role,
     wireAreaMax: 6 * MM2,
     plugFamily: 'S2.8',
+    wireAreaMin: 0.5 * MM2,
     pins: [
       pin({
         id: '+',

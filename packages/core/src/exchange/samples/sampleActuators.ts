@@ -172,6 +172,7 @@ export const sampleActuators: readonly DeviceItem[] = [
     mass: 2.2,
     wireAreaMax: 10 * MM2,
     plugFamily: 'S2.8',
+    wireAreaMin: 0.5 * MM2,
     inrushFactor: 1.3,
     inrushTime: 0.5,
     pins: [
