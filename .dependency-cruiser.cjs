@@ -86,7 +86,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '^(packages|apps)/[^/]+/(dist|public)/' },
+    exclude: { path: '^(packages|apps)/[^/]+/(dist|tested|public)/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
     enhancedResolveOptions: {

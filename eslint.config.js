@@ -2,7 +2,15 @@ import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', 'node_modules/**', 'test-results/**', 'apps/server/migrations/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/tested/**',
+      'node_modules/**',
+      'test-results/**',
+      'apps/server/migrations/**',
+    ],
+  },
   ...tseslint.configs.recommended,
   {
     files: ['**/*.{ts,tsx}'],

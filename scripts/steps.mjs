@@ -56,6 +56,9 @@ export function compile(options = {}) {
   run(process.execPath, [compiler, '-b', 'apps/server'], { quiet: options.quiet ?? false });
 }
 
+/** Where tests are compiled with what they test, into a folder of their own beside the source. */
+export const testedProjects = ['packages/core', 'packages/contract', 'apps/server'];
+
 /** Builds the web app unless what is built is newer than every source. */
 export function buildWeb() {
   const page = join(root, 'apps/web/dist/index.html');

@@ -12,6 +12,7 @@ import {
   ensureChromium,
   installPackages,
   root,
+  testedProjects,
 } from './steps.mjs';
 
 let passed = 0;
@@ -40,6 +41,10 @@ await Promise.all([
   (async () => {
     await step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
     await step('types of the web app', process.execPath, [compiler, '-p', 'apps/web']);
+    for (const project of testedProjects) {
+      const config = `${project}/tsconfig.tested.json`;
+      await step(`types of the tests of ${project}`, process.execPath, [compiler, '-p', config]);
+    }
   })(),
   (async () => {
     if (!(await driver)) process.exit(1);
@@ -62,7 +67,11 @@ const readJson = (name) => JSON.parse(readFileSync(join(folder, name), 'utf8'));
 spawnSync(
   bin('vitest'),
   ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(folder, 'unit.json')}`],
-  { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
+  {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, BROOKRAIN_TESTS: 'compiled' },
+  },
 );
 try {
   const unit = readJson('unit.json');

@@ -9,7 +9,7 @@ import { agree, tellsMore } from './toldOfItem.ts';
 
 /** Items as build files of version 3 embedded them. */
 const older = JSON.parse(
-  readFileSync(new URL('../tests/versionThree/items.json', import.meta.url), 'utf8'),
+  readFileSync(new URL('../../src/tests/versionThree/items.json', import.meta.url), 'utf8'),
 ) as readonly CatalogueItem[];
 
 describe('items of older files', () => {

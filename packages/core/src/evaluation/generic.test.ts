@@ -188,7 +188,11 @@ describe('commands', () => {
           state: 'new',
           replacedBy: '',
           loadedTogether: 2,
+          cylinder: null,
+          positionLimit: null,
+          seat: 'there',
           connections: { in: { to: 'part', partId: 'stud', pin: 'stud' } },
+          ways: {},
         },
       },
       placements: {},
@@ -421,7 +425,7 @@ describe('cures', () => {
       expect(commands.length > 0).toBe(curable);
       const stopsBefore = new Set(findings.filter((f) => f.severity === 'stop').map(idOf));
       for (const command of commands) {
-        const cured = findingsOf(applyCommand(build, command).document, catalogue);
+        const cured = findingsOf(applyCommand(build, command as BuildCommand).document, catalogue);
         expect(cured.map(idOf)).not.toContain(id);
         const newStops = cured.filter((f) => f.severity === 'stop' && !stopsBefore.has(f.id));
         expect(newStops.map(idOf)).toEqual([]);

@@ -173,6 +173,7 @@ describe('any build', () => {
   });
 
   test('in any layout solves every case and every point of the map', () => {
+    const evaluator = createEvaluator();
     fc.assert(
       fc.property(any, (drawn) => {
         const base = withValueAt(lantern, 'brief.cylinders', drawn.cylinders);
@@ -203,7 +204,7 @@ describe('any build', () => {
             limits: { ...laid.limits, voltageLow: { value: drawn.volts, unit: 'V' } },
           },
         );
-        const { design, fluids } = createEvaluator().check(build, sampleCatalogue);
+        const { design, fluids } = evaluator.check(build, sampleCatalogue);
         const fluid = fluids[0]!;
         for (const { point, solution } of Object.values(fluid.cases)) {
           expect(solution.state === 'failed' ? solution.reason : '', point.name).toBe('');

@@ -22,19 +22,19 @@ interface VersionThree extends Plain {
 
 /** A build as version 3 wrote it. */
 const versionThree = (name: 'lantern' | 'kittiwake'): VersionThree => {
-  const file = new URL(`../tests/versionThree/${name}.json`, import.meta.url);
+  const file = new URL(`../../src/tests/versionThree/${name}.json`, import.meta.url);
   return JSON.parse(readFileSync(file, 'utf8')) as VersionThree;
 };
 
 /** A build as version 5 wrote it. */
 const versionFive = (name: 'lantern' | 'kittiwake'): Plain => {
-  const file = new URL(`../tests/versionFive/${name}.json`, import.meta.url);
+  const file = new URL(`../../src/tests/versionFive/${name}.json`, import.meta.url);
   return JSON.parse(readFileSync(file, 'utf8')) as Plain;
 };
 type Slice = 'placements' | 'injectorRows' | 'tanks' | 'routes';
 /** A build as version 6 wrote it. */
 const versionSix = (name: 'lantern' | 'kittiwake'): Plain => {
-  const file = new URL(`../tests/versionSix/${name}.json`, import.meta.url);
+  const file = new URL(`../../src/tests/versionSix/${name}.json`, import.meta.url);
   return JSON.parse(readFileSync(file, 'utf8')) as Plain;
 };
 /** The builds of version 5, lifted: what older versions of them become. */
@@ -52,7 +52,7 @@ const powerOfNow = (power: unknown): Plain => ({
 });
 
 /** A build whose wires nobody has led. */
-const NONE: Plain = {
+const NONE: BuildDocument['harness'] = {
   school: 'taped',
   massBudget: null,
   breakouts: {},
@@ -162,7 +162,7 @@ describe('documents of older versions', () => {
   test.each(['lantern', 'kittiwake'] as const)(
     'version 4 becomes the current version: %s with tanks that lose heat as usual',
     (name) => {
-      const file = new URL(`../tests/versionFour/${name}.json`, import.meta.url);
+      const file = new URL(`../../src/tests/versionFour/${name}.json`, import.meta.url);
       const four = JSON.parse(readFileSync(file, 'utf8')) as Plain;
       expect(four['version']).toBe(4);
       expect(hashOf(storedDocument(four))).toBe(
@@ -226,7 +226,7 @@ describe('documents of older versions', () => {
   test.each(['lantern', 'kittiwake'] as const)(
     'version 7 becomes the current version: %s without lines as they are made, nothing else moved',
     (name) => {
-      const file = new URL(`../tests/versionSeven/${name}.json`, import.meta.url);
+      const file = new URL(`../../src/tests/versionSeven/${name}.json`, import.meta.url);
       const seven = JSON.parse(readFileSync(file, 'utf8')) as Plain & Record<'shelf', object>;
       expect(seven['version']).toBe(7);
       const lifted = storedDocument(seven);
@@ -240,7 +240,7 @@ describe('documents of older versions', () => {
   );
 
   test('a hose that version 8 knew as cut is cut of the hose and with the ends that it had', () => {
-    const file = new URL('../tests/versionEight/lantern.json', import.meta.url);
+    const file = new URL('../../src/tests/versionEight/lantern.json', import.meta.url);
     const eight = JSON.parse(readFileSync(file, 'utf8')) as Plain &
       Record<'placements', Readonly<Record<string, Plain>>>;
     expect(eight['version']).toBe(8);
@@ -263,7 +263,7 @@ describe('documents of older versions', () => {
   test.each(['lantern', 'kittiwake'] as const)(
     'version 9 becomes the current version: %s with the devices of its pumps, nothing else moved',
     (name) => {
-      const file = new URL(`../tests/versionNine/${name}.json`, import.meta.url);
+      const file = new URL(`../../src/tests/versionNine/${name}.json`, import.meta.url);
       const nine = JSON.parse(readFileSync(file, 'utf8')) as Plain;
       expect(nine['version']).toBe(9);
       const lifted = storedDocument(nine);

@@ -2,14 +2,16 @@ import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { lookUp, newestOf, refOf } from '../../catalogue/index.ts';
 import { sampleCatalogue, sandpiper } from '../../exchange/index.ts';
-import { type Build, readBuild } from '../../model/index.ts';
+import { readBuild } from '../../model/index.ts';
 import { letThrough } from '../power/fuseCurve.ts';
 import { insulationWithstand } from '../power/wireCriteria.ts';
 import { contactsOf } from '../power/wireContacts.ts';
+import { switchedInCases } from '../switching/switchedInCases.ts';
 import { sizeNetwork } from './sizeNetwork.ts';
 import { WirePaths } from './wirePaths.ts';
 
-const base = readBuild(sandpiper);
+const read = readBuild(sandpiper);
+const base = { ...read, switched: switchedInCases(read.switching) };
 const known = sizeNetwork({ document: base, catalogue: sampleCatalogue });
 const wireIds = known.wires.map(({ wire }) => wire.id);
 const blades = newestOf(sampleCatalogue, 'fuse').filter(({ style }) => style === 'blade');
@@ -31,7 +33,7 @@ const anyBuild = fc
     battery: fc.constantFrom(...newestOf(sampleCatalogue, 'battery')),
     wireSystem: fc.constantFrom('metric' as const, 'awg' as const),
   })
-  .map(({ hot, lengths, fuses, bundles, places, battery, wireSystem }): Build => ({
+  .map(({ hot, lengths, fuses, bundles, places, battery, wireSystem }): typeof base => ({
     ...base,
     brief: { ...base.brief, ambientHot: { value: hot, unit: '°C' } },
     power: {

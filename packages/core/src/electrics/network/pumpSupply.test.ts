@@ -15,7 +15,7 @@ const feedOf = (document: BuildDocument, pump: string): SizedPumpFeed =>
 /** Copper at a temperature K, with what the joints of the trade add: reckoned anew. */
 const copper = (perMetre: number, kelvin: number, length: number): number =>
   perMetre * (1 + 0.00393 * (kelvin - 293.15)) * length;
-const added = { plug: 5e-3, holder: 0, lug: 0.1e-3 } as const;
+const added = { plug: 5e-3, holder: 0, lug: 0.1e-3, splice: 0 } as const;
 
 /** Ω from a pump's ground into what it is bolted to, where nobody measured it. */
 const PUMP_GROUND = 0.5e-3;

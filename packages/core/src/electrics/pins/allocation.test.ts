@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import loadSolver from 'highs';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { type ProgramSolver, seededUniform, solverByText } from '../../numerics/index.ts';
+import { type ProgramSolver, seededUniform } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import { type AllocationAnswer, allocate, allocationCost, conflictOf } from './allocate.ts';
 import { pin, signal } from '../../tests/allocationParts.ts';
+import { integerSolver } from '../../tests/integerSolver.ts';
 import type { AllocationProblem, PinOffer, SignalNeed } from './allocationProblem.ts';
 import { assignmentFaults } from './assignmentFaults.ts';
 import type { PinCapability } from '../../catalogue/index.ts';
@@ -13,8 +13,7 @@ import { sparePins } from './sparePins.ts';
 
 let solve: ProgramSolver;
 beforeAll(async () => {
-  const solver = await loadSolver();
-  solve = solverByText((text, options) => solver.solve(text, options));
+  solve = await integerSolver();
 });
 
 const problem = (

@@ -18,7 +18,7 @@ import {
   resistanceAt,
 } from './heatBalance.ts';
 import { chooseFuse, judgeFuse } from './chooseFuse.ts';
-import { sizeGroup } from './sizeWires.ts';
+import { type WireJob, sizeGroup } from './sizeWires.ts';
 import { zoneTemperature } from './zoneTemperature.ts';
 
 const fuse = (rating: number) =>
@@ -280,19 +280,22 @@ describe('the criteria of a wire', () => {
 
 describe('sizing a run', () => {
   const derived = (id: string) => ({ id, name: id }) as never;
-  const job = (id: string, length: number, override: WireItem | null = null) => ({
+  const job = (id: string, length: number, override: WireItem | null = null): WireJob => ({
     wire: derived(id),
     task: { ...task, length },
     origins: {
       load: { value: task.load, from: 'default' },
       hottestPlaceId: 'here',
-      bundledInFeedId: 'feed',
+      bundledAt: [],
     },
     override,
   });
 
+  const sized = (input: Omit<Parameters<typeof sizeGroup>[0], 'showLarger'>) =>
+    sizeGroup({ ...input, showLarger: true });
+
   test('takes the smallest size that passes all six out and back', () => {
-    const group = sizeGroup({ jobs: [job('out', 4), job('back', 0.5)], sizes, dropLimit: 0.25 });
+    const group = sized({ jobs: [job('out', 4), job('back', 0.5)], sizes, dropLimit: 0.25 });
     const chosen = group.wires[0]!.size;
     expect(group.drop).toBeLessThanOrEqual(0.25);
     for (const candidate of group.candidates) {
@@ -302,15 +305,13 @@ describe('sizing a run', () => {
   });
 
   test('names what the next smaller size fails, and nothing where a person chose', () => {
-    const far = sizeGroup({ jobs: [job('out', 4), job('back', 0.5)], sizes, dropLimit: 0.25 });
+    const far = sized({ jobs: [job('out', 4), job('back', 0.5)], sizes, dropLimit: 0.25 });
     const at = far.candidates.findIndex(({ size }) => size === far.wires[0]!.size);
     expect(far.decidedBy.length).toBeGreaterThan(0);
     expect(far.decidedBy).toEqual(far.candidates[at - 1]!.fails);
-    const close = sizeGroup({ jobs: [job('out', 0.1)], sizes, dropLimit: 5 });
+    const close = sized({ jobs: [job('out', 0.1)], sizes, dropLimit: 5 });
     expect(close.decidedBy).not.toContain('voltage drop');
-    expect(sizeGroup({ jobs: [job('o', 1, wire('W4'))], sizes, dropLimit: 1 }).decidedBy).toEqual(
-      [],
-    );
+    expect(sized({ jobs: [job('o', 1, wire('W4'))], sizes, dropLimit: 1 }).decidedBy).toEqual([]);
   });
 
   test('no wire that passes outlives its fuse, at any current that can flow', () => {
@@ -332,7 +333,7 @@ describe('sizing a run', () => {
             ambient: more.ambient,
           });
           const own: WireTask = { ...task, ...more, load: running, protection: by };
-          const group = sizeGroup({
+          const group = sized({
             jobs: [{ ...job('out', more.length), task: own }],
             sizes,
             dropLimit: 0.4,
@@ -356,13 +357,13 @@ describe('sizing a run', () => {
 
   test('a longer run never takes a thinner wire', () => {
     const area = (length: number) =>
-      sizeGroup({ jobs: [job('out', length)], sizes, dropLimit: 0.25 }).wires[0]!.size.area;
+      sized({ jobs: [job('out', length)], sizes, dropLimit: 0.25 }).wires[0]!.size.area;
     expect(area(6)).toBeGreaterThanOrEqual(area(3));
     expect(area(3)).toBeGreaterThanOrEqual(area(0.5));
   });
 
   test('an override is kept and judged', () => {
-    const group = sizeGroup({
+    const group = sized({
       jobs: [job('out', 4, wire('W1')), job('back', 0.5)],
       sizes,
       dropLimit: 0.25,
@@ -373,7 +374,7 @@ describe('sizing a run', () => {
   });
 
   test('when no size passes, the one that fails fewest is taken', () => {
-    const group = sizeGroup({ jobs: [job('out', 40)], sizes, dropLimit: 0.05 });
+    const group = sized({ jobs: [job('out', 40)], sizes, dropLimit: 0.05 });
     const fewest = Math.min(...group.candidates.map((c) => c.fails.length));
     expect(fewest).toBeGreaterThan(0);
     const taken = group.candidates.find((c) => c.size === group.wires[0]!.size)!;

@@ -32,6 +32,7 @@ const gate = (id: string, from: string, to: string, leads: 'on' | 'back' = 'on')
 const netlistOf = (parts: readonly NetPart[]): Netlist => ({
   parts,
   wires: [],
+  direct: [],
   ground: 'minus',
   unassigned: [],
   sources: [

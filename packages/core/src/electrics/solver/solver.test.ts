@@ -209,7 +209,7 @@ function byGauss({ elements }: ElectricCircuit): Map<string, number> {
     (n) => n !== '0',
   );
   const row = new Map(names.map((name, i) => [name, i]));
-  const matrix = names.map((_, i) => names.map((__, j) => (i === j ? 1e-12 : 0)));
+  const matrix = names.map((_, i) => names.map((__, j): number => (i === j ? 1e-12 : 0)));
   const right = names.map(() => 0);
   for (const element of elements) {
     const [a, b] = [row.get(element.from), row.get(element.to)];

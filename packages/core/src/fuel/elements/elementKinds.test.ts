@@ -118,6 +118,7 @@ describe('laws of what is the same at every running point', () => {
         fluid: fuel.hot,
         heights,
         length: lengths[element.id] ?? 0,
+        bendLoss: 0,
       };
       const rise = (heights[element.to] ?? 0) - (heights[element.from] ?? 0);
       return [

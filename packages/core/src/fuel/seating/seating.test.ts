@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { kittiwake, lantern, sampleCatalogue } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { computeFormula } from '../../results/index.ts';
 import { besideNeighbour, pushOff, railLift, sealGap, seatGap } from './formulas.ts';
 import { evaluated } from '../../tests/evaluated.ts';
 
@@ -14,10 +15,10 @@ const seat = (field: string, value: unknown): BuildDocument =>
 
 describe('forces on injectors', () => {
   test('300 kPa on a bore of 14 mm push with 46 N, four of them lift the rail with 185', () => {
-    const each = pushOff.compute({ pressure: 300e3, bore: 14e-3 });
+    const each = computeFormula(pushOff, { pressure: 300e3, bore: 14e-3 });
     expect(each).toBeCloseTo(300e3 * Math.PI * 49e-6, 9);
     expect(each).toBeCloseTo(46.2, 1);
-    expect(railLift.compute({ each, count: 4 })).toBeCloseTo(184.7, 1);
+    expect(computeFormula(railLift, { each, count: 4 })).toBeCloseTo(184.7, 1);
   });
 
   test('follow the pressure of the rail at peak', () => {
@@ -37,9 +38,12 @@ describe('forces on injectors', () => {
 
 describe('seats', () => {
   test('differences are taken from what was measured, by sign', () => {
-    expect(seatGap.compute({ seatDistance: 50e-3, reach: 48e-3 })).toBeCloseTo(2e-3, 12);
-    expect(sealGap.compute({ bore: 11e-3, seal: 14e-3 })).toBeCloseTo(-3e-3, 12);
-    expect(besideNeighbour.compute({ bossSpacing: 60e-3, barrel: 26e-3 })).toBeCloseTo(34e-3, 12);
+    expect(computeFormula(seatGap, { seatDistance: 50e-3, reach: 48e-3 })).toBeCloseTo(2e-3, 12);
+    expect(computeFormula(sealGap, { bore: 11e-3, seal: 14e-3 })).toBeCloseTo(-3e-3, 12);
+    expect(computeFormula(besideNeighbour, { bossSpacing: 60e-3, barrel: 26e-3 })).toBeCloseTo(
+      34e-3,
+      12,
+    );
   });
 
   test('too far apart and too near are told apart', () => {

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { lantern } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { computeFormula } from '../../results/index.ts';
 import { abovePickup, belowPickup, returnApart, ventFlow, ventLoss } from './formulas.ts';
 import { evaluated } from '../../tests/evaluated.ts';
 
@@ -10,30 +11,36 @@ const figure = (build: BuildDocument, key: string): number | undefined =>
 
 describe('the room of a tank', () => {
   test('below and above the pickup make up its box', () => {
-    const below = belowPickup.compute({ box, height: 0.02 });
-    const above = abovePickup.compute({ box, height: 0.02 });
+    const below = computeFormula(belowPickup, { box, height: 0.02 });
+    const above = computeFormula(abovePickup, { box, height: 0.02 });
     expect(below).toBeCloseTo(0.007, 12);
     expect(below + above).toBeCloseTo(0.105, 12);
   });
 
   test('a pickup at the top leaves all of it', () => {
-    expect(belowPickup.compute({ box, height: 1 })).toBeCloseTo(0.105, 12);
-    expect(abovePickup.compute({ box, height: 1 })).toBe(0);
+    expect(computeFormula(belowPickup, { box, height: 1 })).toBeCloseTo(0.105, 12);
+    expect(computeFormula(abovePickup, { box, height: 1 })).toBe(0);
   });
 
   test('the return is as far from the pickup as their places are', () => {
-    expect(returnApart.compute({ outlet: [0, 0, 0], back: [0.3, 0, 0.4] })).toBeCloseTo(0.5, 12);
+    expect(computeFormula(returnApart, { outlet: [0, 0, 0], back: [0.3, 0, 0.4] })).toBeCloseTo(
+      0.5,
+      12,
+    );
   });
 });
 
 describe('a vent', () => {
   test('passes what the engine takes, and what warming fuel grows by', () => {
     // 78 L growing by 1.1 per mille a kelvin at 20 K/h: 0.48 mL/s.
-    expect(ventFlow.compute({ outflow: 20e-6, volume: 0.078 })).toBeCloseTo(20e-6 + 4.767e-7, 9);
+    expect(computeFormula(ventFlow, { outflow: 20e-6, volume: 0.078 })).toBeCloseTo(
+      20e-6 + 4.767e-7,
+      9,
+    );
   });
 
   test('laminar air loses by the first power of the flow but for its ends', () => {
-    const at = (flow: number): number => ventLoss.compute({ flow, bore: 7e-3, length: 1 });
+    const at = (flow: number): number => computeFormula(ventLoss, { flow, bore: 7e-3, length: 1 });
     const v = 20e-6 / ((Math.PI / 4) * 49e-6);
     const re = (1.15 * v * 7e-3) / 1.9e-5;
     expect(re).toBeLessThan(2300);
@@ -41,12 +48,13 @@ describe('a vent', () => {
   });
 
   test('half the bore loses at least sixteen times as much', () => {
-    const at = (bore: number): number => ventLoss.compute({ flow: 30e-6, bore, length: 0.5 });
+    const at = (bore: number): number =>
+      computeFormula(ventLoss, { flow: 30e-6, bore, length: 0.5 });
     expect(at(3.5e-3) / at(7e-3)).toBeGreaterThan(15.9);
   });
 
   test('no flow loses nothing', () => {
-    expect(ventLoss.compute({ flow: 0, bore: 7e-3, length: 1 })).toBe(0);
+    expect(computeFormula(ventLoss, { flow: 0, bore: 7e-3, length: 1 })).toBe(0);
   });
 
   test('the widest of several is taken; without one nothing is told', () => {

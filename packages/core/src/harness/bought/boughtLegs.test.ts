@@ -14,11 +14,11 @@ import { NO_HARNESS } from '../topology/noHarness.ts';
 
 /** A trunk along x from the plug at 0 over breakouts at 400, 900 and 1500 mm, with a branch at each. */
 const placements: readonly Placement[] = [
-  place('plug', 'Plug', [0, 0, 0]),
-  place('near', 'Near', [400, 300, 0]),
-  place('middle', 'Middle', [600, 0, 300]),
-  place('far', 'Far', [1500, -500, 0]),
-  place('off', 'Off', [0, 0, 900]),
+  place('plug', 'Plug', [0, 0, 0], 'body'),
+  place('near', 'Near', [400, 300, 0], 'body'),
+  place('middle', 'Middle', [600, 0, 300], 'body'),
+  place('far', 'Far', [1500, -500, 0], 'body'),
+  place('off', 'Off', [0, 0, 900], 'body'),
 ];
 const harnessWith = (legs: readonly BoughtLeg[], loop = 0): Harness => ({
   ...NO_HARNESS,

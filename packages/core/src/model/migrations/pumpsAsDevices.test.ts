@@ -13,7 +13,7 @@ const evaluator = createEvaluator();
 
 /** A build as version 10 wrote it. */
 const versionTen = (name: 'lantern' | 'kittiwake'): Plain => {
-  const file = new URL(`../../tests/versionTen/${name}.json`, import.meta.url);
+  const file = new URL(`../../../src/tests/versionTen/${name}.json`, import.meta.url);
   return JSON.parse(readFileSync(file, 'utf8')) as Plain;
 };
 const feedsOfTen = (document: Plain): Readonly<Record<string, Plain>> =>

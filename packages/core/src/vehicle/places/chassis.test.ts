@@ -10,6 +10,10 @@ const place = (id: string, x: number, y: number, z: number): Placement => ({
   y: { value: y, unit: 'mm' },
   z: { value: z, unit: 'mm' },
   zone: 'body',
+  movesWithEngine: false,
+  heading: null,
+  pitch: null,
+  fixing: null,
 });
 const m = (value: number) => ({ value, unit: 'm' });
 const from = place('a', 0, 0, 0.5);

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { applyCommand } from '../../evaluation/index.ts';
-import { lantern, sampleCatalogue } from '../../exchange/index.ts';
+import { lantern } from '../../exchange/index.ts';
 import { applyPatch, withValueAt } from '../../model/index.ts';
 import { distanceBetween } from '../geometry/vector.ts';
 import { pulled } from './pulled.ts';
@@ -35,7 +35,7 @@ describe('pulling the map true', () => {
 
   test('as an edit it moves measured places exactly, solids as they are, and undoes', () => {
     const off = withValueAt(lantern, 'hardPoints.tank-outlet.x', mm(-410));
-    const applied = applyCommand(off, { name: 'pull-map-true' }, sampleCatalogue);
+    const applied = applyCommand(off, { name: 'pull-map-true' });
     const { document } = applied;
     expect(document.placements['tank-outlet']!.x.value).toBeCloseTo(-0.41, 12);
     const tank = document.solids['tank']!;

@@ -1,16 +1,15 @@
-import loadSolver from 'highs';
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { type ProgramSolver, seededUniform, solverByText } from '../../../numerics/index.ts';
+import { type ProgramSolver, seededUniform } from '../../../numerics/index.ts';
 import { cuttingProblem } from '../../../tests/cuttingProblem.ts';
+import { integerSolver } from '../../../tests/integerSolver.ts';
 import type { CuttingPlan, CuttingProblem } from './problem.ts';
 import { type CuttingProof, provenCuttingPlan } from './provenPlan.ts';
 import { cuttingPlan } from './searchedPlan.ts';
 
 let solve: ProgramSolver;
 beforeAll(async () => {
-  const solver = await loadSolver();
-  solve = solverByText((text, options) => solver.solve(text, options));
+  solve = await integerSolver();
 });
 
 /** Lengths in steps of 5 mm, all over a range. */
