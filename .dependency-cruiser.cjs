@@ -44,7 +44,7 @@ module.exports = {
       name: 'core-outside-packages',
       comment: 'The core may use these packages only.',
       severity: 'error',
-      from: { path: '^packages/core/src/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^packages/core/src/', pathNot: '(\\.test\\.ts$|/tests/)' },
       to: { path: 'node_modules', pathNot: 'node_modules/(@noble/hashes|immer)/' },
     },
     {

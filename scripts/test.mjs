@@ -5,8 +5,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import {
   bin,
-  buildWeb,
-  compile,
   compiler,
   driverScript,
   ensureChromium,
@@ -31,35 +29,72 @@ const ended = (command, args) =>
   });
 const step = async (name, command, args) => counted(name, await ended(command, args));
 
+/** Runs tasks two at a time, for both cores, in the order in which they come. */
+function twoAtATime() {
+  const waiting = [];
+  let running = 0;
+  const next = () => {
+    if (running === 2 || waiting.length === 0) return;
+    running += 1;
+    const { task, resolve } = waiting.shift();
+    void task().then((answer) => {
+      running -= 1;
+      resolve(answer);
+      next();
+    });
+  };
+  return (task) =>
+    new Promise((resolve) => {
+      waiting.push({ task, resolve });
+      next();
+    });
+}
+/** What all that follows needs. */
+const needed = async (name, command, args) => {
+  if (await ended(command, args)) return;
+  console.error(`${name} failed`);
+  process.exit(1);
+};
+
 installPackages();
 ensureChromium();
-// Two things at a time: the driver is compiled beside what does not need it.
-const driver = ended(process.execPath, [driverScript]);
-await step('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-compile();
+const inTurn = twoAtATime();
+const node = process.execPath;
+const check = (name, command, args) => inTurn(() => step(name, command, args));
+const driver = inTurn(() => needed('the database driver', node, [driverScript]));
+const compiled = inTurn(() => needed('compiling', node, [compiler, '-b', 'apps/server']));
+const alone = [
+  check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+  check('lint', bin('eslint'), ['.', '--max-warnings', '0']),
+];
+await compiled;
 await Promise.all([
-  (async () => {
-    await step('lint', bin('eslint'), ['.', '--max-warnings', '0']);
-    await step('types of the web app', process.execPath, [compiler, '-p', 'apps/web']);
-    for (const project of testedProjects) {
-      const config = `${project}/tsconfig.tested.json`;
-      await step(`types of the tests of ${project}`, process.execPath, [compiler, '-p', config]);
-    }
-  })(),
-  (async () => {
-    if (!(await driver)) process.exit(1);
-    await step('boundaries', bin('depcruise'), [
-      '--config',
-      '.dependency-cruiser.cjs',
-      'packages',
-      'apps',
-      '--output-type',
-      'err',
-    ]);
-    await step('types of the browser tests', process.execPath, [compiler, '-p', 'e2e']);
-  })(),
+  driver,
+  ...alone,
+  inTurn(() =>
+    needed('building the page', node, [
+      '-e',
+      "import('./scripts/steps.mjs').then(({ buildWeb }) => buildWeb())",
+    ]),
+  ),
+  ...testedProjects.map((project) =>
+    check(`types of the tests of ${project}`, node, [
+      compiler,
+      '-p',
+      `${project}/tsconfig.tested.json`,
+    ]),
+  ),
+  check('types of the web app', node, [compiler, '-p', 'apps/web']),
+  check('types of the browser tests', node, [compiler, '-p', 'e2e']),
+  check('boundaries', bin('depcruise'), [
+    '--config',
+    '.dependency-cruiser.cjs',
+    'packages',
+    'apps',
+    '--output-type',
+    'err',
+  ]),
 ]);
-buildWeb();
 
 const folder = mkdtempSync(join(tmpdir(), 'brookrain-results-'));
 const readJson = (name) => JSON.parse(readFileSync(join(folder, name), 'utf8'));
