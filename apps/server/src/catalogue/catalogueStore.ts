@@ -6,12 +6,15 @@ import {
   migrateItem,
   tellsMore,
 } from '@brookrain/core';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, sql } from 'drizzle-orm';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Database } from '../storage/database.ts';
 import { DATABASE } from '../storage/token.ts';
 import { catalogueItems } from '../storage/schema.ts';
 import { badInput } from '../errors.ts';
+
+/** Items that are written by one statement. */
+const AT_ONCE = 200;
 
 /** Immutable catalogue revisions, held in memory once read. */
 @Injectable()
@@ -20,7 +23,20 @@ export class CatalogueStore {
   /** every item that was read, by id, revision and hash: an item that did not change stays itself */
   private readonly read = new Map<string, CatalogueItem>();
 
-  constructor(@Inject(DATABASE) private readonly database: Database) {}
+  private readonly itemRow;
+
+  constructor(@Inject(DATABASE) private readonly database: Database) {
+    this.itemRow = database
+      .select({ item: catalogueItems.item })
+      .from(catalogueItems)
+      .where(
+        and(
+          eq(catalogueItems.id, sql.placeholder('id')),
+          eq(catalogueItems.revision, sql.placeholder('revision')),
+        ),
+      )
+      .prepare();
+  }
 
   /** All items; the same object until one is added. */
   all(): Catalogue {
@@ -43,11 +59,7 @@ export class CatalogueStore {
     const key = `${id}@${revision} ${hash}`;
     const known = this.read.get(key);
     if (known) return known;
-    const row = this.database
-      .select({ item: catalogueItems.item })
-      .from(catalogueItems)
-      .where(and(eq(catalogueItems.id, id), eq(catalogueItems.revision, revision)))
-      .get();
+    const row = this.itemRow.get({ id, revision });
     const item = migrateItem(JSON.parse(row!.item)) as CatalogueItem;
     this.read.set(key, item);
     return item;
@@ -100,16 +112,17 @@ export class CatalogueStore {
 
   /** Adds items that are new; call inside the transaction that needs them. */
   add(database: Pick<Database, 'insert'>, items: readonly CatalogueItem[]): void {
-    for (const item of items) {
+    const rows = items.map((item) => ({
+      id: item.id,
+      revision: item.revision,
+      category: item.category,
+      item: JSON.stringify(item),
+      hash: hashOf(item),
+    }));
+    for (let first = 0; first < rows.length; first += AT_ONCE) {
       database
         .insert(catalogueItems)
-        .values({
-          id: item.id,
-          revision: item.revision,
-          category: item.category,
-          item: JSON.stringify(item),
-          hash: hashOf(item),
-        })
+        .values(rows.slice(first, first + AT_ONCE))
         .run();
     }
     if (items.length > 0) this.known = undefined;
