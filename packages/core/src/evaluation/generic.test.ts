@@ -99,12 +99,12 @@ describe.each(demos.map((d) => [d.name, d] as const))('working of %s', (_name, d
   });
 
   test('computing each formula again from its listed inputs gives the value', () => {
-    for (const result of results) {
-      const inputs = Object.fromEntries(result.working.inputs.map((i) => [i.name, i.value]));
-      const again = computeFormula(formulas.get(result.working.formula)!, inputs);
-      const scale = Math.max(Math.abs(result.value), 1e-12);
-      expect(Math.abs(again - result.value) / scale, result.key).toBeLessThan(1e-9);
-    }
+    const others = results.filter(({ value, working }) => {
+      const inputs = Object.fromEntries(working.inputs.map((i) => [i.name, i.value]));
+      const again = computeFormula(formulas.get(working.formula)!, inputs);
+      return !(Math.abs(again - value) / Math.max(Math.abs(value), 1e-12) < 1e-9);
+    });
+    expect(others.map(({ key }) => key)).toEqual([]);
   });
 
   test('keys are unique and every value is finite', () => {
