@@ -15,7 +15,13 @@ export function Reels() {
   const columns = useMemo((): readonly DataColumn<ReelLine>[] => {
     const metres = (value: number): string => benchLength(value, units);
     return [
-      { key: 'size', label: 'Size', text: true, shown: 'always', cell: ({ size }) => size },
+      {
+        key: 'size',
+        label: 'Size',
+        text: true,
+        shown: 'always',
+        cell: ({ size }) => <span className="whitespace-nowrap">{size}</span>,
+      },
       {
         key: 'colour',
         label: 'Colour',
