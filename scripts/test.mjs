@@ -99,28 +99,33 @@ await Promise.all([
 const folder = mkdtempSync(join(tmpdir(), 'brookrain-results-'));
 const readJson = (name) => JSON.parse(readFileSync(join(folder, name), 'utf8'));
 
-spawnSync(
-  bin('vitest'),
-  ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${join(folder, 'unit.json')}`],
-  {
-    cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
-    env: { ...process.env, BROOKRAIN_TESTS: 'compiled' },
-  },
-);
-try {
-  const unit = readJson('unit.json');
-  passed += unit.numPassedTests;
-  failed += unit.numFailedTests;
-  // A file that could not be loaded fails no test but must fail the run.
-  failed += unit.testResults.filter(
-    (f) => f.status === 'failed' && f.assertionResults.length === 0,
-  ).length;
-  if (unit.numTotalTests === 0) counted('unit tests ran', false);
-} catch (error) {
-  console.error(error);
-  counted('unit tests ran', false);
+/** Tests of some projects, in so many workers, each of which loads what they test once. */
+async function unitTests(projects, workers) {
+  const file = `${projects.join('-')}.json`;
+  await ended(bin('vitest'), [
+    'run',
+    ...projects.flatMap((project) => ['--project', project]),
+    `--maxWorkers=${workers}`,
+    '--reporter=dot',
+    '--reporter=json',
+    `--outputFile.json=${join(folder, file)}`,
+  ]);
+  try {
+    const unit = readJson(file);
+    passed += unit.numPassedTests;
+    failed += unit.numFailedTests;
+    // A file that could not be loaded fails no test but must fail the run.
+    failed += unit.testResults.filter(
+      (f) => f.status === 'failed' && f.assertionResults.length === 0,
+    ).length;
+    if (unit.numTotalTests === 0) counted(`tests of ${projects.join(', ')} ran`, false);
+  } catch (error) {
+    console.error(error);
+    counted(`tests of ${projects.join(', ')} ran`, false);
+  }
 }
+process.env.BROOKRAIN_TESTS = 'compiled';
+await Promise.all([unitTests(['web'], 1), unitTests(['core', 'contract', 'server'], 2)]);
 
 spawnSync(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], {
   cwd: root,

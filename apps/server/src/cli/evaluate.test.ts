@@ -10,7 +10,8 @@ import {
   toBuildFile,
   withValueAt,
 } from '@brookrain/core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, describe, expect, test, vi } from 'vitest';
+import { runEvaluate } from './evaluate.ts';
 
 const root = fileURLToPath(new URL('../../../..', import.meta.url));
 let folder: string;
@@ -25,6 +26,21 @@ const evaluateFile = (path: string) =>
     encoding: 'utf8',
     maxBuffer: 64e6,
   });
+/** The same in this process: what it prints, and how it ends. */
+function evaluateHere(path: string) {
+  const said = { stdout: '', stderr: '' };
+  const spies = (['stdout', 'stderr'] as const).map((stream) =>
+    vi.spyOn(process[stream], 'write').mockImplementation((text) => {
+      said[stream] += String(text);
+      return true;
+    }),
+  );
+  try {
+    return { status: runEvaluate(path), ...said };
+  } finally {
+    for (const spy of spies) spy.mockRestore();
+  }
+}
 const write = (name: string, value: unknown): string => {
   const path = join(folder, name);
   writeFileSync(path, typeof value === 'string' ? value : JSON.stringify(value));
@@ -49,11 +65,11 @@ describe('evaluate on the command line', () => {
   });
 
   test('exit 0 when there is no stop', () => {
-    expect(evaluateFile(join(root, 'examples/sandpiper.build.json')).status).toBe(0);
+    expect(evaluateHere(join(root, 'examples/sandpiper.build.json')).status).toBe(0);
   });
 
   test('prints every documented figure in SI and nothing else', () => {
-    const result = evaluateFile(join(root, 'examples/lantern.build.json'));
+    const result = evaluateHere(join(root, 'examples/lantern.build.json'));
     const { figures } = JSON.parse(result.stdout) as {
       figures: Record<string, { value: unknown; unit: string }>;
     };
@@ -73,7 +89,7 @@ describe('evaluate on the command line', () => {
       'version',
     ],
   ])('%s: exit 2, reason and place on standard error, nothing printed', (name, text, reason) => {
-    const result = evaluateFile(write(name, text));
+    const result = evaluateHere(write(name, text));
     expect(result.status).toBe(2);
     expect(result.stderr).toContain(reason);
     expect(result.stdout).toBe('');

@@ -1,5 +1,6 @@
 import {
   copyFileSync,
+  cpSync,
   existsSync,
   mkdtempSync,
   readFileSync,
@@ -10,25 +11,37 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { BuildReply, SnapshotReply, SnapshotsReply } from '@brookrain/contract';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { type RunningServer, killed, startProgram } from '../attack/runningServer.ts';
+import { type Server, createServer } from '../createServer.ts';
 import { runRestore } from '../cli/restore.ts';
 import { DATABASE_FILE } from './database.ts';
 import { SNAPSHOT_FOLDER } from './snapshots.ts';
 
 let folder: string;
-let server: RunningServer | undefined;
-beforeEach(() => {
+let server: Server | undefined;
+const folders: string[] = [];
+const newFolder = (): string => {
   folder = mkdtempSync(join(tmpdir(), 'brookrain-last-'));
-});
+  folders.push(folder);
+  return folder;
+};
+beforeEach(newFolder);
 afterEach(async () => {
-  if (server) await killed(server.process);
-  rmSync(folder, { recursive: true, force: true });
+  await server?.close();
+  server = undefined;
+  for (const each of folders.splice(0)) rmSync(each, { recursive: true, force: true });
 });
 
 const start = async (): Promise<string> => {
-  server = await startProgram(folder);
-  return `${server.url}/api`;
+  server = await createServer({ dataFolder: folder, webFolder: join(folder, 'no-web') });
+  return `http://127.0.0.1:${await server.listen(0, '127.0.0.1')}/api`;
 };
+/** Goes on in a folder as a program leaves it that is killed now: with its log, which nobody tidied. */
+async function killed(): Promise<void> {
+  const left = folder;
+  cpSync(left, newFolder(), { recursive: true, filter: (file) => !file.endsWith('-shm') });
+  await server?.close();
+  server = undefined;
+}
 const send = (url: string, body: object): Promise<Response> =>
   fetch(url, {
     method: 'POST',
@@ -53,7 +66,7 @@ const log = (): string => join(folder, `${DATABASE_FILE}-wal`);
 /** Six edits, the program killed, and the end of its log overwritten from some share on. */
 async function damagedLog(from: number): Promise<void> {
   await edit(await start(), 6);
-  await killed(server!.process);
+  await killed();
   const bytes = readFileSync(log());
   bytes.fill(0x5a, Math.floor(bytes.length * from));
   writeFileSync(log(), bytes);
@@ -68,7 +81,7 @@ describe('a damaged write-ahead log', () => {
     const { lost } = await snapshots(api);
     expect(lost?.edits).toBeGreaterThanOrEqual(7 - now);
     expect(existsSync(join(lost!.kept, 'brookrain.db-wal'))).toBe(true);
-    await killed(server!.process);
+    await killed();
     // Told again, also after further edits, and not any more once it was read.
     const again = await start();
     expect((await snapshots(again)).lost).toEqual(lost);
@@ -76,13 +89,13 @@ describe('a damaged write-ahead log', () => {
       await send(`${again}/snapshots/lost/understood`, {})
     ).json()) as SnapshotsReply;
     expect(read.lost).toBeNull();
-    await killed(server!.process);
+    await killed();
     expect((await snapshots(await start())).lost).toBeNull();
   });
 
   test('of a log that is whole, and of one that is gone with nothing in it, nothing is told', async () => {
     await edit(await start(), 6);
-    await killed(server!.process);
+    await killed();
     const api = await start();
     expect(await revision(api)).toBe(7);
     expect((await snapshots(api)).lost).toBeNull();
@@ -93,7 +106,7 @@ describe('a damaged write-ahead log', () => {
     const api = await start();
     const { file } = (await (await send(`${api}/snapshots`, {})).json()) as SnapshotReply;
     await edit(api, 6);
-    await killed(server!.process);
+    await killed();
     const copy = join(folder, 'copy.db');
     copyFileSync(join(folder, SNAPSHOT_FOLDER, file), copy);
     expect(runRestore(copy, { BROOKRAIN_DATA: folder })).toBe(0);
