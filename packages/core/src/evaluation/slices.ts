@@ -1,37 +1,18 @@
 import { engineBrief } from '../engine/index.ts';
 import type { Build } from '../model/index.ts';
+import { kept } from '../numerics/index.ts';
 import { withEnds } from '../plumbing/index.ts';
 import { slice } from './runner/source.ts';
 
-/** Makes something of an object once, and gives the same again for the same object. */
-function once<From extends object, To>(make: (from: From) => To): (from: From) => To {
-  const known = new WeakMap<From, { readonly to: To }>();
-  return (from) => {
-    const last = known.get(from) ?? { to: make(from) };
-    known.set(from, last);
-    return last.to;
-  };
-}
-
 /** Circuits with the ends that their lines are made with, made once for the same two. */
-const plumbed = (() => {
-  const known = new WeakMap<
-    Build['fuelCircuits'],
-    WeakMap<Build['assemblies'], Build['fuelCircuits']>
-  >();
-  return ({ fuelCircuits, assemblies }: Build): Build['fuelCircuits'] => {
-    const byAssemblies = known.get(fuelCircuits) ?? new WeakMap();
-    known.set(fuelCircuits, byAssemblies);
-    const made = byAssemblies.get(assemblies) ?? withEnds(fuelCircuits, assemblies);
-    byAssemblies.set(assemblies, made);
-    return made;
-  };
-})();
+const withMadeEnds = kept(withEnds);
+const plumbed = ({ fuelCircuits, assemblies }: Build): Build['fuelCircuits'] =>
+  withMadeEnds(fuelCircuits, assemblies);
 
 const NAMELESS = { name: '' };
 
 /** Things without their names: what a name is called moves no number. */
-const bareCircuits = once((circuits: Build['fuelCircuits']) =>
+const bareCircuits = kept((circuits: Build['fuelCircuits']) =>
   circuits.map((circuit) => ({
     ...circuit,
     ...NAMELESS,
@@ -39,7 +20,7 @@ const bareCircuits = once((circuits: Build['fuelCircuits']) =>
   })),
 );
 /** Pumps of the circuits: all that the wiring asks of them. */
-const wiredCircuits = once((circuits: Build['fuelCircuits']) =>
+const wiredCircuits = kept((circuits: Build['fuelCircuits']) =>
   circuits.map(({ id, elements }) => ({
     id,
     elements: elements
@@ -47,14 +28,14 @@ const wiredCircuits = once((circuits: Build['fuelCircuits']) =>
       .map((element) => ({ ...element, ...NAMELESS })),
   })),
 );
-const wiredRows = once((rows: Build['injectorRows']) => rows.map(({ id, item }) => ({ id, item })));
-const bareRows = once((rows: Build['injectorRows']) => rows.map((r) => ({ ...r, ...NAMELESS })));
-const bareFuels = once((fuels: Build['fuels']) => fuels.map((f) => ({ ...f, ...NAMELESS })));
-const barePlacements = once((places: Build['placements']) =>
-  places.map((p) => ({ ...p, ...NAMELESS })),
-);
-const runningBrief = once(engineBrief);
-const wordlessBrief = once((brief: Build['brief']) => ({ ...brief, vehicle: '', engine: '' }));
+const wiredRows = kept((rows: Build['injectorRows']) => rows.map(({ id, item }) => ({ id, item })));
+const bareRows = kept((rows: Build['injectorRows']) => rows.map((r) => ({ ...r, ...NAMELESS })));
+const bareFuels = kept((fuels: Build['fuels']) => fuels.map((f) => ({ ...f, ...NAMELESS })));
+/** Each made once, so that what rests on one place is as it was when another moves. */
+const barePlace = kept((place: Build['placements'][number]) => ({ ...place, ...NAMELESS }));
+const barePlacements = kept((places: Build['placements']) => places.map((p) => barePlace(p)));
+const runningBrief = kept(engineBrief);
+const wordlessBrief = kept((brief: Build['brief']) => ({ ...brief, vehicle: '', engine: '' }));
 
 /** Parts of a build that stages read. */
 export const slices = {

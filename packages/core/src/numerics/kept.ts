@@ -35,3 +35,18 @@ export const kept = <First extends object, Rest extends readonly unknown[], Answ
 export const keptByValue = <First extends object, Rest extends readonly unknown[], Answer>(
   compute: (first: First, ...rest: Rest) => Answer,
 ) => keptWhile(sameValue, compute);
+
+/** The same for each pair of two objects that are never changed. */
+export function keptOfPair<
+  First extends object,
+  Second extends object,
+  Rest extends readonly unknown[],
+  Answer,
+>(
+  compute: (first: First, second: Second, ...rest: Rest) => Answer,
+): (first: First, second: Second, ...rest: Rest) => Answer {
+  const ofFirst = kept((first: First) =>
+    keptByValue((second: Second, ...rest: Rest) => compute(first, second, ...rest)),
+  );
+  return (first, second, ...rest) => ofFirst(first)(second, ...rest);
+}

@@ -1,10 +1,9 @@
 import type { Placement } from '../../model/index.ts';
 import { keptByValue } from '../../numerics/index.ts';
 import type { Sourced } from '../../results/index.ts';
-import { type BestLength, bestLength } from '../../vehicle/index.ts';
+import { type BestLength, bestLength, placeFinder } from '../../vehicle/index.ts';
 import { electricsFigure } from '../figureNames.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
-import type { WireBook } from './wireBook.ts';
 
 /** How long a wire between two places is, as far as it is known. */
 const lengthOf = keptByValue(
@@ -32,15 +31,19 @@ const lengthOf = keptByValue(
 
 /** The lengths of the wires of a network, m. */
 export class NetworkLengths {
+  private readonly placeOf: (id: string) => Placement;
+
   constructor(
-    private readonly book: WireBook,
+    placements: readonly Placement[],
     /** lengths of wires that are led through the harness, by wire */
     private readonly led: Readonly<Record<string, Sourced<number>>>,
-  ) {}
+  ) {
+    this.placeOf = placeFinder(placements);
+  }
 
   /** The best known length of a wire with its figures; throws NotFound for a place that is not there. */
   of(wire: DerivedWire): BestLength {
-    const from = this.book.placeOf(wire.from.placementId);
-    return lengthOf(wire, from, this.book.placeOf(wire.to.placementId), this.led[wire.id]);
+    const from = this.placeOf(wire.from.placementId);
+    return lengthOf(wire, from, this.placeOf(wire.to.placementId), this.led[wire.id]);
   }
 }

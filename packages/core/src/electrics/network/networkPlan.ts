@@ -21,7 +21,7 @@ import type { Protection } from './protection.ts';
 import type { ContactCurrents, RatedCurrents } from './ratedCurrents.ts';
 import type { WireRun } from './runs.ts';
 import { WireBook } from './wireBook.ts';
-import type { WiringBuild } from './wiringBuild.ts';
+import type { PlannedBuild } from './wiringBuild.ts';
 
 /** Shares of the lowest voltage that may be lost: before the stud, to a fuse, to a load and back. */
 const TRUNK_DROP = 0.02;
@@ -39,7 +39,7 @@ const CRANKING = 30;
 const FOUND_LOAD = 4;
 
 /** The parts of the pumps' feeds: of the wires at them every size is shown beside the chosen one. */
-function feedParts(document: WiringBuild): ReadonlySet<string> {
+function feedParts(document: PlannedBuild): ReadonlySet<string> {
   const ids = pumpFeedsOf(document).flatMap((feed) => [
     feed.id,
     feed.fuseId,
@@ -49,7 +49,7 @@ function feedParts(document: WiringBuild): ReadonlySet<string> {
   return new Set([sharedPartIds.mainFuse, ...ids.flatMap((id) => id ?? [])]);
 }
 
-function dropLimitOf(kind: WireRun['kind'], limits: WiringBuild['limits']): number {
+function dropLimitOf(kind: WireRun['kind'], limits: PlannedBuild['limits']): number {
   const low = limits.voltageLow.value;
   switch (kind) {
     case 'pump':
@@ -98,7 +98,7 @@ export class NetworkPlan {
   /** wires of the system in use, smallest first */
   readonly sizes: readonly WireItem[];
   readonly battery: BatteryItem;
-  readonly book: WireBook;
+  private readonly book: WireBook;
   private readonly rated: { readonly worst: RatedCurrents; readonly cranking: RatedCurrents };
   private readonly generated: ReadonlyMap<string, number>;
   /** what stands for the fuses of wires found on the vehicle */
@@ -108,7 +108,7 @@ export class NetworkPlan {
 
   constructor(
     netlist: Netlist,
-    private readonly document: WiringBuild,
+    private readonly document: PlannedBuild,
     catalogue: Catalogue,
   ) {
     const { power, limits } = document;
@@ -238,6 +238,6 @@ export class NetworkPlan {
 
 /** The plan of a netlist, as before while the build says the same. Throws NotFound. */
 export const networkPlan = keptByValue(
-  (netlist: Netlist, document: WiringBuild, catalogue: Catalogue) =>
+  (netlist: Netlist, document: PlannedBuild, catalogue: Catalogue) =>
     new NetworkPlan(netlist, document, catalogue),
 );

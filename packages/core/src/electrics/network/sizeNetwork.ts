@@ -78,8 +78,10 @@ export function sizeNetwork(input: {
   const { document, catalogue } = input;
   const { power } = document;
   const netlist = input.netlist ?? buildNetlist({ document, catalogue });
-  const plan = networkPlan(netlist, document, catalogue);
-  const lengths = new NetworkLengths(plan.book, input.led ?? {});
+  const { placements, ...unplaced } = document;
+  const zoned = placements.map(({ id, zone }) => ({ id, zone }));
+  const plan = networkPlan(netlist, { ...unplaced, placements: zoned }, catalogue);
+  const lengths = new NetworkLengths(placements, input.led ?? {});
   const sizeRun = (
     sized: typeof sizedAtFirst,
     run: WireRun,

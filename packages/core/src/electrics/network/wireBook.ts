@@ -1,13 +1,14 @@
 import { entryAt } from '../../numerics/index.ts';
 import { type Catalogue, type FuseItem, lookUp } from '../../catalogue/index.ts';
-import type { Placement } from '../../model/index.ts';
-import { NotFound } from '../../quantities/index.ts';
 import type { Sourced } from '../../results/index.ts';
+import { placeFinder } from '../../vehicle/index.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import type { NetPart } from '../netlist/netlist.ts';
 import type { WireJob } from '../power/sizeWires.ts';
 import { zoneTemperature } from '../power/zoneTemperature.ts';
-import type { WiringBuild } from './wiringBuild.ts';
+import type { PlannedBuild } from './wiringBuild.ts';
+
+type PlacedIn = PlannedBuild['placements'][number];
 
 /** What a wire is sized for beside its load. */
 export interface JobParts {
@@ -23,29 +24,22 @@ export interface JobParts {
 
 /** Makes the jobs of wires by where they run. */
 export class WireBook {
-  private readonly places: ReadonlyMap<string, Placement>;
+  private readonly placeOf: (id: string) => PlacedIn;
   private readonly parts: ReadonlyMap<string, NetPart>;
   private readonly sourceVoltage: number;
 
   constructor(
-    private readonly document: WiringBuild,
+    private readonly document: PlannedBuild,
     private readonly catalogue: Catalogue,
     parts: readonly NetPart[],
   ) {
-    this.places = new Map(document.placements.map((place) => [place.id, place]));
+    this.placeOf = placeFinder(document.placements);
     this.parts = new Map(parts.map((part) => [part.id, part]));
     const { battery } = document.power;
     this.sourceVoltage = lookUp(catalogue, 'battery', battery, 'power.battery').openCircuitVoltage;
   }
 
-  /** A place on the vehicle; throws NotFound where there is none. */
-  placeOf(id: string): Placement {
-    const place = this.places.get(id);
-    if (!place) throw new NotFound(`there is no place "${id}" on the vehicle`, id);
-    return place;
-  }
-
-  /** Ambient K at a place. */
+  /** Ambient K at a place; throws NotFound where there is none. */
   ambientAt(placementId: string): number {
     return zoneTemperature(this.placeOf(placementId).zone, this.document.brief.ambientHot.value);
   }

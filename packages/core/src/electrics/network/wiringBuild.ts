@@ -14,3 +14,8 @@ export interface WiringBuild extends ElectricBuild {
   /** what somebody said of when things are on, case by case */
   readonly switched: SwitchedInCases;
 }
+
+/** What of it decides more than lengths: a place counts by its zone, wherever it stands. */
+export interface PlannedBuild extends Omit<WiringBuild, 'placements'> {
+  readonly placements: readonly Pick<Placement, 'id' | 'zone'>[];
+}

@@ -1,6 +1,7 @@
 import { BadInput } from '../../quantities/index.ts';
 import type { ElectricCircuit, ElectricElement, ElectricSolution, NodeName } from './circuit.ts';
-import { MergedNodes, isRigid, riseOf } from './mergedNodes.ts';
+import { type CircuitShape, circuitShape } from './circuitShape.ts';
+import { isRigid, riseOf } from './mergedNodes.ts';
 import {
   type Nonlinear,
   type OperatingPoint,
@@ -44,13 +45,6 @@ function check(element: ElectricElement): void {
   }
 }
 
-/** The rows and entries that an element between two nodes counts in; −1 where an end is ground. */
-interface Stamp {
-  readonly from: number;
-  readonly to: number;
-  readonly fromTo: number;
-}
-
 /**
  * A circuit whose pattern is analysed once and which is solved for as many values as one likes:
  * nodal analysis, a source with resistance as the current that it would give into a short circuit,
@@ -58,48 +52,13 @@ interface Stamp {
  * without resistance that close a loop.
  */
 export class CompiledCircuit {
-  private readonly merged: MergedNodes;
-  private readonly names: readonly NodeName[];
-  private readonly rows: ReadonlyMap<NodeName, number>;
+  private readonly shape: CircuitShape;
   private readonly matrix: SparseSymmetric;
-  private readonly stamps: readonly Stamp[];
-  private readonly rowOfName: Int32Array;
-  /** the names of both ends of each element, by their place in `names` */
-  private readonly fromName: Int32Array;
-  private readonly toName: Int32Array;
-  private readonly numberOf: ReadonlyMap<NodeName, number>;
-  /** names that sources hold above their row, with the elements that do */
-  private readonly lifted: readonly Lifted[];
-  private readonly holdsTogether: boolean;
 
   constructor(private readonly circuit: ElectricCircuit) {
-    const { elements, ground } = circuit;
-    elements.forEach(check);
-    this.merged = new MergedNodes(circuit);
-    this.names = [...new Set([ground, ...elements.flatMap(({ from, to }) => [from, to])])];
-    const roots = new Set(this.names.map((name) => this.merged.rootOf(name)));
-    roots.delete(ground);
-    this.rows = new Map([...roots].map((name, row) => [name, row]));
-    this.rowOfName = Int32Array.from(this.names, (name) => this.rowOf(name));
-    this.numberOf = new Map(this.names.map((name, i) => [name, i]));
-    this.fromName = Int32Array.from(elements, ({ from }) => this.numberOf.get(from) ?? 0);
-    this.toName = Int32Array.from(elements, ({ to }) => this.numberOf.get(to) ?? 0);
-    this.holdsTogether = elements.some(isRigid);
-    this.lifted = liftedNames(this.names, this.merged, elements);
-    const ends = elements.map(({ from, to }) => [this.rowOf(from), this.rowOf(to)] as const);
-    this.matrix = new SparseSymmetric(
-      this.rows.size,
-      ends.filter(([from, to]) => from >= 0 && to >= 0 && from !== to),
-    );
-    this.stamps = ends.map(([from, to]) => ({
-      from,
-      to,
-      fromTo: from >= 0 && to >= 0 && from !== to ? this.matrix.entry(from, to) : -1,
-    }));
-  }
-
-  private rowOf(name: NodeName): number {
-    return this.rows.get(this.merged.rootOf(name)) ?? -1;
+    circuit.elements.forEach(check);
+    this.shape = circuitShape(circuit);
+    this.matrix = new SparseSymmetric(this.shape.rows.size, this.shape.pattern);
   }
 
   /**
@@ -109,17 +68,27 @@ export class CompiledCircuit {
   solve(changed: ReadonlyMap<string, ElectricElement> = new Map()): ElectricSolution {
     const elements = this.elementsWith(changed);
     const lifts = this.liftsOf(elements);
-    const across = elements.map((element) => (element.kind === 'power' ? element.ratedVoltage : 0));
-    const bent = elements.some(isNonlinear);
+    const straight = this.straightPart(elements, lifts);
+    const { bent } = this.shape;
+    const across = bent.map((k) => {
+      const element = elements[k];
+      return element?.kind === 'power' ? element.ratedVoltage : 0;
+    });
     for (let steps = 1; steps <= MOST_STEPS; steps++) {
       // Where Newton's steps have not settled, those along the chord do: they are smaller.
-      const points = elements.map((element, k) =>
-        isNonlinear(element)
-          ? this.pointOf(element, across[k] ?? 0, steps > MOST_STEPS / 2)
-          : undefined,
-      );
-      const x = this.linear(elements, points, across, lifts);
-      if (!bent || this.advance(elements, x, lifts, across)) {
+      const alongChord = steps > MOST_STEPS / 2;
+      this.matrix.values.set(straight.values);
+      const x = straight.rightSide.slice();
+      bent.forEach((k, i) => {
+        const element = elements[k];
+        if (!element || !isNonlinear(element)) return;
+        const voltage = across[i] ?? 0;
+        const { current, slope } = pointOf(element, voltage, alongChord);
+        this.stamp(this.matrix.values, x, k, lifts, slope, current - slope * voltage);
+      });
+      this.matrix.factor();
+      this.matrix.solve(x);
+      if (this.advance(elements, x, lifts, across)) {
         return this.solutionOf(elements, x, lifts, steps);
       }
     }
@@ -137,12 +106,12 @@ export class CompiledCircuit {
     ports: readonly { readonly plus: NodeName; readonly minus: NodeName }[],
   ): number[][] {
     return ports.map(({ plus, minus }) => {
-      const injected = new Float64Array(this.rows.size);
-      const [p, m] = [this.rowOf(plus), this.rowOf(minus)];
+      const injected = new Float64Array(this.shape.rows.size);
+      const [p, m] = [this.shape.rowOf(plus), this.shape.rowOf(minus)];
       if (p >= 0) injected[p]! += 1;
       if (m >= 0) injected[m]! -= 1;
       this.matrix.solve(injected);
-      const at = (name: NodeName): number => injected[this.rowOf(name)] ?? 0;
+      const at = (name: NodeName): number => injected[this.shape.rowOf(name)] ?? 0;
       return ports.map((other) => at(other.plus) - at(other.minus));
     });
   }
@@ -163,16 +132,10 @@ export class CompiledCircuit {
     });
   }
 
-  private pointOf(element: Nonlinear, voltage: number, alongChord: boolean): OperatingPoint {
-    const point = operatingPoint(element, voltage);
-    if (!alongChord || element.kind === 'diode' || voltage <= 0) return point;
-    return { current: point.current, slope: point.current / voltage };
-  }
-
   /** How far each name stands above its row, V: by the sources that hold nodes together. */
   private liftsOf(elements: readonly ElectricElement[]): Float64Array {
-    const lifts = new Float64Array(this.names.length);
-    for (const { name, by } of this.lifted) {
+    const lifts = new Float64Array(this.shape.names.length);
+    for (const { name, by } of this.shape.lifted) {
       for (const { place, sign } of by) {
         const element = elements[place];
         if (element && isRigid(element)) lifts[name]! += sign * riseOf(element);
@@ -183,36 +146,44 @@ export class CompiledCircuit {
 
   /** What an element's voltage is more than that between its rows, V. */
   private liftAcross(lifts: Float64Array, k: number): number {
-    return lifts[this.fromName[k]!]! - lifts[this.toName[k]!]!;
+    return lifts[this.shape.fromName[k]!]! - lifts[this.shape.toName[k]!]!;
   }
 
-  /** The voltages of the rows with every element at its present operating point. */
-  private linear(
-    elements: readonly ElectricElement[],
-    points: readonly (OperatingPoint | undefined)[],
-    across: readonly number[],
-    lifts: Float64Array,
-  ): Float64Array {
-    const { values } = this.matrix;
-    values.fill(0);
-    values.fill(LEAK, 0, this.rows.size);
-    const rightSide = new Float64Array(this.rows.size);
+  /** What all elements whose current is a straight line of their voltage give, for every step. */
+  private straightPart(elements: readonly ElectricElement[], lifts: Float64Array) {
+    const values = new Float64Array(this.matrix.values.length);
+    values.fill(LEAK, 0, this.shape.rows.size);
+    const rightSide = new Float64Array(this.shape.rows.size);
     elements.forEach((element, k) => {
-      if (isRigid(element)) return;
-      const { from, to, fromTo } = this.stamps[k]!;
-      const { slope, current } = atRest(element, points[k], across[k] ?? 0);
-      // What it carries when both of its rows stand at the same voltage.
-      const level = current + slope * this.liftAcross(lifts, k);
-      if (from >= 0)
-        [values[from], rightSide[from]] = [values[from]! + slope, rightSide[from]! - level];
-      if (to >= 0) [values[to], rightSide[to]] = [values[to]! + slope, rightSide[to]! + level];
-      if (fromTo >= 0) values[fromTo]! -= slope;
-      // Both ends in one row: what goes in comes out again.
-      if (from >= 0 && from === to) values[from]! -= 2 * slope;
+      const line = isRigid(element) ? undefined : lineOf(element);
+      if (line) this.stamp(values, rightSide, k, lifts, line.slope, line.current);
     });
-    this.matrix.factor();
-    this.matrix.solve(rightSide);
-    return rightSide;
+    return { values, rightSide };
+  }
+
+  /** Counts an element that carries `current` A at 0 V and `slope` A more for each volt. */
+  private stamp(
+    values: Float64Array,
+    rightSide: Float64Array,
+    k: number,
+    lifts: Float64Array,
+    slope: number,
+    current: number,
+  ): void {
+    const { from, to, fromTo } = this.shape.stamps[k]!;
+    // What it carries when both of its rows stand at the same voltage.
+    const level = current + slope * this.liftAcross(lifts, k);
+    if (from >= 0) {
+      values[from]! += slope;
+      rightSide[from]! -= level;
+    }
+    if (to >= 0) {
+      values[to]! += slope;
+      rightSide[to]! += level;
+    }
+    if (fromTo >= 0) values[fromTo]! -= slope;
+    // Both ends in one row: what goes in comes out again.
+    if (from >= 0 && from === to) values[from]! -= 2 * slope;
   }
 
   /** Takes the voltages of the loads that are not straight; whether all have settled. */
@@ -223,19 +194,20 @@ export class CompiledCircuit {
     across: number[],
   ): boolean {
     let settled = true;
-    elements.forEach((element, k) => {
-      if (!isNonlinear(element)) return;
+    this.shape.bent.forEach((k, i) => {
+      const element = elements[k];
+      if (!element || !isNonlinear(element)) return;
       const wanted = this.voltageAcross(x, lifts, k);
-      const was = across[k] ?? 0;
+      const was = across[i] ?? 0;
       const next = limitedVoltage(element, was, wanted);
       if (Math.abs(next - was) > SETTLED * (1 + Math.abs(next)) || next !== wanted) settled = false;
-      across[k] = next;
+      across[i] = next;
     });
     return settled;
   }
 
   private voltageAcross(x: Float64Array, lifts: Float64Array, k: number): number {
-    const { from, to } = this.stamps[k]!;
+    const { from, to } = this.shape.stamps[k]!;
     return (x[from] ?? 0) - (x[to] ?? 0) + this.liftAcross(lifts, k);
   }
 
@@ -251,53 +223,38 @@ export class CompiledCircuit {
       currents.set(element.id, currentThrough(element, this.voltageAcross(x, lifts, k)));
     });
     const voltages = new Map<NodeName, number>();
-    this.names.forEach((name, i) =>
-      voltages.set(name, (x[this.rowOfName[i]!] ?? 0) + (lifts[i] ?? 0)),
+    this.shape.names.forEach((name, i) =>
+      voltages.set(name, (x[this.shape.rowOfName[i]!] ?? 0) + (lifts[i] ?? 0)),
     );
-    if (this.holdsTogether) this.addRigid(elements, currents);
+    if (this.shape.holdsTogether) this.addRigid(elements, currents);
     return { state: 'solved', voltages, currents, steps };
   }
 
   /** Amps through what holds nodes together, from those through all others. */
   private addRigid(elements: readonly ElectricElement[], currents: Map<string, number>): void {
-    const leaving = new Float64Array(this.names.length);
+    const leaving = new Float64Array(this.shape.names.length);
     elements.forEach(({ id }, k) => {
       const current = currents.get(id) ?? 0;
-      leaving[this.fromName[k]!]! += current;
-      leaving[this.toName[k]!]! -= current;
+      leaving[this.shape.fromName[k]!]! += current;
+      leaving[this.shape.toName[k]!]! -= current;
     });
-    const leavingAt = (name: NodeName): number => leaving[this.numberOf.get(name) ?? -1] ?? 0;
-    for (const [id, current] of this.merged.currents(leavingAt)) currents.set(id, current);
+    const leavingAt = (name: NodeName): number => leaving[this.shape.numberOf.get(name) ?? -1] ?? 0;
+    for (const [id, current] of this.shape.merged.currents(leavingAt)) currents.set(id, current);
     for (const element of elements) {
       if (isRigid(element) && !currents.has(element.id)) currents.set(element.id, 0);
     }
   }
 }
 
-/** A name that is held above its row: by elements at their places, each lifting or lowering it. */
-interface Lifted {
-  readonly name: number;
-  readonly by: readonly { readonly place: number; readonly sign: 1 | -1 }[];
+/** Where Newton's step is too long, the one along the chord through 0 is taken. */
+function pointOf(element: Nonlinear, voltage: number, alongChord: boolean): OperatingPoint {
+  const point = operatingPoint(element, voltage);
+  if (!alongChord || element.kind === 'diode' || voltage <= 0) return point;
+  return { current: point.current, slope: point.current / voltage };
 }
 
-function liftedNames(
-  names: readonly NodeName[],
-  merged: MergedNodes,
-  elements: readonly ElectricElement[],
-): readonly Lifted[] {
-  const placeOf = new Map(elements.map(({ id }, place) => [id, place]));
-  return names.flatMap((node, name): Lifted[] => {
-    const by = merged.liftsOf(node).map(({ id, sign }) => ({ place: placeOf.get(id) ?? -1, sign }));
-    return by.length > 0 ? [{ name, by }] : [];
-  });
-}
-
-/** What an element carries at 0 V and for each volt beside, as a straight line through its present point. */
-function atRest(
-  element: ElectricElement,
-  point: OperatingPoint | undefined,
-  voltage: number,
-): OperatingPoint {
+/** What an element carries at 0 V and for each volt beside; undefined where that is no straight line. */
+function lineOf(element: ElectricElement): OperatingPoint | undefined {
   switch (element.kind) {
     case 'resistor':
       return { current: 0, slope: 1 / element.resistance };
@@ -307,9 +264,7 @@ function atRest(
       return { current: element.current, slope: 0 };
     case 'power':
     case 'diode':
-      return point
-        ? { current: point.current - point.slope * voltage, slope: point.slope }
-        : { current: 0, slope: 0 };
+      return undefined;
   }
 }
 

@@ -9,9 +9,9 @@ import type {
   ElectricSolution,
   SolvedElectric,
 } from './circuit.ts';
+import { circuitShape } from './circuitShape.ts';
 import { CompiledCircuit, solveElectric } from './compiledCircuit.ts';
 import { THERMAL_VOLTAGE } from './nonlinear.ts';
-import { symmetricPattern } from './symmetricPattern.ts';
 
 const resistor = (id: string, from: string, to: string, resistance: number): ElectricElement => ({
   kind: 'resistor',
@@ -319,9 +319,30 @@ describe('circuits that are alike', () => {
       expect(far(thin.solve())).toBe(alone[0]);
       expect(far(thick.solve())).toBe(alone[1]);
     }
-    expect(symmetricPattern(3, [[0, 1]])).toBe(symmetricPattern(3, [[0, 1]]));
-    expect(symmetricPattern(3, [[0, 1]])).not.toBe(symmetricPattern(3, [[1, 2]]));
-    expect(symmetricPattern(4, [[0, 1]])).not.toBe(symmetricPattern(3, [[0, 1]]));
+  });
+
+  test('are analysed once, and anew where anything but a value is another', () => {
+    const shape = circuitShape(ladder(1));
+    expect(circuitShape(ladder(5))).toBe(shape);
+    const { ground, elements } = ladder(1);
+    const [source, first, ...rest] = elements;
+    const others: ElectricCircuit[] = [
+      { ground: 'n0', elements },
+      { ground, elements: elements.slice(1) },
+      { ground, elements: elements.toReversed() },
+      { ground, elements: [source!, { ...first!, id: 'other' }, ...rest] },
+      { ground, elements: [source!, { ...first!, to: 'n2' }, ...rest] },
+      { ground, elements: [source!, resistor(first!.id, first!.from, first!.to, 0), ...rest] },
+      {
+        ground,
+        elements: [
+          source!,
+          { kind: 'current', id: first!.id, from: first!.from, to: first!.to, current: 1 },
+          ...rest,
+        ],
+      },
+    ];
+    for (const other of others) expect(circuitShape(other)).not.toBe(shape);
   });
 });
 

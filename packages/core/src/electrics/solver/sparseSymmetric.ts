@@ -1,4 +1,4 @@
-import { type RowPair, type SymmetricPattern, symmetricPattern } from './symmetricPattern.ts';
+import type { SymmetricPattern } from './symmetricPattern.ts';
 
 /** What is left of a row after elimination is rounding below this share of it. */
 const ROUNDING = 1e-13;
@@ -11,7 +11,6 @@ const ROUNDING = 1e-13;
 export class SparseSymmetric {
   /** values of the entries, in the order in which `entry` gave their places */
   readonly values: Float64Array;
-  private readonly known: SymmetricPattern;
   private readonly lowerIndex: Int32Array;
   private readonly lowerValue: Float64Array;
   private readonly lowerCount: Int32Array;
@@ -21,13 +20,11 @@ export class SparseSymmetric {
   private readonly flag: Int32Array;
   private readonly permuted: Float64Array;
 
-  /** Entries that may be other than 0 beside the diagonal, each pair in either order. */
   constructor(
     private readonly size: number,
-    pairs: readonly RowPair[],
+    private readonly known: SymmetricPattern,
   ) {
-    this.known = symmetricPattern(size, pairs);
-    const { count, columnStart } = this.known;
+    const { count, columnStart } = known;
     const filled = columnStart[size] ?? 0;
     this.values = new Float64Array(count);
     this.flag = new Int32Array(size);
@@ -38,11 +35,6 @@ export class SparseSymmetric {
     this.work = new Float64Array(size);
     this.pattern = new Int32Array(size);
     this.permuted = new Float64Array(size);
-  }
-
-  /** Where the value of an entry stands. */
-  entry(a: number, b: number): number {
-    return this.known.entry(a, b);
   }
 
   /**

@@ -23,7 +23,7 @@ export class SymmetricPattern {
 
   constructor(
     readonly size: number,
-    private readonly pairs: readonly RowPair[],
+    pairs: readonly RowPair[],
   ) {
     for (let row = 0; row < size; row++) this.places.set(row * size + row, row);
     let count = size;
@@ -74,27 +74,4 @@ export class SymmetricPattern {
     if (place === undefined) throw new Error(`entry ${a}, ${b} is not in the pattern`);
     return place;
   }
-
-  /** Whether it is the pattern of these pairs, named in the same order. */
-  isOf(size: number, pairs: readonly RowPair[]): boolean {
-    return (
-      size === this.size &&
-      pairs.length === this.pairs.length &&
-      pairs.every(([a, b], i) => a === this.pairs[i]?.[0] && b === this.pairs[i]?.[1])
-    );
-  }
-}
-
-/** Patterns analysed last: an edit mostly leaves the wiring as it is and changes its values. */
-const recent: SymmetricPattern[] = [];
-const REMEMBERED = 4;
-
-/** The pattern of these pairs; one that was analysed a moment ago is not analysed again. */
-export function symmetricPattern(size: number, pairs: readonly RowPair[]): SymmetricPattern {
-  const known = recent.find((pattern) => pattern.isOf(size, pairs));
-  if (known) return known;
-  const pattern = new SymmetricPattern(size, pairs);
-  recent.unshift(pattern);
-  recent.length = Math.min(recent.length, REMEMBERED);
-  return pattern;
 }

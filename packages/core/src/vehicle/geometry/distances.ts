@@ -200,30 +200,54 @@ export function pieceToPiece(a: PathPiece, b: PathPiece): Nearest {
   return leastAlong(a, (point) => pointToPiece(point, b));
 }
 
-/** The least over the pieces of a path; undefined on a path without a length. */
+/**
+ * The least over the pieces of a path that is below `below` m; undefined where none is. A piece whose
+ * middle is too far is left out as a whole: none of it is further from there than half its length.
+ */
 function leastOf(
-  path: RoutePath,
-  from: (piece: PathPiece, atMost: number) => Nearest,
+  { pieces }: RoutePath,
+  distanceFrom: (point: Vector) => Nearest,
+  ofPiece: (piece: PathPiece, atMost: number) => Nearest,
+  below: number,
 ): Nearest | undefined {
   let best: Nearest | undefined;
-  for (const piece of path.pieces) {
-    const found = from(piece, best?.distance ?? Infinity);
-    best = best ? nearer(best, found) : found;
+  for (const piece of pieces) {
+    const atMost = best?.distance ?? below;
+    const half = piece.length / 2;
+    if (atMost < Infinity && distanceFrom(pieceAt(piece, half)).distance - half >= atMost) continue;
+    const found = ofPiece(piece, atMost);
+    if (found.distance < atMost) best = found;
   }
   return best;
 }
 
-/** Where the centreline of a path comes nearest to a segment. */
-export const pathToSegment = (path: RoutePath, segment: Segment): Nearest | undefined =>
-  leastOf(path, (piece, atMost) => pieceToSegment(piece, segment, atMost));
+/** Where the centreline of a path comes nearest to a segment; undefined where not below `below` m. */
+export const pathToSegment = (
+  path: RoutePath,
+  segment: Segment,
+  below = Infinity,
+): Nearest | undefined =>
+  leastOf(
+    path,
+    (point) => pointToSegment(point, segment),
+    (piece, atMost) => pieceToSegment(piece, segment, atMost),
+    below,
+  );
 
 /** Where the centreline of a path comes nearest to a box; 0 where it enters. */
 export const pathToBox = (path: RoutePath, box: Box): Nearest | undefined =>
-  leastOf(path, (piece, atMost) => pieceToBox(piece, box, atMost));
+  leastOf(
+    path,
+    (point) => pointToBox(point, box),
+    (piece, atMost) => pieceToBox(piece, box, atMost),
+    Infinity,
+  );
 
 /** Where the centrelines of two paths come nearest. */
-export const pathToPath = (path: RoutePath, other: RoutePath): Nearest | undefined =>
-  leastOf(path, (piece) => other.pieces.map((b) => pieceToPiece(piece, b)).reduce(nearer));
+export const pathToPath = (path: RoutePath, other: RoutePath): Nearest | undefined => {
+  const toPath = path.pieces.flatMap((a) => other.pieces.map((b) => pieceToPiece(a, b)));
+  return toPath.length > 0 ? toPath.reduce(nearer) : undefined;
+};
 
 /**
  * Where the centreline of a path comes nearest to the skin of a capsule; below 0 inside of it, by

@@ -1,4 +1,4 @@
-import type { Box } from './distances.ts';
+import { type Box, pointToBox } from './distances.ts';
 import { type RoutePath, pieceAt } from './path.ts';
 import { type Vector, subtract } from './vector.ts';
 
@@ -27,6 +27,9 @@ function shareInside(from: Vector, to: Vector, { low, high }: Box): number {
 export function lengthInside(path: RoutePath, box: Box): number {
   let length = 0;
   for (const piece of path.pieces) {
+    const half = piece.length / 2;
+    // No place of a piece is further from its middle than half of its length.
+    if (pointToBox(pieceAt(piece, half), box).distance > half) continue;
     const parts = piece.kind === 'arc' ? Math.max(1, Math.ceil(piece.length / CHORD)) : 1;
     const step = piece.length / parts;
     for (let k = 0; k < parts; k++) {

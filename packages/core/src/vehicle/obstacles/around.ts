@@ -1,4 +1,5 @@
 import type { Sheet, Space, Vehicle } from '../../model/index.ts';
+import { kept, keptOfPair } from '../../numerics/index.ts';
 import type { FittedWith, SpaceUse } from '../slices/surroundings.ts';
 import type { Box } from '../geometry/distances.ts';
 import { lengthInside } from '../geometry/inside.ts';
@@ -60,28 +61,31 @@ export const planeOf = (sheet: Sheet): Parallelogram => ({
   other: vectorOf(sheet.other),
 });
 
+const sheetAround = kept((sheet: Sheet): SheetAround => ({
+  id: sheet.id,
+  name: sheet.name,
+  seals: sheet.seals,
+  plane: planeOf(sheet),
+  holes: sheet.passThroughs.map((hole) => ({
+    id: hole.id,
+    name: hole.name,
+    centre: vectorOf(hole),
+    bore: hole.bore.value,
+    fitted: hole.fitted,
+  })),
+}));
+const spaceAround = kept(({ id, name, use, low, high }: Space): SpaceAround => ({
+  id,
+  name,
+  use,
+  box: { low: vectorOf(low), high: vectorOf(high) },
+}));
+
 /** The things of a vehicle as geometry. */
 export const vehicleAround = (things: AroundThings): VehicleAround => ({
   obstacles: obstaclesOf(things),
-  sheets: things.sheets.map((sheet) => ({
-    id: sheet.id,
-    name: sheet.name,
-    seals: sheet.seals,
-    plane: planeOf(sheet),
-    holes: sheet.passThroughs.map((hole) => ({
-      id: hole.id,
-      name: hole.name,
-      centre: vectorOf(hole),
-      bore: hole.bore.value,
-      fitted: hole.fitted,
-    })),
-  })),
-  spaces: things.spaces.map(({ id, name, use, low, high }) => ({
-    id,
-    name,
-    use,
-    box: { low: vectorOf(low), high: vectorOf(high) },
-  })),
+  sheets: things.sheets.map((sheet) => sheetAround(sheet)),
+  spaces: things.spaces.map((space) => spaceAround(space)),
   lowestAllowed: things.vehicle.clearance.value,
 });
 
@@ -116,16 +120,19 @@ function roomIn(hole: Hole, { at, direction }: Crossing, thickness: number): num
   return hole.bore / 2 - distanceBetween(across, [0, 0, 0]) - thickness / 2;
 }
 
-function sheetCrossings(path: RoutePath, sheet: SheetAround, thickness: number): SheetCrossing[] {
-  return crossingsOf(path, sheet.plane).map((crossing) => {
-    const rooms = sheet.holes
-      .map((hole) => ({ hole, room: roomIn(hole, crossing, thickness) }))
-      .filter(({ hole, room }) => room > -hole.bore)
-      .sort((a, b) => b.room - a.room);
-    const best = rooms[0];
-    return { ...crossing, sheet, hole: best?.hole, room: best?.room ?? -thickness };
-  });
-}
+const sheetCrossings = keptOfPair(
+  (path: RoutePath, sheet: SheetAround, thickness: number): SheetCrossing[] =>
+    crossingsOf(path, sheet.plane).map((crossing) => {
+      const rooms = sheet.holes
+        .map((hole) => ({ hole, room: roomIn(hole, crossing, thickness) }))
+        .filter(({ hole, room }) => room > -hole.bore)
+        .sort((a, b) => b.room - a.room);
+      const best = rooms[0];
+      return { ...crossing, sheet, hole: best?.hole, room: best?.room ?? -thickness };
+    }),
+);
+
+const lengthIn = keptOfPair((path: RoutePath, { box }: SpaceAround) => lengthInside(path, box));
 
 /**
  * Everything that a way meets: what is near, what it goes through, how low it hangs. What leaves it
@@ -142,7 +149,7 @@ export function checkWay(
     near: nearestObstacles(path, around.obstacles, line, within),
     crossings: around.sheets.flatMap((sheet) => sheetCrossings(path, sheet, line.outsideDiameter)),
     passages: around.spaces.flatMap((space): Passage[] => {
-      const length = lengthInside(path, space.box);
+      const length = lengthIn(path, space);
       return length > 0 ? [{ space, length }] : [];
     }),
     lowest: lowest - line.outsideDiameter / 2,

@@ -1,3 +1,4 @@
+import { kept, keptOfPair } from '../../numerics/index.ts';
 import { boxToBox, grown, boundsOf } from '../geometry/bounds.ts';
 import type { Box, Nearest } from '../geometry/distances.ts';
 import { ownBox, pathIntoFrame } from '../geometry/orientedBox.ts';
@@ -113,7 +114,12 @@ export function nearOf(
 }
 
 /** A box around a path: a chord of the drawn line leaves its arc by less than a millimetre. */
-const boxAround = (path: RoutePath): Box => grown(boundsOf(polylineOf(path)), 1e-3);
+const boxAround = kept((path: RoutePath): Box => grown(boundsOf(polylineOf(path)), 1e-3));
+
+/** How near a line comes to a thing, as before while neither has changed. */
+const knownNear = keptOfPair((path: RoutePath, thing: Obstacle, line: LineThickness) =>
+  nearOf(path, thing, line, boxAround(path)),
+);
 
 /** What a thing leaves a line at least beyond what it asks, by the boxes around both, m. */
 function leastMargin(own: Box, thing: Obstacle, line: LineThickness): number {
@@ -156,7 +162,7 @@ export function nearestObstacles(
   for (const { thing, atLeast } of byLeast) {
     const best = found[thing.kind];
     if (best && best.margin <= atLeast) continue;
-    const near = nearOf(path, thing, line, own);
+    const near = knownNear(path, thing, line);
     if (near && (!best || near.margin < best.margin)) found[thing.kind] = near;
   }
   return found;

@@ -85,13 +85,14 @@ export function nearestTo(
     }
     case 'rod': {
       const { points, radius } = shape;
-      const pieces = points.slice(1).map((to, i) => ({ from: entryAt(points, i), to }));
+      const parts = points.slice(1).map((to, i) => {
+        const from = entryAt(points, i);
+        return { from, to, apart: around ? boxToBox(around, boundsOf([from, to])) : 0 };
+      });
       let best: Nearest | undefined;
-      for (const piece of pieces) {
-        const apart = around ? boxToBox(around, boundsOf([piece.from, piece.to])) : 0;
-        if (best && apart >= best.distance) continue;
-        const found = pathToSegment(path, piece);
-        if (found && (!best || found.distance < best.distance)) best = found;
+      for (const part of parts.sort((a, b) => a.apart - b.apart)) {
+        if (best && part.apart >= best.distance) break;
+        best = pathToSegment(path, part, best?.distance) ?? best;
       }
       return best && { ...best, distance: best.distance - radius };
     }

@@ -1,4 +1,5 @@
 import type { Edge, HotRun, MovingZone, Solid } from '../../model/index.ts';
+import { kept } from '../../numerics/index.ts';
 import { vectorOf } from '../places/vectorOf.ts';
 import { askedByEdge, askedByHeat, askedByMovement } from './asked.ts';
 import { type Obstacle, type ObstacleShape, obstacle } from './obstacle.ts';
@@ -32,58 +33,60 @@ export const heatAsks = (run: HotRun, sleeve: boolean): number =>
 export const movementAsks = ({ travel, part }: MovingZone): number =>
   askedByMovement({ travel: travel.value, whips: part === 'belt' });
 
+const plain = (asks: number) => ({ asks, asksOfSleeved: asks });
+
+// Each thing is made once: ways that were checked against it need not be checked again.
+const hotObstacle = kept((run: HotRun) =>
+  obstacle({
+    kind: 'hot',
+    id: run.id,
+    name: run.name,
+    path: ['hotRuns', run.id],
+    shape: { kind: 'rod', points: run.points.map(vectorOf), radius: run.diameter.value / 2 },
+    travel: 0,
+    asks: heatAsks(run, false),
+    asksOfSleeved: heatAsks(run, true),
+  }),
+);
+const movingObstacle = kept((zone: MovingZone) =>
+  obstacle({
+    kind: 'moving',
+    id: zone.id,
+    name: zone.name,
+    path: ['movingZones', zone.id],
+    shape: shapeOfZone(zone),
+    travel: zone.travel.value,
+    ...plain(movementAsks(zone)),
+  }),
+);
+const edgeObstacle = kept((edge: Edge) =>
+  obstacle({
+    kind: 'edge',
+    id: edge.id,
+    name: edge.name,
+    path: ['edges', edge.id],
+    shape: { kind: 'rod', points: [vectorOf(edge.from), vectorOf(edge.to)], radius: 0 },
+    travel: 0,
+    ...plain(askedByEdge(edge)),
+  }),
+);
+const solidObstacle = kept((solid: Solid) =>
+  obstacle({
+    kind: 'solid',
+    id: solid.id,
+    name: solid.name,
+    path: ['solids', solid.id],
+    shape: { kind: 'box', box: { low: vectorOf(solid.low), high: vectorOf(solid.high) } },
+    travel: 0,
+    ...plain(0),
+    onEngine: solid.movesWithEngine,
+  }),
+);
+
 /** Everything that lines keep away from, each with what it asks. */
-export function obstaclesOf({ hotRuns, movingZones, edges, solids }: Things): Obstacle[] {
-  const plain = (asks: number) => ({ asks, asksOfSleeved: asks });
-  return [
-    ...hotRuns.map((run) =>
-      obstacle({
-        kind: 'hot',
-        id: run.id,
-        name: run.name,
-        path: ['hotRuns', run.id],
-        shape: { kind: 'rod', points: run.points.map(vectorOf), radius: run.diameter.value / 2 },
-        travel: 0,
-        asks: heatAsks(run, false),
-        asksOfSleeved: heatAsks(run, true),
-      }),
-    ),
-    ...movingZones.map((zone) =>
-      obstacle({
-        kind: 'moving',
-        id: zone.id,
-        name: zone.name,
-        path: ['movingZones', zone.id],
-        shape: shapeOfZone(zone),
-        travel: zone.travel.value,
-        ...plain(movementAsks(zone)),
-      }),
-    ),
-    ...edges.map((edge) =>
-      obstacle({
-        kind: 'edge',
-        id: edge.id,
-        name: edge.name,
-        path: ['edges', edge.id],
-        shape: { kind: 'rod', points: [vectorOf(edge.from), vectorOf(edge.to)], radius: 0 },
-        travel: 0,
-        ...plain(askedByEdge(edge)),
-      }),
-    ),
-    ...solids.map((solid) =>
-      obstacle({
-        kind: 'solid',
-        id: solid.id,
-        name: solid.name,
-        path: ['solids', solid.id],
-        shape: {
-          kind: 'box',
-          box: { low: vectorOf(solid.low), high: vectorOf(solid.high) },
-        },
-        travel: 0,
-        ...plain(0),
-        onEngine: solid.movesWithEngine,
-      }),
-    ),
-  ];
-}
+export const obstaclesOf = ({ hotRuns, movingZones, edges, solids }: Things): Obstacle[] => [
+  ...hotRuns.map((run) => hotObstacle(run)),
+  ...movingZones.map((zone) => movingObstacle(zone)),
+  ...edges.map((edge) => edgeObstacle(edge)),
+  ...solids.map((solid) => solidObstacle(solid)),
+];

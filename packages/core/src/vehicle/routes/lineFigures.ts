@@ -168,19 +168,23 @@ const turnFigures = (led: Led, inputs: Inputs): readonly Result[] =>
     ];
   });
 
+type RunLine = Omit<RoutedLine, 'length' | 'bendLoss' | 'results'>;
+
+/** The thing that leaves a line least. */
+export const nearestThing = (
+  { nearest }: Pick<RunLine, 'nearest'>,
+  { obstacles }: Pick<VehicleAround, 'obstacles'>,
+): Obstacle | undefined =>
+  nearest && obstacles.find(({ kind, id }) => kind === nearest.kind && id === nearest.id);
+
 /** Every figure of a line on the map; the first is its developed length. None where it cannot run. */
-export function lineFigures(input: {
-  route: LineRoute;
-  led: Led;
-  line: Omit<RoutedLine, 'length' | 'bendLoss' | 'results'>;
-  around: VehicleAround;
-  hardPoints: readonly HardPoint[];
-}): {
-  readonly length: Result | undefined;
-  readonly bendLoss: Result | undefined;
-  readonly results: readonly Result[];
-} {
-  const { route, led, line, around } = input;
+export function lineFigures(
+  route: LineRoute,
+  led: Led,
+  line: RunLine,
+  thing: Obstacle | undefined,
+  hardPoints: readonly HardPoint[],
+): Pick<RoutedLine, 'length' | 'bendLoss' | 'results'> {
   const { path, nearest, points } = line;
   if (!path) return { length: undefined, bendLoss: undefined, results: [] };
   const inputs = wayInputs(route.id, points);
@@ -201,7 +205,6 @@ export function lineFigures(input: {
       inputs: { ...inputs, bore: fromItem(led.hose.bore, led.hose) },
     });
   const hot = line.check?.near.hot;
-  const thing = around.obstacles.find((o) => o.kind === nearest?.kind && o.id === nearest.id);
   return {
     length,
     bendLoss,
@@ -218,7 +221,7 @@ export function lineFigures(input: {
         figure: routeFigure('line.uncertainty', of),
         label: `${led.name}, its length is known to ±`,
         formula: f.lengthUncertainty,
-        inputs: { ends: uncertainties(led, input.hardPoints) },
+        inputs: { ends: uncertainties(led, hardPoints) },
       }),
       ...(path.bends.length > 0
         ? [

@@ -1,5 +1,6 @@
 import type { Catalogue } from '../../catalogue/index.ts';
-import type { FuelCircuit, LineRoute, VehicleThings } from '../../model/index.ts';
+import type { FuelCircuit, LineRoute, Placement, VehicleThings } from '../../model/index.ts';
+import { keptByValue } from '../../numerics/index.ts';
 import {
   type Result,
   type Sourced,
@@ -31,7 +32,7 @@ import { routeFigure } from './figureNames.ts';
 import * as f from './formulas.ts';
 import { ledBy } from './led.ts';
 import { type NextTape, nextTape } from './nextTape.ts';
-import { lineFigures } from './lineFigures.ts';
+import { lineFigures, nearestThing } from './lineFigures.ts';
 import { type RoutedLine, cablesOf, runLine, seenBy } from './routedLine.ts';
 
 /** Everything the map is made of. */
@@ -79,10 +80,7 @@ export function routeStage(input: MapInput): MapOutput {
   const lines = led.map(({ route, led: line }): RoutedLine => {
     const seen = seenBy(around, cables, line);
     const run = runLine(route, line, seen);
-    return {
-      ...run,
-      ...lineFigures({ route, led: line, line: run, around: seen, hardPoints: input.hardPoints }),
-    };
+    return { ...run, ...figuresOf(route, line, run, nearestThing(run, seen), input.hardPoints) };
   });
   const held = heldComponents({
     components: placed,
@@ -113,6 +111,9 @@ export function routeStage(input: MapInput): MapOutput {
   };
 }
 
+/** The figures of a line, as before while its way and what is nearest to it are as they were. */
+const figuresOf = keptByValue(lineFigures);
+
 /** Parts by the names of their elements: what sat where was found without them. */
 function namedComponents({ placed, circuits }: MapInput): readonly PlacedComponent[] {
   const names = new Map(
@@ -127,21 +128,30 @@ function shapeOfBody(body: OrientedBox): ObstacleShape {
   return box ? { kind: 'box', box } : { kind: 'body', body };
 }
 
+/** A part as something that lines go round, made once while it stands where it does. */
+const bodyObstacle = keptByValue(
+  (
+    { id: placementId, movesWithEngine }: Placement,
+    part: Pick<PlacedComponent, 'id' | 'name' | 'body'>,
+  ) =>
+    obstacle({
+      kind: 'component',
+      id: part.id,
+      name: part.name,
+      path: ['placements', placementId],
+      shape: shapeOfBody(part.body),
+      travel: 0,
+      onEngine: movesWithEngine,
+      asks: 0,
+      asksOfSleeved: 0,
+    }),
+);
+
 /** The surroundings with the bodies of parts among them. */
 function aroundWith(input: MapInput, placed: readonly PlacedComponent[]): VehicleAround {
   const around = vehicleAround(input);
   const bodies = placed.map(({ id, name, body, placement }) =>
-    obstacle({
-      kind: 'component',
-      id,
-      name,
-      path: ['placements', placement.id],
-      shape: shapeOfBody(body),
-      travel: 0,
-      onEngine: placement.movesWithEngine,
-      asks: 0,
-      asksOfSleeved: 0,
-    }),
+    bodyObstacle(placement, { id, name, body }),
   );
   return { ...around, obstacles: [...around.obstacles, ...bodies] };
 }

@@ -1,4 +1,5 @@
 import type { LineRoute } from '../../model/index.ts';
+import { kept, keptByValue } from '../../numerics/index.ts';
 import type { Result } from '../../results/index.ts';
 import { type RoutePath, type RoutePoint, type RouteRefusal, shapeOf } from '../geometry/path.ts';
 import { type NearObstacle, type Stretch, obstacle } from '../obstacles/index.ts';
@@ -53,6 +54,11 @@ export const pointsOf = (route: LineRoute, led: Led): readonly RoutePoint[] => [
   { at: led.endsAt[1], radius: 0 },
 ];
 
+/** The straights and arcs of a way, as before while its corners and ends are where they were. */
+const shapeAlong = keptByValue((_route: LineRoute, points: readonly RoutePoint[]) =>
+  shapeOf(points),
+);
+
 /** Whether fuel or its vapour runs in a line. */
 export const carriesFuel = (carries: Carried): boolean =>
   carries === 'fuel' || carries === 'vent' || carries === 'vapour-return';
@@ -63,26 +69,24 @@ export function cablesOf(
 ): Obstacle[] {
   return routes.flatMap(({ route, led }): Obstacle[] => {
     if (led.carries !== 'battery-cable') return [];
-    const shape = shapeOf(pointsOf(route, led));
-    if (!shape.ok) return [];
-    return [
-      obstacle({
-        kind: 'cable',
-        id: led.id,
-        name: led.name,
-        path: ['otherLines', led.id],
-        shape: {
-          kind: 'rod',
-          points: polylineOf(shape.path),
-          radius: led.outsideDiameter.value / 2,
-        },
-        travel: 0,
-        asks: ASKED_BY_CABLE,
-        asksOfSleeved: ASKED_BY_CABLE,
-      }),
-    ];
+    const shape = shapeAlong(route, pointsOf(route, led));
+    return shape.ok ? [cableAlong(shape.path, led.id, led.name, led.outsideDiameter.value)] : [];
   });
 }
+
+/** A cable along a path as an obstacle, made once. */
+const cableAlong = kept((path: RoutePath, id: string, name: string, diameter: number): Obstacle =>
+  obstacle({
+    kind: 'cable',
+    id,
+    name,
+    path: ['otherLines', id],
+    shape: { kind: 'rod', points: polylineOf(path), radius: diameter / 2 },
+    travel: 0,
+    asks: ASKED_BY_CABLE,
+    asksOfSleeved: ASKED_BY_CABLE,
+  }),
+);
 
 /** The surroundings as one line sees them: only fuel keeps away from battery cables. */
 export const seenBy = (
@@ -112,7 +116,7 @@ export function runLine(
   around: VehicleAround,
 ): Omit<RoutedLine, 'length' | 'bendLoss' | 'results'> {
   const points = pointsOf(route, led);
-  const shape = shapeOf(points);
+  const shape = shapeAlong(route, points);
   const { outsideDiameter } = led;
   const check = shape.ok
     ? checkWay(shape.path, around, {
