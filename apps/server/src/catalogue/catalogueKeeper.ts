@@ -93,7 +93,7 @@ export class CatalogueKeeper {
     };
   }
 
-  newest(category: CatalogueCategory): CatalogueItem[] {
+  newest(category: CatalogueCategory): readonly CatalogueItem[] {
     return newestOf(this.catalogue.all(), category);
   }
 }

@@ -1,3 +1,4 @@
+import { groupBy, kept } from '../numerics/index.ts';
 import { NotFound } from '../quantities/index.ts';
 import type { CatalogueCategory, CatalogueItem, ItemOf } from './catalogueItem.ts';
 import type { ItemRef } from '../model/index.ts';
@@ -10,16 +11,10 @@ export interface Catalogue {
 export const refKey = (ref: ItemRef): string => `${ref.id}@${ref.revision}`;
 export const refOf = (item: CatalogueItem): ItemRef => ({ id: item.id, revision: item.revision });
 
-const indexes = new WeakMap<Catalogue, ReadonlyMap<string, CatalogueItem>>();
-
-function indexOf(catalogue: Catalogue): ReadonlyMap<string, CatalogueItem> {
-  let index = indexes.get(catalogue);
-  if (!index) {
-    index = new Map(catalogue.items.map((item) => [`${item.id}@${item.revision}`, item]));
-    indexes.set(catalogue, index);
-  }
-  return index;
-}
+const indexOf = kept(
+  ({ items }: Catalogue): ReadonlyMap<string, CatalogueItem> =>
+    new Map(items.map((item) => [refKey(item), item])),
+);
 
 /** The item that a reference names, of whatever category; undefined where there is none. */
 export const itemAt = (catalogue: Catalogue, ref: ItemRef): CatalogueItem | undefined =>
@@ -39,16 +34,21 @@ export function lookUp<Category extends CatalogueCategory>(
   return item as ItemOf<Category>;
 }
 
+/** The newest revision of every item, by category. */
+const newestByCategory = kept(
+  ({ items }: Catalogue): ReadonlyMap<CatalogueCategory, readonly CatalogueItem[]> => {
+    const newest = new Map<string, CatalogueItem>();
+    for (const item of items) {
+      const known = newest.get(item.id);
+      if (!known || known.revision < item.revision) newest.set(item.id, item);
+    }
+    return groupBy([...newest.values()], ({ category }) => category);
+  },
+);
+
 /** Newest revision of every item of a category, in catalogue order. */
-export function newestOf<Category extends CatalogueCategory>(
+export const newestOf = <Category extends CatalogueCategory>(
   catalogue: Catalogue,
   category: Category,
-): ItemOf<Category>[] {
-  const newest = new Map<string, ItemOf<Category>>();
-  for (const item of catalogue.items) {
-    if (item.category !== category) continue;
-    const known = newest.get(item.id);
-    if (!known || known.revision < item.revision) newest.set(item.id, item as ItemOf<Category>);
-  }
-  return [...newest.values()];
-}
+): readonly ItemOf<Category>[] =>
+  (newestByCategory(catalogue).get(category) ?? []) as readonly ItemOf<Category>[];

@@ -34,6 +34,7 @@ const named = [
   'names',
   'judged design',
   'named solutions',
+  'fuel figures',
   'length figures',
   'lengths of vents',
   'tanks',

@@ -1,5 +1,3 @@
-import type { ElectricDesign } from '../../electrics/index.ts';
-import type { Demand, FuelProperties, Surroundings } from '../../engine/index.ts';
 import {
   type CaseNumbering,
   type FluidResult,
@@ -33,26 +31,12 @@ export const lengthFigures = (
       geometryStage({ circuit, scope: circuitScope(i, circuit.id), placements, routed }).results,
   );
 
-/** Every figure of a build with its working, in the order of the work. */
-export function figures(input: {
-  around: Surroundings;
-  fuels: readonly FuelProperties[];
-  demand: Demand;
-  electrics: Pick<ElectricDesign, 'results'>;
-  named: NamedDesign;
-  fluids: readonly FluidResult[];
-  lengths: readonly Result[];
-}): Result[] {
-  const { named } = input;
+/** Every figure of the fuel system with its working. */
+export function fuelFigures(named: NamedDesign, fluids: readonly FluidResult[]): Result[] {
   const circuits = named.circuits.map((c) => c.circuit);
   return [
-    ...input.around.results,
-    ...input.fuels.flatMap((f) => f.results),
-    ...input.demand.results,
-    ...input.lengths,
-    ...input.electrics.results,
     ...rowSystemResults(named),
-    ...input.fluids.flatMap((fluid, i) =>
+    ...fluids.flatMap((fluid, i) =>
       fluidResults(named, fluid, i, caseNumbering(circuits.slice(0, i))),
     ),
   ];

@@ -10,7 +10,7 @@ import {
   tankStage,
 } from '../../fuel/index.ts';
 import { routedLengthsOf } from '../../vehicle/index.ts';
-import { lengthFigures } from '../figures/figures.ts';
+import { fuelFigures, lengthFigures } from '../figures/figures.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { fuels, rows, demand } from './engineStages.ts';
@@ -87,6 +87,13 @@ export const fluids = stage({
   reads: { solved, named },
   run: (read) =>
     read.solved.map((result, i) => namedResult(result, entryAt(read.named.circuits, i))),
+});
+
+/** The figures of rows, circuits and cases. */
+export const fuel = stage({
+  name: 'fuel figures',
+  reads: { named, fluids },
+  run: (read) => fuelFigures(read.named, read.fluids),
 });
 
 /** The lengths of lines as figures. */

@@ -3,14 +3,13 @@ import { type Severity, resultIndex } from '../../results/index.ts';
 import { type JudgedDesign, candidatesOf } from '../../fuel/index.ts';
 import type { HarnessChecked } from '../../harness/index.ts';
 import { withAcceptances } from '../acceptance.ts';
-import { figures as figuresOf } from '../figures/figures.ts';
 import { rules } from '../rules.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { surroundings, fuels, demand } from './engineStages.ts';
 import { map } from './vehicleStages.ts';
 import { electrics, budget, switching, sneaks, panel, feeds } from './electricStages.ts';
-import { design, named, judged, fluids, lengths, tanks } from './fluidStages.ts';
+import { design, judged, fluids, fuel, lengths, tanks } from './fluidStages.ts';
 import { harness } from './harnessStages.ts';
 import { led } from './ledStages.ts';
 import { made, buying } from './plumbingStages.ts';
@@ -23,8 +22,7 @@ export const results = stage({
     fuels,
     demand,
     electrics,
-    named,
-    fluids,
+    fuel,
     lengths,
     tanks,
     made,
@@ -36,17 +34,22 @@ export const results = stage({
     led,
     harness,
   },
-  run: ({ tanks: onMap, made: lines, buying: bought, budget: supplied, panel: plate, ...read }) => [
+  run: (read) => [
     ...read.led.results,
     ...read.harness.results,
-    ...(plate?.results ?? []),
+    ...(read.panel?.results ?? []),
     ...read.switching.results,
     ...read.sneaks.results,
-    ...figuresOf(read),
-    ...supplied.results,
-    ...onMap.flatMap((tank) => tank.results),
-    ...lines.flatMap((line) => line.results),
-    ...bought,
+    ...read.around.results,
+    ...read.fuels.flatMap(({ results: ofFuel }) => ofFuel),
+    ...read.demand.results,
+    ...read.lengths,
+    ...read.electrics.results,
+    ...read.fuel,
+    ...read.budget.results,
+    ...read.tanks.flatMap((tank) => tank.results),
+    ...read.made.flatMap((line) => line.results),
+    ...read.buying,
   ],
 });
 

@@ -1,5 +1,6 @@
 import type { DerivedWire, Netlist, WireEnd } from '../../electrics/index.ts';
 import type { CutWire, HardPoint, Harness, Placement } from '../../model/index.ts';
+import { keptByValue } from '../../numerics/index.ts';
 import {
   type Result,
   type Sourced,
@@ -22,7 +23,7 @@ import { type NodeKey, placeNode } from '../topology/harnessNode.ts';
 import { HarnessTree, type TreePoint, type WayPart } from '../topology/harnessTree.ts';
 import { isCable, shieldedParts } from './allowances.ts';
 import { type LedSegment, ledSegment, standingNodes } from './ledSegment.ts';
-import { WireLengthBook, type WireLengths } from './wireLength.ts';
+import { type WireFacts, WireLengthBook, type WireLengths, wireLengths } from './wireLength.ts';
 
 /** A length typed or measured is good to so much, m. */
 const BY_TAPE = 0.005;
@@ -71,6 +72,30 @@ export const treeOf = (segments: readonly LedSegment[]): HarnessTree =>
   new HarnessTree(
     segments.map(({ id, from, to, length }) => ({ id, from, to, length: length.value })),
   );
+
+/** A wire along its way, as before while all that its lengths follow from is as it was. */
+const ledWire = keptByValue(
+  (
+    wire: DerivedWire,
+    facts: WireFacts,
+    straight: number,
+    ends: Sourced<readonly number[]>,
+  ): LedWire => ({
+    ...wireLengths(wire, facts),
+    wireId: wire.id,
+    parts: facts.way.parts,
+    breakouts: facts.way.through.length,
+    through: facts.way.through,
+    uncertainty: derive({
+      figure: harnessFigure('wire.uncertainty', { wire: wire.id }),
+      label: `${wire.name}, length known to ±`,
+      formula: lengthUncertainty,
+      inputs: { ends },
+    }),
+    wayLength: facts.way.length,
+    straight,
+  }),
+);
 
 /** Leads every wire through the harness. Nothing is moved and nothing is chosen here. */
 export function ledHarness(input: LedInput): LedHarness {
@@ -132,21 +157,8 @@ export function ledHarness(input: LedInput): LedHarness {
       unled.push(wire.id);
       continue;
     }
-    wires.push({
-      ...book.of(wire, way),
-      wireId: wire.id,
-      parts: way.parts,
-      breakouts: way.through.length,
-      through: way.through,
-      uncertainty: derive({
-        figure: harnessFigure('wire.uncertainty', { wire: wire.id }),
-        label: `${wire.name}, length known to ±`,
-        formula: lengthUncertainty,
-        inputs: { ends: uncertaintyOf(wire) },
-      }),
-      wayLength: way.length,
-      straight: distanceBetween(placeOf(wire.from), placeOf(wire.to)),
-    });
+    const straight = distanceBetween(placeOf(wire.from), placeOf(wire.to));
+    wires.push(ledWire(wire, book.factsOf(wire, way), straight, uncertaintyOf(wire)));
   }
   return {
     segments,

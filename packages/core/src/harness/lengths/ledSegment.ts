@@ -1,4 +1,5 @@
 import type { Harness, HarnessSegment, Placement, Zone } from '../../model/index.ts';
+import { keptByValue } from '../../numerics/index.ts';
 import { type Result, derive, entered, following, together } from '../../results/index.ts';
 import {
   type RoutePath,
@@ -72,34 +73,17 @@ export function standingNodes({
   ]);
 }
 
-interface Led {
-  readonly begin: Standing;
-  readonly end: Standing;
-  readonly led: LedSegment | undefined;
-}
-/** How each segment was led last: it is the same again while its ends stand where they stood. */
-const ledBefore = new WeakMap<HarnessSegment, Led>();
-
-const standsAlike = (a: Standing, b: Standing): boolean =>
-  a.at.every((value, k) => value === b.at[k]) &&
-  a.movesWithEngine === b.movesWithEngine &&
-  a.zone === b.zone;
-
 /** A segment as it runs over the vehicle; undefined where an end is not there, or both are one place. */
 export function ledSegment(
   segment: HarnessSegment,
   nodes: ReadonlyMap<NodeKey, Standing>,
 ): LedSegment | undefined {
   const [begin, end] = [nodes.get(nodeOfEnd(segment.from)), nodes.get(nodeOfEnd(segment.to))];
-  if (!begin || !end) return undefined;
-  const before = ledBefore.get(segment);
-  if (before && standsAlike(before.begin, begin) && standsAlike(before.end, end)) {
-    return before.led;
-  }
-  const led = runOf(segment, begin, end);
-  ledBefore.set(segment, { begin, end, led });
-  return led;
+  return begin && end && ledBetween(segment, begin, end);
 }
+
+/** It runs as before while its ends stand where they stood. */
+const ledBetween = keptByValue(runOf);
 
 function runOf(segment: HarnessSegment, begin: Standing, end: Standing): LedSegment | undefined {
   const from = nodeOfEnd(segment.from);

@@ -37,13 +37,28 @@ export interface WireLengths {
   readonly cut: CutWire | undefined;
 }
 
-/** Lengths of wires in a harness: as they are cut, as the leg that they lie in, else as their way asks. */
+/** What the length of one wire follows from. */
+export interface WireFacts {
+  readonly way: HarnessWay;
+  readonly cut: CutWire | undefined;
+  readonly leg: LedLeg | undefined;
+  /** of each segment on its way: how long it is, and its service loop, m */
+  readonly segments: readonly Result[];
+  readonly loops: readonly number[];
+  /** splices sit on segments, so that a wire may run a share of one */
+  readonly hasSplices: boolean;
+  readonly school: Harness['school'];
+  readonly twisted: boolean;
+  /** what is allowed for its two ends, m */
+  readonly ends: readonly number[];
+}
+
+/** Looks up what the lengths of wires follow from. */
 export class WireLengthBook {
   private readonly told;
   private readonly lengths;
   private readonly cut;
   private readonly legOf;
-  private readonly lay;
 
   constructor(private readonly input: LengthsInput) {
     const { harness, segments, legs } = input;
@@ -51,66 +66,78 @@ export class WireLengthBook {
     this.lengths = new Map(segments.map(({ id, length }) => [id, length]));
     this.cut = new Map(harness.cut.map((wire) => [wire.wireId, wire]));
     this.legOf = legsByPlaces(harness, legs);
-    this.lay = byDefault(
-      layFactor(harness.school),
-      harness.school === 'sealed' ? 'twisted layers, pitch ten diameters' : 'laid straight',
-    );
   }
 
-  /** How long a wire is that runs a way. */
-  of(wire: DerivedWire, way: HarnessWay): WireLengths {
-    const cut = this.cut.get(wire.id);
-    const leg = this.legOf(wire);
-    const figure = harnessFigure('wire.harnessLength', { wire: wire.id });
-    if (cut) {
-      const length = derive({
-        figure,
-        label: `${wire.name}, length as cut`,
-        formula: f.wireAsCut,
-        inputs: { cut: entered(cut.length, ['harness', 'cut', wire.id, 'length']) },
-      });
-      const needed = harnessFigure('wire.needed', { wire: wire.id });
-      return { cut, leg: undefined, length, needed: this.byWay(wire, way, needed) };
-    }
-    if (leg) {
-      const length = derive({
-        figure,
-        label: `${wire.name}, length in its leg`,
-        formula: f.wireInLeg,
-        inputs: { leg: leg.length },
-      });
-      return { cut, leg, length, needed: undefined };
-    }
-    return { cut, leg, length: this.byWay(wire, way, figure), needed: undefined };
-  }
-
-  private byWay(
-    wire: DerivedWire,
-    { parts, through }: HarnessWay,
-    figure: ReturnType<typeof harnessFigure>,
-  ): Result {
+  /** What the length of a wire follows from that runs a way. */
+  factsOf(wire: DerivedWire, way: HarnessWay): WireFacts {
     const { harness, owner, shielded } = this.input;
-    const twisted = isTwisted(wire, shielded);
-    const loops = parts.map(({ segmentId }): Sourced<number> => {
-      const loop = this.told.get(segmentId)?.loop ?? { value: 0 };
-      return entered(loop, ['harness', 'segments', segmentId, 'loop']);
-    });
-    return derive({
-      figure,
-      label: `${wire.name}, length in the harness`,
-      formula: f.wireInHarness,
-      inputs: {
-        segments: together(parts.flatMap(({ segmentId }) => this.lengths.get(segmentId) ?? [])),
-        shares: sharesOf(parts, harness),
-        loops: together(loops),
-        twist: byDefault(twisted ? TWIST : 1, twisted ? 'twisted pair' : 'single'),
-        lay: this.lay,
-        ends: allowancesOf(wire, owner),
-        breakouts: byDefault(through.length, 'breakouts on its way'),
-      },
-    });
+    const cut = this.cut.get(wire.id);
+    return {
+      way,
+      cut,
+      leg: cut ? undefined : this.legOf(wire),
+      segments: way.parts.flatMap(({ segmentId }) => this.lengths.get(segmentId) ?? []),
+      loops: way.parts.map(({ segmentId }) => this.told.get(segmentId)?.loop.value ?? 0),
+      hasSplices: harness.splices.length > 0,
+      school: harness.school,
+      twisted: isTwisted(wire, shielded),
+      ends: [wire.from, wire.to].map((end) => endAllowance(end, owner.get(end.node))),
+    };
   }
 }
+
+/** How long a wire is: as it is cut, as the leg that it lies in, else as its way asks. */
+export function wireLengths(wire: DerivedWire, facts: WireFacts): WireLengths {
+  const { cut, leg } = facts;
+  const figure = harnessFigure('wire.harnessLength', { wire: wire.id });
+  if (cut) {
+    const length = derive({
+      figure,
+      label: `${wire.name}, length as cut`,
+      formula: f.wireAsCut,
+      inputs: { cut: entered(cut.length, ['harness', 'cut', wire.id, 'length']) },
+    });
+    const needed = harnessFigure('wire.needed', { wire: wire.id });
+    return { cut, leg, length, needed: byWay(wire, facts, needed) };
+  }
+  if (leg) {
+    const length = derive({
+      figure,
+      label: `${wire.name}, length in its leg`,
+      formula: f.wireInLeg,
+      inputs: { leg: leg.length },
+    });
+    return { cut, leg, length, needed: undefined };
+  }
+  return { cut, leg, length: byWay(wire, facts, figure), needed: undefined };
+}
+
+const byWay = (
+  wire: DerivedWire,
+  { way, segments, loops, hasSplices, school, twisted, ends }: WireFacts,
+  figure: ReturnType<typeof harnessFigure>,
+): Result =>
+  derive({
+    figure,
+    label: `${wire.name}, length in the harness`,
+    formula: f.wireInHarness,
+    inputs: {
+      segments: together(segments),
+      shares: sharesOf(way.parts, hasSplices),
+      loops: together(
+        way.parts.map(({ segmentId }, i) =>
+          entered(loops[i] ?? 0, ['harness', 'segments', segmentId, 'loop']),
+        ),
+      ),
+      twist: byDefault(twisted ? TWIST : 1, twisted ? 'twisted pair' : 'single'),
+      lay: byDefault(
+        layFactor(school),
+        school === 'sealed' ? 'twisted layers, pitch ten diameters' : 'laid straight',
+      ),
+      ends: byDefault(ends, '60 mm at a plug, 150 at a controller, 30 at a stud or splice'),
+      breakouts: byDefault(way.through.length, 'breakouts on its way'),
+    },
+  });
 
 /** The leg in which a wire between two places lies: one of them its plug’s, the other its end’s. */
 function legsByPlaces(
@@ -130,19 +157,10 @@ function legsByPlaces(
   return ({ from, to }) => byPlaces.get(`${from.placementId} ${to.placementId}`);
 }
 
-const sharesOf = (parts: readonly WayPart[], { splices }: Harness): Sourced<readonly number[]> => {
+const sharesOf = (parts: readonly WayPart[], hasSplices: boolean): Sourced<readonly number[]> => {
   const shares = parts.map(({ from, to }) => Math.abs(to - from));
   const partly = parts.filter((_, i) => (shares[i] ?? 1) < 1);
-  return partly.length > 0 && splices.length > 0
+  return partly.length > 0 && hasSplices
     ? following(shares, ['harness', 'splices'])
     : byDefault(shares, 'the whole of each');
 };
-
-const allowancesOf = (
-  wire: DerivedWire,
-  owner: ReadonlyMap<string, Netlist['parts'][number]>,
-): Sourced<readonly number[]> =>
-  byDefault(
-    [wire.from, wire.to].map((end) => endAllowance(end, owner.get(end.node))),
-    '60 mm at a plug, 150 at a controller, 30 at a stud or splice',
-  );
