@@ -29,6 +29,7 @@ function mayRun(changed: readonly Source<unknown>[]): Set<string> {
 
 const named = [
   'map',
+  'what is around',
   'harness',
   'lengths on the map',
   'names',
@@ -292,6 +293,7 @@ describe('stages', () => {
         'electrics',
         'components',
         'map',
+        'what is around',
         'geometry',
         'length figures',
         'tanks',

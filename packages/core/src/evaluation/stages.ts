@@ -1,5 +1,5 @@
 import { surroundings, fuels, rows, demand } from './stages/engineStages.ts';
-import { components, map, routedLengths, geometry } from './stages/vehicleStages.ts';
+import { around, components, map, routedLengths, geometry } from './stages/vehicleStages.ts';
 import { netlist, led, ledLengths, inHarness } from './stages/ledStages.ts';
 import {
   switched,
@@ -39,6 +39,7 @@ import {
 export const stages = {
   components,
   map,
+  around,
   routedLengths,
   surroundings,
   fuels,

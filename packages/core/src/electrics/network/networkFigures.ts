@@ -131,9 +131,12 @@ const loadOrigin = (name: string): Origin => `case:${name}`;
 
 /** Every figure of the wiring: wires, fuses, volts at what takes current. */
 export function networkFigures(network: SizedNetwork, voltages: readonly LoadVoltage[]): Result[] {
-  const ofWires = network.runs.flatMap(({ group }) =>
-    group.wires.flatMap((sized) => ofWire(sized, group, network.lengths.of(sized.wire).results)),
-  );
+  const figures: Result[] = [];
+  for (const { group } of network.runs) {
+    for (const sized of group.wires) {
+      figures.push(...ofWire(sized, group, network.lengths.of(sized.wire).results));
+    }
+  }
   const ofFuses = [...network.fuses.values()].map(({ partId, name, judged }) =>
     derive({
       figure: electricsFigure('fuse.deviceRating', { device: partId }),
@@ -150,5 +153,6 @@ export function networkFigures(network: SizedNetwork, voltages: readonly LoadVol
       inputs: { supply: solvedIn(supply, inCase), back: given(back, loadOrigin(inCase)) },
     }),
   );
-  return [...ofWires, ...ofFuses, ...ofLoads];
+  figures.push(...ofFuses, ...ofLoads);
+  return figures;
 }

@@ -32,6 +32,7 @@ const lengthOf = keptByValue(
 /** The lengths of the wires of a network, m. */
 export class NetworkLengths {
   private readonly placeOf: (id: string) => Placement;
+  private readonly known = new Map<DerivedWire, BestLength>();
 
   constructor(
     placements: readonly Placement[],
@@ -43,7 +44,11 @@ export class NetworkLengths {
 
   /** The best known length of a wire with its figures; throws NotFound for a place that is not there. */
   of(wire: DerivedWire): BestLength {
+    const known = this.known.get(wire);
+    if (known) return known;
     const from = this.placeOf(wire.from.placementId);
-    return lengthOf(wire, from, this.placeOf(wire.to.placementId), this.led[wire.id]);
+    const length = lengthOf(wire, from, this.placeOf(wire.to.placementId), this.led[wire.id]);
+    this.known.set(wire, length);
+    return length;
   }
 }

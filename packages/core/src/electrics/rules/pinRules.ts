@@ -241,8 +241,10 @@ const reference: ElectricsRule = {
           Object.entries(connections).reduce((own, [pin, target]) => {
             const isHere =
               target.to === 'controller' && target.controllerId === unit.id && pins.has(target.pin);
-            const load = loads.find((e) => e.kind === 'load' && e.from === nodeOf(id, pin));
-            return isHere && load?.kind === 'load' ? own + load.current : own;
+            if (!isHere) return own;
+            const node = nodeOf(id, pin);
+            const load = loads.find((e) => e.kind === 'load' && e.from === node);
+            return load?.kind === 'load' ? own + load.current : own;
           }, 0)
         );
       }, 0);

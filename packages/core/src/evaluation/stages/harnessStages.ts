@@ -3,7 +3,7 @@ import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { electrics } from './electricStages.ts';
 import { led } from './ledStages.ts';
-import { map } from './vehicleStages.ts';
+import { around } from './vehicleStages.ts';
 
 /** Bundles of the harness, and what it comes to. */
 export const harness = stage({
@@ -14,10 +14,9 @@ export const harness = stage({
     electrics,
     electric: slices.electric,
     power: slices.power,
-    map,
+    around,
     brief: slices.hotDay,
     catalogue: slices.catalogue,
   },
-  run: ({ map: onMap, brief, ...read }) =>
-    bundleStage({ ...read, around: onMap.around, ambientHot: brief.ambientHot.value }),
+  run: ({ brief, ...read }) => bundleStage({ ...read, ambientHot: brief.ambientHot.value }),
 });

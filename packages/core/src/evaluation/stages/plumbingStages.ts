@@ -1,4 +1,5 @@
 import { coverParts, wirePieces } from '../../harness/index.ts';
+import { kept } from '../../numerics/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
@@ -25,6 +26,18 @@ export const made = stage({
     plumbingStage({ ...read, circuits: names.fuelCircuits, ports: placed.ports }),
 });
 
+/** The wires as pieces that are bought, as before while none is another. */
+const piecesOfWire = kept((...read: Parameters<typeof wirePieces>) =>
+  wirePieces(...read).map(({ sized: { wire }, item, colour, length, is }) => ({
+    id: is === 'a piece put in' ? `${wire.id} put in` : wire.id,
+    name: wire.name,
+    item,
+    colour,
+    length,
+    path: ['power'],
+  })),
+);
+
 /** Everything that the build is made of, by part. */
 export const parts = stage({
   name: 'parts',
@@ -44,16 +57,7 @@ export const parts = stage({
   run: ({ names, map: onMap, vehicle, electric, harness: laid, led: ways, ...given }) => {
     return partsNeeded({
       ...given,
-      wires: wirePieces(given.electrics.wires, ways, laid.colours).map(
-        ({ sized: { wire }, item, colour, length, is }) => ({
-          id: is === 'a piece put in' ? `${wire.id} put in` : wire.id,
-          name: wire.name,
-          item,
-          colour,
-          length,
-          path: ['power'],
-        }),
-      ),
+      wires: piecesOfWire(given.electrics.wires, ways, laid.colours),
       present: electric,
       sheets: vehicle.sheets,
       circuits: names.fuelCircuits,

@@ -30,6 +30,13 @@ export const map = stage({
     routeStage({ ...read, ...vehicle, circuits: names.fuelCircuits }),
 });
 
+/** What lines and the harness keep away from: no way of a line changes it, but a cable's. */
+export const around = stage({
+  name: 'what is around',
+  reads: { map },
+  run: (read) => read.map.around,
+});
+
 /** Lengths that the map gives, with the names left out: what a line is called moves none. */
 export const routedLengths = stage({
   name: 'lengths on the map',

@@ -1,6 +1,6 @@
 import type { BuildCommand } from '../../model/index.ts';
 import { beforePump } from '../circuits/circuitRun.ts';
-import { lookUp, newestOf, refOf, serviceOf } from '../../catalogue/index.ts';
+import { itemAt, lookUp, newestOf, refOf, serviceOf } from '../../catalogue/index.ts';
 import { deadHeadPressure } from '../../catalogue/index.ts';
 import type { Cure } from '../../results/index.ts';
 import type { BuildFinding } from '../../model/index.ts';
@@ -22,9 +22,7 @@ export const hoseRating: FuelRule = {
       const ethanol = fuel.fuel.kind === 'methanol' ? 1 : fuel.fuel.ethanol.value;
       return circuit.elements.flatMap((element): BuildFinding[] => {
         if (!('item' in element)) return [];
-        const item = checked.catalogue.items.find(
-          (i) => i.id === element.item.id && i.revision === element.item.revision,
-        );
+        const item = itemAt(checked.catalogue, element.item);
         if (!item || !('pressureRating' in item)) return [];
         const suction = element.kind === 'line' && element.role === 'suction';
         const findings: BuildFinding[] = [];

@@ -1,5 +1,6 @@
 import type { DerivedWire, NetPart, Netlist } from '../../electrics/index.ts';
 import type { LedHarness, LedWire } from '../lengths/ledHarness.ts';
+import type { LedSegment } from '../lengths/ledSegment.ts';
 import { placeNode } from '../topology/harnessNode.ts';
 
 /** A wire that comes past a connector in the harness. */
@@ -32,6 +33,8 @@ interface Read {
   readonly areas: ReadonlyMap<string, number>;
 }
 
+type Segments = ReadonlyMap<string, LedSegment>;
+
 /** The ways of a part: pins with a contact to another side, both sides by their nodes. */
 const waysOf = ({ pins, inside }: NetPart) =>
   pins.flatMap(({ pin, node }) => {
@@ -47,6 +50,7 @@ export function inlineLoads({ led, netlist, areas }: Read): readonly InlineLoad[
   const connectors = netlist.parts.filter(({ role }) => role === 'connector');
   if (connectors.length === 0) return [];
   const wires = new Map(netlist.wires.map((wire) => [wire.id, wire]));
+  const segments: Segments = new Map(led.segments.map((segment) => [segment.id, segment]));
   const ending = new Map<string, string>();
   for (const { id, from, to } of netlist.wires) {
     ending.set(from.node, id);
@@ -59,12 +63,12 @@ export function inlineLoads({ led, netlist, areas }: Read): readonly InlineLoad[
       const ends = [here, there].flatMap((each) => ending.get(each) ?? []);
       return ends.length > 0 ? [{ pin, wires: ends }] : [];
     });
-    const first = firstSide(part, led, taken, ways, ending);
+    const first = firstSide(part, led, segments, taken, ways, ending);
     const used = new Set(taken.map(({ pin }) => pin));
     const passing = led.wires.flatMap((each): PassingWire[] => {
       const wire = wires.get(each.wireId);
       if (!wire || !each.through.includes(node)) return [];
-      const before = segmentBefore(each, led, node);
+      const before = segmentBefore(each, segments, node);
       return [{ wire, area: areas.get(wire.id) ?? 0, fromFirst: before === first }];
     });
     const most = takes(part);
@@ -82,9 +86,9 @@ export function inlineLoads({ led, netlist, areas }: Read): readonly InlineLoad[
 }
 
 /** The segment by which a wire comes to a node that it passes. */
-function segmentBefore(wire: LedWire, led: Read['led'], node: string): string | undefined {
+function segmentBefore(wire: LedWire, segments: Segments, node: string): string | undefined {
   const meeting = wire.parts.find(({ segmentId, from, to }) => {
-    const segment = led.segments.find(({ id }) => id === segmentId);
+    const segment = segments.get(segmentId);
     if (!segment) return false;
     return to > from ? to === 1 && segment.to === node : to === 0 && segment.from === node;
   });
@@ -95,6 +99,7 @@ function segmentBefore(wire: LedWire, led: Read['led'], node: string): string | 
 function firstSide(
   part: NetPart,
   led: Read['led'],
+  segments: Segments,
   taken: InlineLoad['taken'],
   ways: ReturnType<typeof waysOf>,
   ending: ReadonlyMap<string, string>,
@@ -104,7 +109,7 @@ function firstSide(
   const wireId = way && ending.get(way.here);
   const wire = led.wires.find((each) => each.wireId === wireId);
   const own = [wire?.parts[0], wire?.parts.at(-1)].find((stretch) => {
-    const segment = led.segments.find(({ id }) => id === stretch?.segmentId);
+    const segment = stretch && segments.get(stretch.segmentId);
     return segment !== undefined && (segment.from === node || segment.to === node);
   });
   return own?.segmentId ?? led.segments.find(({ from, to }) => from === node || to === node)?.id;

@@ -84,11 +84,13 @@ export const connectorWay: HarnessRule = {
   id: 'connector.way',
   source: 'a way of a connector leads from one side of it to the other',
   check: ({ harness, wired: { devices }, led }) => {
+    if (harness.inline.length === 0) return [];
     const wires = new Map(led.wires.map((wire) => [wire.wireId, wire]));
+    const segments = new Map(led.segments.map((segment) => [segment.id, segment]));
     return harness.inline.flatMap((load): BuildFinding[] => {
       const { part, taken } = load;
       const back = taken.flatMap(({ pin, wires: ids }) => {
-        const [a, b] = ids.map((id) => endingBy(wires.get(id)?.parts, part.placementId, led));
+        const [a, b] = ids.map((id) => endingBy(wires.get(id)?.parts, part.placementId, segments));
         return a !== undefined && a === b ? [pin] : [];
       });
       if (back.length === 0) return [];
@@ -127,11 +129,12 @@ export const connectorWay: HarnessRule = {
 function endingBy(
   parts: readonly { readonly segmentId: string }[] | undefined,
   placementId: string,
-  { segments }: HarnessChecked['led'],
+  segments: ReadonlyMap<string, HarnessChecked['led']['segments'][number]>,
 ): string | undefined {
   const ends = [parts?.[0], parts?.at(-1)].flatMap((part) => part?.segmentId ?? []);
+  const node = placeNode(placementId);
   return ends.find((id) => {
-    const segment = segments.find((each) => each.id === id);
-    return segment?.from === placeNode(placementId) || segment?.to === placeNode(placementId);
+    const segment = segments.get(id);
+    return segment?.from === node || segment?.to === node;
   });
 }

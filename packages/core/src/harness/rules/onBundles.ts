@@ -1,4 +1,5 @@
 import type { BuildFinding } from '../../model/index.ts';
+import { kept } from '../../numerics/index.ts';
 import type { Bundle } from '../bundles/bundle.ts';
 import type { HarnessChecked, HarnessRule } from '../checked.ts';
 import type { LedSegment } from '../lengths/ledSegment.ts';
@@ -13,14 +14,19 @@ export const inSegment = (segmentId: string): BuildFinding['where'] => ({
   segment: segmentId,
 });
 
+const laidIn = kept(
+  (bundles: readonly Bundle[], ledSegments: readonly LedSegment[]): readonly LaidBundle[] => {
+    const segments = new Map(ledSegments.map((segment) => [segment.id, segment]));
+    return bundles.flatMap((bundle) => {
+      const segment = segments.get(bundle.segmentId);
+      return segment && bundle.wires.length > 0 ? [{ ...bundle, led: segment }] : [];
+    });
+  },
+);
+
 /** Every segment that wires run through, with its bundle. */
-export function laidBundles({ led, harness }: HarnessChecked): readonly LaidBundle[] {
-  const segments = new Map(led.segments.map((segment) => [segment.id, segment]));
-  return harness.bundles.flatMap((bundle) => {
-    const segment = segments.get(bundle.segmentId);
-    return segment && bundle.wires.length > 0 ? [{ ...bundle, led: segment }] : [];
-  });
-}
+export const laidBundles = ({ led, harness }: HarnessChecked): readonly LaidBundle[] =>
+  laidIn(harness.bundles, led.segments);
 
 /** Runs a check on every segment that wires run through. */
 export const onBundles =

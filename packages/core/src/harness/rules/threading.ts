@@ -40,6 +40,8 @@ export const threadingBlocked: HarnessRule = {
   source: 'a sleeve or a hole is passed from one side of it, before its plugs are fitted',
   check: (checked) => {
     const { led, harness, wired, decidedHarness } = checked;
+    // Without a loom that comes with its plugs on, some order always does it.
+    if (decidedHarness.bought.length === 0) return [];
     const { passes } = harnessThreading({
       led,
       harness,
