@@ -293,7 +293,6 @@ describe('stages', () => {
         'electrics',
         'components',
         'map',
-        'what is around',
         'geometry',
         'length figures',
         'tanks',

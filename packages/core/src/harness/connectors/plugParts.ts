@@ -108,11 +108,13 @@ export function plugParts(read: Read): {
     }
     const plug = shelf.any('cavity plug', family);
     if (plug) put(plug, '', use, (housing?.ways ?? cavities.length) - used.length);
+    const hasBackshell = shelf.has('backshell', family);
+    if (!hasBackshell && school !== 'sealed') continue;
     const bundle = packedDiameter(wires.map(({ size }) => size.outsideDiameter));
-    if (shelf.has('backshell', family)) {
+    if (hasBackshell) {
       const backshell = shelf.round('backshell', bundle, family);
       put(backshell, `backshell ${family} for a bundle of ${inMm(bundle)}`, use);
-    } else if (school === 'sealed') {
+    } else {
       put(bootFor(catalogue, bundle), `boot for a bundle of ${inMm(bundle)}`, use);
     }
   }
