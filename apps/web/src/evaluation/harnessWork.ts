@@ -114,13 +114,14 @@ export const harnessWork = (
     const { electrics, map } = evaluationOf(document);
     const { harness, placements, power, mountingLines, vehicle } = readBuild(document);
     const search = proposeHarness({
-      netlist: electrics.netlist,
+      electrics,
       harness,
       placements,
       rootPlacementId: power.ecuPlacementId,
       around: map.around,
       mountingLines,
       vehicle,
+      catalogue: catalogueNow(),
     });
     return stepThrough(search, onProgress);
   },

@@ -10,7 +10,6 @@ import {
   movingRod,
   onEngine,
   ontoLine,
-  ontoSheet,
   ontoSolid,
   otherLine,
   otherWay,
@@ -101,15 +100,17 @@ export const kittiwakeVehicle: VehicleSlices = {
     place('methanol-vent', 'Methanol cell vent', [1250, 260, 440], 'outside', { pitch: 90 }),
     place('vent-valve', 'Roll-over valve', [1180, -420, 560], 'outside'),
     place('methanol-vent-valve', 'Methanol roll-over valve', [1180, 420, 560], 'outside'),
-    place('battery', 'Battery', [2060, 300, 160], 'cabin', {
-      heading: 90,
-      fixing: held(ontoLine('rail-left'), 'tray', [2, 0], [4, 'M6'], { metal: 'aluminium' }),
+    place('battery', 'Battery', [1580, -340, 160], 'cabin', {
+      heading: 180,
+      fixing: held(ontoLine('rail-right'), 'tray', [2, 0], [4, 'M6'], { metal: 'aluminium' }),
     }),
-    place('main-fuse', 'Main fuse', [2060, 300, 280], 'cabin'),
-    place('panel', 'Power panel', [1420, -200, 420], 'cabin'),
-    place('ecu', 'ECU', [1380, 295, 430], 'cabin', {
-      pitch: 90,
-      fixing: held(ontoSheet('firewall'), 'plate', [2, 10], [4, 'M5'], { metal: 'aluminium' }),
+    place('main-fuse', 'Main fuse', [1580, -350, 290], 'cabin'),
+    place('panel', 'Power panel', [1380, -300, 430], 'cabin'),
+    onEngine('ecu', 'ECU', [520, -100, 790], {
+      fixing: held(ontoSolid('engine'), 'plate', [2, 10], [4, 'M5'], {
+        metal: 'aluminium',
+        rubber: true,
+      }),
     }),
     place('inertia', 'Inertia switch', [1420, 0, 400], 'cabin'),
     place('pump-ground', 'Pump ground on the frame', [1000, -330, 220], 'outside'),
@@ -125,8 +126,8 @@ export const kittiwakeVehicle: VehicleSlices = {
         [1350, -400, 900],
       ],
       [
-        hole('harness-right', 'Engine loom, right', [1350, -220, 640], 52, 'bulkhead-connector'),
-        hole('harness-left', 'Engine loom, left', [1350, 242, 650], 68, 'bulkhead-connector'),
+        hole('harness-right', 'Engine loom', [1350, -220, 640], 52, 'bulkhead-connector'),
+        hole('harness-left', 'Loom of the left side', [1350, 242, 650], 40, 'bulkhead-connector'),
       ],
       true,
     ),

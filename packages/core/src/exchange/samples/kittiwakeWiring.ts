@@ -1,4 +1,4 @@
-import type { Device } from '../../model/index.ts';
+import type { Connection, Device } from '../../model/index.ts';
 import { place } from './shorthand.ts';
 import {
   type DemoWiring,
@@ -51,6 +51,16 @@ const onFive = (
       '3': unit(cavity(pins.plug, pins.first + i)),
     }),
   );
+
+/** One feed for each bank comes through the firewall, and parts at its first cylinder. */
+const onBank = (
+  n: number,
+  feed: (side: 'left' | 'right') => Connection,
+  besideFirst: (first: number) => Connection,
+): Connection => {
+  const side = n % 2 === 1 ? 'left' : 'right';
+  return n <= 2 ? feed(side) : besideFirst(side === 'left' ? 1 : 2);
+};
 
 const temperatures = (
   sensors: readonly (readonly [id: string, name: string, item: string, placeId: string])[],
@@ -107,12 +117,12 @@ export const kittiwakeWiring: DemoWiring = {
     place('wheel-rr', 'Rear right upright', [0, -700, 260], 'outside'),
     place('dash', 'Dash', [2150, 0, 620], 'cabin'),
     place('pedal-box', 'Pedals', [2700, 0, 250], 'cabin'),
-    place('cockpit', 'Cockpit side', [1800, 260, 420], 'cabin'),
+    place('cockpit', 'Cockpit side', [1800, -260, 420], 'cabin'),
     place('input-unit', 'Input unit, ahead of the dash', [2300, 0, 520], 'cabin'),
     place('tail', 'Tail', [-500, 0, 420], 'outside'),
     place('tail-stud', 'Ground stud at the tail', [-360, 60, 620], 'outside'),
-    place('panel-stud-place', 'Ground stud at the panel', [1420, -240, 380], 'cabin'),
-    place('battery-stud', 'Ground stud at the battery', [2040, 250, 160], 'cabin'),
+    place('panel-stud-place', 'Ground stud at the panel', [1380, -330, 380], 'cabin'),
+    place('battery-stud', 'Ground stud at the battery', [1560, -400, 160], 'cabin'),
   ],
   grounds: [
     groundAt('battery-stud', 'Frame at the battery', 'chassis', 'battery-stud'),
@@ -125,7 +135,7 @@ export const kittiwakeWiring: DemoWiring = {
   vehicleSignals: [
     signal('start-button', 'Start button', 'start request', 'dash', [0, 0, 0, 10.4], { fuse: 10 }),
     signal('ignition', 'Ignition switch', 'ignition feed', 'dash', [0, 0, 12.7, 10.4], {
-      fuse: 15,
+      fuse: 10,
     }),
   ],
   ecuConnections: {
@@ -221,12 +231,19 @@ export const kittiwakeWiring: DemoWiring = {
           'primary',
           n,
           n % 2 === 1 ? 'engine-left' : 'engine-right',
-          { '1': out(`fuse-bank-${n % 2 === 1 ? 'left' : 'right'}`), '2': ecu(cavity('C', n)) },
+          {
+            '1': onBank(
+              n,
+              (side) => out(`fuse-bank-${side}`),
+              (first) => at(`injector-${first}`, '1'),
+            ),
+            '2': ecu(cavity('C', n)),
+          },
         ),
       ),
       ...six.map((n) =>
         injector(`methanol-injector-${n}`, `Injector ${n}, methanol`, 'secondary', n, 'plenum', {
-          '1': out('fuse-methanol'),
+          '1': n === 1 ? out('fuse-methanol') : at('methanol-injector-1', '1'),
           '2': ecu(cavity('C', 6 + n)),
         }),
       ),
@@ -237,7 +254,11 @@ export const kittiwakeWiring: DemoWiring = {
           'DV-COIL-S',
           n % 2 === 1 ? 'engine-left' : 'engine-right',
           {
-            A: out(`fuse-coils-${n % 2 === 1 ? 'left' : 'right'}`),
+            A: onBank(
+              n,
+              (side) => out(`fuse-coils-${side}`),
+              (first) => at(`coil-${first}`, 'A'),
+            ),
             B: ecu(cavity('D', n)),
             C: ecu('A04'),
             D: n % 2 === 1 ? blockLeft : block,

@@ -3,7 +3,11 @@ import { body } from './body.ts';
 import { device, groundLoad, pin, sinkLoad } from './deviceShorthand.ts';
 
 const MM2 = 1e-6;
-const large = { wireAreaMin: 6 * MM2, wireAreaMax: 70 * MM2, plugFamily: 'ring terminal' } as const;
+const large = {
+  wireAreaMin: 0.5 * MM2,
+  wireAreaMax: 70 * MM2,
+  plugFamily: 'ring terminal',
+} as const;
 
 /** An ignition coil that makes its spark when the controller says so. */
 const smartCoil = (id: string, designation: string, current: number): DeviceItem =>

@@ -185,7 +185,7 @@ const lugs: readonly (readonly [from: number, to: number, pullOff: number, price
   [35, 70, 2300, 2.8],
 ];
 
-const boots = [6, 10, 16, 24, 36, 50] as const;
+const boots = [4, 6, 10, 16, 24, 36, 50] as const;
 const backshells = [12, 20, 30, 45] as const;
 
 /** Housings, contacts, seals and the other parts that wires end in; all of them invented. */
@@ -222,7 +222,7 @@ export const samplePlugParts: readonly PlugPartItem[] = [
       form: 'boot',
       holdsMin: mm((boots[i - 1] ?? 3) * 0.6),
       holdsMax: mm(to),
-      mass: 0.002 + 0.0004 * to,
+      mass: 0.0006 * to,
       price: Number((3 + 0.25 * to).toFixed(2)),
     }),
   ),

@@ -73,8 +73,10 @@ describe('a device that comes later', () => {
   });
 
   test('asks for ways of the connectors that it passes, and for a wider one where none is free', () => {
-    const [through] = of(ways, 'in the harness').connectors;
-    expect(through).toMatchObject({ name: 'Bulkhead connector, left', wanted: 2 });
+    expect(of(ways, 'in the harness').connectors).toEqual([]);
+    const inFront = waysFor(kittiwake, 'DV-OT', 'pedal-box');
+    const [through] = of(inFront, 'in the harness').connectors;
+    expect(through).toMatchObject({ name: 'Bulkhead connector, right', wanted: 2 });
     expect(through!.free).toBeGreaterThan(2);
     const full = of(waysFor(lantern, 'DV-OT', 'oil-seat'), 'on another unit');
     expect(full.connectors[0]).toMatchObject({ free: 0 });

@@ -3,12 +3,15 @@ import {
   type RoutePoint,
   type Vector,
   type VehicleAround,
+  add,
   checkWay,
   distanceBetween,
   faultKey,
   faultsOf,
+  scale,
   shapeOf,
   straightened,
+  subtract,
 } from '../../vehicle/index.ts';
 
 /** Places come in steps of, mm. */
@@ -45,6 +48,7 @@ export function laidWay(
       .map(faultKey);
   };
   const worth = (way: readonly RoutePoint[]): number => lengthOf(way) + CORNER * way.length;
+  const faulty = (way: readonly RoutePoint[]): number => faults(way)?.length ?? Infinity;
   let straight: readonly RoutePoint[] = [];
   for (const off of NEAR_ENOUGH) {
     const corners = simplified(places, off);
@@ -52,8 +56,14 @@ export function laidWay(
       at: i === 0 || i === corners.length - 1 ? at : rounded(at),
       radius: 0,
     }));
-    straight = straightened(points, faults, worth);
-    if (faults(straight)?.length === 0) break;
+    // Straightened afterwards: a way that leads into something is let through the midst of it.
+    const past = [points, ...keptOff(points, thick, around)];
+    straight = straightened(
+      past.reduce((best, way) => (faulty(way) < faulty(best) ? way : best)),
+      faults,
+      worth,
+    );
+    if (faulty(straight) === 0) break;
   }
   const bent = (share: number): readonly RoutePoint[] =>
     straight.map((point, i) =>
@@ -61,7 +71,49 @@ export function laidWay(
         ? point
         : { ...point, radius: Math.ceil((radius * share) / 0.005) * 0.005 },
     );
-  return SHARES.map(bent).find((way) => shapeOf(way).ok) ?? straight;
+  // A bend cuts its corner: the widest that leads into nothing, else the widest that can be run.
+  const ways = SHARES.map(bent).filter((way) => shapeOf(way).ok);
+  const clear = ways.find((way) => faulty(way) <= faulty(straight));
+  return clear ?? ways[0] ?? straight;
+}
+
+/** A way that only grazes something is led past it with so much to spare, m, in so many steps at most. */
+const TO_SPARE = 0.005;
+const MOST_PUSHES = 4;
+
+/** A way pushed off what it grazes, once more each time: a corner is put where it comes nearest. */
+function keptOff(
+  way: readonly RoutePoint[],
+  thick: number,
+  around: VehicleAround,
+): readonly (readonly RoutePoint[])[] {
+  const tried: (readonly RoutePoint[])[] = [];
+  for (let pushed = way; tried.length < MOST_PUSHES; tried.push(pushed)) {
+    const shape = shapeOf(pushed);
+    if (!shape.ok) break;
+    const { near } = checkWay(shape.path, around, { outsideDiameter: thick, sleeve: false });
+    const grazed = Object.values(near).find(
+      ({ margin, nearest }) => margin < 0 && nearest.distance > 0,
+    );
+    if (!grazed) break;
+    const { at, to, distance } = grazed.nearest;
+    const away = scale(subtract(at, to), (TO_SPARE - grazed.margin) / distance);
+    pushed = withCorner(pushed, rounded(add(at, away)), at);
+  }
+  return tried;
+}
+
+/** A way with one more corner, on the leg on which a place of it lies. */
+function withCorner(
+  way: readonly RoutePoint[],
+  corner: Vector,
+  place: Vector,
+): readonly RoutePoint[] {
+  const off = (leg: number): number =>
+    offLine(place, entryAt(way, leg).at, entryAt(way, leg + 1).at);
+  const legs = way.slice(1).map((_, leg) => leg);
+  const leg = legs.reduce((best, each) => (off(each) < off(best) ? each : best), 0);
+  return way.toSpliced(leg + 1, 0, { at: corner, radius: 0 });
 }
 
 /** The corners of a way that lie further than so much from the line through those kept. */

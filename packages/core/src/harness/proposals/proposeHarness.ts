@@ -31,11 +31,10 @@ const PER_METRE = 0.6;
  */
 export function* proposeHarness(wish: HarnessWish): Generator<HarnessProgress, HarnessProgress> {
   const places = new Map(wish.placements.map((place) => [place.id, place]));
-  const pairs = wish.netlist.wires.flatMap((wire): Pair[] =>
-    isCable(wire) || wire.from.placementId === wire.to.placementId
-      ? []
-      : [{ from: wire.from.placementId, to: wire.to.placementId }],
-  );
+  const pairs = wish.electrics.wires.flatMap(({ wire, size }): Pair[] => {
+    const [from, to] = [wire.from.placementId, wire.to.placementId];
+    return isCable(wire) || from === to ? [] : [{ from, to, diameter: size.outsideDiameter }];
+  });
   const wanted = [...new Set(pairs.flatMap(({ from, to }) => [from, to]))].map(placeNode);
   const settled = settledOf(wish);
   const terminalOf = (node: NodeKey): Terminal[] => {

@@ -1,5 +1,6 @@
 import { entryAt } from '../../numerics/index.ts';
-import type { Netlist } from '../../electrics/index.ts';
+import type { Catalogue } from '../../catalogue/index.ts';
+import type { ElectricDesign } from '../../electrics/index.ts';
 import {
   type Breakout,
   type Harness,
@@ -17,6 +18,7 @@ import {
   vectorOf,
   wayAsPoints,
 } from '../../vehicle/index.ts';
+import { bundleThickness } from '../bundles/bundleThickness.ts';
 import { freeKey } from '../commands/index.ts';
 import { standingNodes } from '../lengths/ledSegment.ts';
 import type { SegmentEnd, StoredHarness } from '../model.ts';
@@ -28,7 +30,7 @@ import { laidWay, lengthOf, rounded } from './laidWay.ts';
 
 /** What a harness is proposed for. */
 export interface HarnessWish {
-  readonly netlist: Pick<Netlist, 'wires'>;
+  readonly electrics: Pick<ElectricDesign, 'wires'>;
   readonly harness: Harness;
   readonly placements: readonly Placement[];
   /** where the ways begin: the ECU’s place */
@@ -36,6 +38,7 @@ export interface HarnessWish {
   readonly around: VehicleAround;
   readonly mountingLines: readonly MountingLine[];
   readonly vehicle: Vehicle;
+  readonly catalogue: Catalogue;
 }
 
 /** A harness that is proposed, with what it comes to. */
@@ -49,14 +52,14 @@ export interface ProposedHarness {
   readonly unreached: readonly string[];
 }
 
-/** Two places that a wire joins. */
+/** Two places that a wire joins, and how wide it is, m. */
 export interface Pair {
   readonly from: string;
   readonly to: string;
+  readonly diameter: number;
 }
-
-/** Wires of a bundle that nobody has sized are taken to be so wide, m. */
-const WIRE = 0.0021;
+/** Wires are sized anew on their new ways: a bundle may come out so much thicker, m. */
+const TO_GROW = 0.002;
 /** Usual loop where a branch comes onto the engine, mm. */
 const LOOP = 80;
 
@@ -144,16 +147,14 @@ export function treeAsHarness(
       length: 1,
     })),
   ]);
-  const counts = tree.branches.map(() => 0);
+  const within = tree.branches.map((): number[] => []);
   const routes = pairs.map(({ from, to }) =>
     nodeTree.way({ node: placeNode(from) }, { node: placeNode(to) }),
   );
-  for (const route of routes) {
-    for (const { segmentId } of route?.parts ?? []) {
-      const at = Number(segmentId);
-      if (at in counts) counts[at] = entryAt(counts, at) + 1;
-    }
-  }
+  routes.forEach((route, i) => {
+    const { diameter } = entryAt(pairs, i);
+    for (const { segmentId } of route?.parts ?? []) within[Number(segmentId)]?.push(diameter);
+  });
   const settledLengths = new Map<string, number>(
     settled.segments.map(({ id, from, to, points }) => {
       const [a, b] = [from, to].map((end) => settled.standing.get(nodeOfEnd(end))?.at);
@@ -202,7 +203,8 @@ export function treeAsHarness(
       const { at, terminal } = entryAt(tree.nodes, node);
       return terminal === undefined ? rounded(at) : at;
     });
-    const thick = 1.3 * Math.sqrt(Math.max(1, entryAt(counts, i))) * WIRE + 0.0015;
+    const thick =
+      bundleThickness(entryAt(within, i), wish.harness.school, wish.catalogue) + TO_GROW;
     const points = laidWay([entryAt(ends, 0), ...corners, entryAt(ends, 1)], thick, wish.around);
     const shape = shapeOf(points);
     lengths.push(

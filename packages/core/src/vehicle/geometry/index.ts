@@ -9,6 +9,6 @@ export * from './polyline.ts';
 export * from './sheet.ts';
 export * from './stretch.ts';
 export * from './transport.ts';
-export { cross, distanceBetween, dot, scale, subtract } from './vector.ts';
+export { add, cross, distanceBetween, dot, scale, subtract } from './vector.ts';
 export type { Vector } from './vector.ts';
 export * from './bendLoss.ts';
