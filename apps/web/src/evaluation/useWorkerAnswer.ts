@@ -16,6 +16,8 @@ export type Question<About, Answer> = (
 export interface WorkerAnswerState<Answer> {
   readonly answer: Answer | undefined;
   readonly failed: string | undefined;
+  /** nothing was answered yet */
+  readonly waiting: boolean;
 }
 
 /**
@@ -30,6 +32,7 @@ export function useWorkerAnswer<About, Answer>(
   const [state, setState] = useState<WorkerAnswerState<Answer>>({
     answer: undefined,
     failed: undefined,
+    waiting: true,
   });
   const key = JSON.stringify(about);
   useEffect(() => {
@@ -37,12 +40,13 @@ export function useWorkerAnswer<About, Answer>(
     askWorker(catalogue)
       .then((worker) => ask(worker, build, JSON.parse(key) as About))
       .then(
-        (answer) => wanted && setState({ answer, failed: undefined }),
+        (answer) => wanted && setState({ answer, failed: undefined, waiting: false }),
         (error: unknown) =>
           wanted &&
           setState({
             answer: undefined,
             failed: error instanceof Error ? error.message : String(error),
+            waiting: false,
           }),
       );
     return () => {

@@ -8,10 +8,12 @@ type Props = {
   lead: ReactNode;
   children: ReactNode;
   inspector?: ReactNode;
+  /** what is shown rests on work that is not done yet, or that failed */
+  work?: { readonly waiting: boolean; readonly failed: string | undefined };
 };
 
 /** A stage: the drawing in the middle, the inspector beside it. */
-export function Screen({ title, lead, children, inspector }: Props) {
+export function Screen({ title, lead, children, inspector, work }: Props) {
   const main = useRef<HTMLElement>(null);
   useJumpFocus(main);
   return (
@@ -21,6 +23,12 @@ export function Screen({ title, lead, children, inspector }: Props) {
         <p className="mb-3 text-second">
           {typeof lead === 'string' ? <Worded text={lead} /> : lead}
         </p>
+        {work?.failed !== undefined && (
+          <p role="alert" className="text-signal">
+            This could not be worked out: {work.failed}
+          </p>
+        )}
+        {work?.waiting && <p role="status">Working it out …</p>}
         {children}
       </main>
       {inspector && (

@@ -114,7 +114,8 @@ export function BuyingScreen() {
   const { id, document: build } = useBuild();
   const [units] = useUnits();
   const [view, setView] = useState<View>('list');
-  const { answer: list, failed } = useWorkerAnswer(ask, null);
+  const work = useWorkerAnswer(ask, null);
+  const { answer: list } = work;
   const base = `/api/builds/${encodeURIComponent(id)}`;
   const kilograms = (value: number): string => formatMeasure({ value, kind: 'mass' }, units, 3);
   return (
@@ -122,9 +123,8 @@ export function BuyingScreen() {
       title="Buying"
       lead="One trip for everything that is still missing: by counter, less what lies on the shelf, hose cut from the lengths it is sold in."
       inspector={<AtHand />}
+      work={work}
     >
-      {failed && <p className="text-signal">The list could not be made: {failed}</p>}
-      {!list && !failed && <p className="text-second">Counting …</p>}
       {list && (
         <>
           <p className="mb-2">

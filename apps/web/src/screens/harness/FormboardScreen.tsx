@@ -22,7 +22,8 @@ const ask: Question<string, readonly ToldBoard[]> = (worker, document) => worker
 export function FormboardScreen() {
   const { id, document: build } = useBuild();
   const [units] = useUnits();
-  const { answer: boards, failed } = useWorkerAnswer(ask, '');
+  const work = useWorkerAnswer(ask, '');
+  const { answer: boards } = work;
   const [chosen, setChosen] = useState('1');
   const [picked, setPicked] = useState<string>();
   const board = boards?.find((each) => each.id === chosen) ?? boards?.[0];
@@ -34,8 +35,8 @@ export function FormboardScreen() {
     <Screen
       title="Formboard"
       lead="Each loom laid flat at its true lengths, no branch over another: print it at 1:1, nail it onto a board, lay the wires."
+      work={work}
     >
-      {failed && <p className="text-signal">{failed}</p>}
       {boards?.length === 0 && (
         <p>
           Nothing is led yet:{' '}

@@ -23,12 +23,14 @@ const after = ({ after: plugs, blockedBy }: Threaded): string => {
 
 /** In which order sleeves are slid on, holes are passed and plugs are fitted. */
 export function ThreadingScreen() {
-  const { answer: order } = useWorkerAnswer(ask, '');
+  const work = useWorkerAnswer(ask, '');
+  const { answer: order } = work;
   const [units] = useUnits();
   return (
     <Screen
       title="Threading"
       lead="What is slid on and put through first, from which end, and which plugs are fitted only after."
+      work={work}
     >
       {order && order.passes.length === 0 && (
         <p>

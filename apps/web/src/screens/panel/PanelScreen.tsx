@@ -185,15 +185,18 @@ function PanelInspector({
 /** The plate of relays and fuses: laid out, moved by hand, drilled from a template, wired by a list. */
 export function PanelScreen() {
   const { id, evaluation, edit } = useBuild();
-  const { answer: panel } = useWorkerAnswer(ask, null);
+  const work = useWorkerAnswer(ask, null);
+  const { answer: panel } = work;
   const [side, setSide] = useState<Side>('front');
   const { partId: picked } = useLit();
   const pick = (partId: string): void => light({ partId });
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'panel');
   if (!panel)
     return (
-      <Screen title="Panel" lead={lead}>
-        <p className="text-second">No relay and no fuse stands where the power stud is.</p>
+      <Screen title="Panel" lead={lead} work={work}>
+        {!work.waiting && work.failed === undefined && (
+          <p className="text-second">No relay and no fuse stands where the power stud is.</p>
+        )}
       </Screen>
     );
   const places = panel.layout.places;

@@ -11,6 +11,14 @@ afterEach(cleanup);
 const holder = (name: RegExp) => screen.findByRole('button', { name });
 
 describe('the panel', () => {
+  test('says of nothing that it is not there before it has looked', async () => {
+    renderInBuild(sandpiper, <PanelScreen />);
+    expect(screen.getByRole('status').textContent).toContain('Working it out');
+    expect(screen.queryByText(/No relay and no fuse/u)).toBeNull();
+    await screen.findByRole('group', { name: 'Plate from the front' });
+    expect(screen.queryByText(/Working it out/u)).toBeNull();
+  });
+
   test('shows every holder with its number, from the front and from behind', async () => {
     renderInBuild(sandpiper, <PanelScreen />);
     const plate = await screen.findByRole('group', { name: 'Plate from the front' });

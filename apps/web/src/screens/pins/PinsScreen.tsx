@@ -73,7 +73,8 @@ export function PinsScreen() {
   const [controllerId, setController] = useState(ENGINE_CONTROLLER);
   const [fromWires, setSide] = useState(true);
   const [picked, setPicked] = useState<string>();
-  const { answer: sheet } = useWorkerAnswer(ask, controllerId);
+  const work = useWorkerAnswer(ask, controllerId);
+  const { answer: sheet } = work;
   const search = useAllocation();
   const unit = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
   const findings = evaluation.findings.filter(
@@ -97,6 +98,7 @@ export function PinsScreen() {
     <Screen
       title="Pins"
       lead="Which signal is on which pin of its controller, what a pin can do, and what is left."
+      work={work}
       inspector={
         <>
           {sheet && pinId !== undefined && <PinDetails sheet={sheet} pinId={pinId} />}

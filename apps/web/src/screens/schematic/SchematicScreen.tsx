@@ -74,7 +74,8 @@ export function SchematicScreen() {
   const [asked, setAsked] = useState<string>();
   const devices = build.devices.filter(({ state }) => state !== 'removed');
   const device = devices.find((each) => each.id === lit.partId) ?? devices[0];
-  const { answer: sheets } = useWorkerAnswer(askAll, null);
+  const work = useWorkerAnswer(askAll, null);
+  const { answer: sheets } = work;
   const { answer: own } = useWorkerAnswer(askOne, device?.id ?? '');
   // The sheet that shows what is lit, unless another was asked for.
   const shows = ({ wires, blocks }: SchematicSheet): boolean =>
@@ -100,7 +101,7 @@ export function SchematicScreen() {
     );
   }
   return (
-    <Screen title="Schematic" lead={lead}>
+    <Screen title="Schematic" lead={lead} work={work}>
       <div className="flex flex-wrap items-center justify-between gap-2">
         <div className="flex flex-wrap items-center gap-2">
           <Tabs

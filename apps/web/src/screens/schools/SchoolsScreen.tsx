@@ -37,12 +37,11 @@ function useRows(): readonly Row[] {
 /** The schools of switching side by side on this build; one of them is taken at a press. */
 export function SchoolsScreen() {
   const { id, edit } = useBuild();
-  const { answer, failed } = useWorkerAnswer(ask, null);
+  const work = useWorkerAnswer(ask, null);
+  const { answer } = work;
   const rows = useRows();
   return (
-    <Screen title="Relays or module" lead={lead}>
-      {failed !== undefined && <p role="alert">{failed}</p>}
-      {!answer && failed === undefined && <p role="status">Working them out …</p>}
+    <Screen title="Relays or module" lead={lead} work={work}>
       {answer && (
         <div className="overflow-x-auto">
           <table className="table-lined w-full" aria-label="Schools of switching">

@@ -103,7 +103,8 @@ function useColumns(): readonly DataColumn<SwitchLine>[] {
 /** When everything that is switched is on, and the proof that nothing else is alive. */
 export function SwitchingScreen() {
   const { id, evaluation } = useBuild();
-  const { answer: sheet } = useWorkerAnswer(ask, null);
+  const work = useWorkerAnswer(ask, null);
+  const { answer: sheet } = work;
   const columns = useColumns();
   const lit = useLit();
   const [picked, setPicked] = useState<string>();
@@ -113,7 +114,7 @@ export function SwitchingScreen() {
     if (partId !== undefined) light({ partId });
   };
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'switching');
-  if (!sheet) return <Screen title="Switching" lead={lead} children={null} />;
+  if (!sheet) return <Screen title="Switching" lead={lead} work={work} children={null} />;
   const line =
     sheet.lines.find(({ key }) => key === picked) ??
     sheet.lines.find(({ partId, pin }) => partId === lit.partId && pin === '') ??

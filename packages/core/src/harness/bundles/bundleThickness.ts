@@ -10,6 +10,7 @@ export function bundleThickness(
   school: HarnessSchool,
   catalogue: Catalogue,
 ): number {
+  if (diameters.length === 0) return 0;
   const bundle =
     school === 'sealed' ? concentricLayers(diameters).diameter : packedDiameter(diameters);
   const cover = coverOfSchool[school];

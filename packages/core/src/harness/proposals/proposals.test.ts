@@ -68,9 +68,10 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       );
       const ends = new Set(['wheel-fl', 'wheel-fr', 'tail']);
       for (const { where } of stops) {
-        const { from, to } = built.harness.segments[where.segment!]!;
+        const id = 'segment' in where ? where.segment : '';
+        const { from, to } = built.harness.segments[id ?? '']!;
         const placed = [from, to].some((end) => end.at === 'place' && ends.has(end.placementId));
-        expect(placed, where.segment).toBe(true);
+        expect(placed, id).toBe(true);
       }
       expect(stops.length).toBeLessThanOrEqual(document === kittiwake ? 3 : 0);
     });

@@ -3,6 +3,9 @@ import { describe, expect, test } from 'vitest';
 import {
   type Nearest,
   pathToBox,
+  pieceToBox,
+  pieceToSegment,
+  pointToBox,
   pathToCapsule,
   pathToPath,
   pathToSegment,
@@ -33,6 +36,9 @@ const arc = quarter.pieces.find((p): p is ArcPiece => p.kind === 'arc')!;
 
 const near = fc.double({ min: -2, max: 2, noNaN: true });
 const vector = fc.tuple(near, near, near) as fc.Arbitrary<Vector>;
+/** Anywhere to the millimetre: as often far apart as near. */
+const step = fc.integer({ min: -2000, max: 2000 }).map((mm) => mm / 1000);
+const placed = fc.tuple(step, step, step) as fc.Arbitrary<Vector>;
 const segment = fc
   .record({ from: vector, to: vector })
   .filter(({ from, to }) => distanceBetween(from, to) > 0.01);
@@ -149,6 +155,65 @@ describe('a bent path', () => {
         expect(found.distance).toBeLessThan(least + 1e-4);
         expect(least - found.distance).toBeLessThan(6e-3);
       }),
+      { numRuns: 80 },
+    );
+  });
+
+  test('is as near to a box as any place on it, to 0.1 mm', () => {
+    fc.assert(
+      fc.property(bent, box, (points, b) => {
+        const path = shaped(points);
+        const found = pathToBox(path, b)!;
+        consistent(found);
+        const least = walked(path, (p) => pointToBox(p, b).distance);
+        expect(found.distance).toBeLessThan(least + 1e-4);
+        expect(least - found.distance).toBeLessThan(6e-3);
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  test('of many bends is as near as the nearest of its parts', () => {
+    fc.assert(
+      fc.property(
+        fc
+          .array(placed, { minLength: 4, maxLength: 9 })
+          .filter((corners) => shapeOf(corners.map((at) => ({ at, radius: 0.02 }))).ok),
+        segment,
+        box,
+        (corners, other, b) => {
+          const path = shaped(corners.map((at) => ({ at, radius: 0.02 })));
+          const parts = path.pieces;
+          const least = (distance: (piece: (typeof parts)[number]) => number) =>
+            Math.min(...parts.map(distance));
+          expect(pathToSegment(path, other)!.distance).toBeCloseTo(
+            least((piece) => pieceToSegment(piece, other).distance),
+            4,
+          );
+          expect(pathToBox(path, b)!.distance).toBeCloseTo(
+            least((piece) => pieceToBox(piece, b).distance),
+            4,
+          );
+        },
+      ),
+      { numRuns: 120 },
+    );
+  });
+
+  test('is not told where it is no nearer than was asked for', () => {
+    fc.assert(
+      fc.property(
+        bent,
+        segment,
+        fc.double({ min: 0.1, max: 2, noNaN: true }),
+        (points, other, f) => {
+          const path = shaped(points);
+          const { distance } = pathToSegment(path, other)!;
+          const found = pathToSegment(path, other, distance * f);
+          if (f <= 1) expect(found).toBeUndefined();
+          else if (distance > 1e-3) expect(found!.distance).toBeLessThan(distance + 1e-4);
+        },
+      ),
       { numRuns: 80 },
     );
   });

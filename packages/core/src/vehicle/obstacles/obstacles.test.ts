@@ -51,6 +51,38 @@ describe('room that is asked', () => {
   });
 });
 
+describe('what was checked before', () => {
+  const wall = (id: string, y: number): Obstacle =>
+    thing(
+      {
+        kind: 'rod',
+        points: [
+          [1, y, 0.5],
+          [1, y, 0.9],
+        ],
+        radius: 0.02,
+      },
+      { id },
+    );
+
+  test('is found again for the same way and thing, and is anew for any other', () => {
+    const things = [wall('left', 0.3), wall('right', -0.4)];
+    const before = nearestObstacles(along, things, bare).hot!;
+    expect(before.id).toBe('left');
+    expect(nearestObstacles(along, things, { ...bare }).hot).toBe(before);
+    const thick = nearestObstacles(along, things, { ...bare, outsideDiameter: 0.03 }).hot!;
+    expect(before.clearance - thick.clearance).toBeCloseTo(0.007, 12);
+    const moved = nearestObstacles(along, [wall('left', 0.5), things[1]!], bare).hot!;
+    expect(moved.id).toBe('right');
+    const other = pathOf(0.1, [0, 0.1, 0.5], [2, 0.1, 0.5]);
+    expect(nearestObstacles(other, things, bare).hot!.clearance).toBeCloseTo(
+      before.clearance - 0.1,
+      12,
+    );
+    expect(nearestObstacles(along, things, bare).hot).toBe(before);
+  });
+});
+
 describe('clearance', () => {
   test('is between skins, less all movement', () => {
     const shaft = thing(rod([1, 0.3, 0.5], [1, 0.9, 0.5], 0.045), { travel: 0.06 });
