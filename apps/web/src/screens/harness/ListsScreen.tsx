@@ -5,15 +5,24 @@ import { Downloads } from '../../ui/Downloads.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 
+const bothKinds = ['csv', 'pdf'] as const;
+
 const lists: readonly {
-  readonly kind: HarnessListKind | 'cut-list' | 'buying';
+  readonly kind: HarnessListKind | 'cut-list' | 'reels' | 'buying';
   readonly name: string;
   readonly what: string;
+  readonly kinds?: readonly ('csv' | 'pdf')[];
 }[] = [
   {
     kind: 'cut-list',
     name: 'Cut list',
     what: 'wires by reel, the longest first, with what is left to cut',
+  },
+  {
+    kind: 'reels',
+    name: 'Reels',
+    what: 'each length of wire that is bought, and which wires are cut from it',
+    kinds: ['csv'],
   },
   {
     kind: 'pins',
@@ -53,7 +62,7 @@ export function ListsScreen() {
     >
       <table className="table-lined w-full max-w-[860px]" aria-label="Lists of the harness">
         <tbody>
-          {lists.map(({ kind, name, what }) => (
+          {lists.map(({ kind, name, what, kinds = bothKinds }) => (
             <tr key={kind}>
               <td className="w-[170px] font-medium">{name}</td>
               <td className="text-left text-second max-[600px]:hidden">{what}</td>
@@ -61,11 +70,11 @@ export function ListsScreen() {
                 <Downloads
                   of=""
                   file={
-                    kind === 'cut-list' || kind === 'buying'
+                    kind === 'cut-list' || kind === 'reels' || kind === 'buying'
                       ? `/api/builds/${id}/${kind}`
                       : `/api/builds/${id}/lists/${kind}`
                   }
-                  kinds={['csv', 'pdf']}
+                  kinds={kinds}
                 />
               </td>
             </tr>

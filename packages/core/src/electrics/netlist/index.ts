@@ -1,5 +1,6 @@
 export * from './buildNetlist.ts';
 export type * from './derivedWire.ts';
+export { halvesOf } from './inlineConnectors.ts';
 export * from './netlist.ts';
 export * from './regions.ts';
 export { sharedPartIds } from './sharedPartIds.ts';

@@ -30,22 +30,38 @@ export function withInlineConnectors(
     const named = new Set<string>();
     for (const [pin, { wireId, fromHere }] of Object.entries(ways)) {
       const wire = wires.get(wireId);
-      const sides = sidesOf(connector, pin);
-      if (!wire || !sides || named.has(wireId)) continue;
+      if (!wire || named.has(wireId)) continue;
+      const halves = halvesOf(wire, parts.get(wire.partId), connector, { pin, fromHere });
+      if (!halves) continue;
       named.add(wireId);
-      const [here, there] = fromHere ? sides : [sides[1], sides[0]];
-      const isNamedAtFrom = parts
-        .get(wire.partId)
-        ?.pins.some(({ node }) => [node, spliceNode(node)].includes(wire.from.node));
-      const first = { ...wire, to: endAt({ part: connector, pin: here }) };
-      const second = { ...wire, from: endAt({ part: connector, pin: there }) };
-      const [own, other] = isNamedAtFrom ? [first, second] : [second, first];
-      const otherId = wireBehind(id, isNamedAtFrom ? there.pin : here.pin);
+      const { own, other, otherId } = halves;
       wires.set(wire.id, own);
       wires.set(otherId, behind(other, otherId, connector, decisions));
     }
   }
   return { ...netlist, wires: [...wires.values()] };
+}
+
+/**
+ * A wire as the two that a way of a connector makes of it, and the name of the one that is new;
+ * undefined for a pin without another side. `part` is the one that the wire is named by.
+ */
+export function halvesOf(
+  wire: DerivedWire,
+  part: NetPart | undefined,
+  connector: NetPart,
+  { pin, fromHere }: { readonly pin: string; readonly fromHere: boolean },
+) {
+  const sides = sidesOf(connector, pin);
+  if (!sides) return undefined;
+  const [here, there] = fromHere ? sides : [sides[1], sides[0]];
+  const isNamedAtFrom = part?.pins.some(({ node }) =>
+    [node, spliceNode(node)].includes(wire.from.node),
+  );
+  const first = { ...wire, to: endAt({ part: connector, pin: here }) };
+  const second = { ...wire, from: endAt({ part: connector, pin: there }) };
+  const [own, other] = isNamedAtFrom ? [first, second] : [second, first];
+  return { own, other, otherId: wireBehind(connector.id, isNamedAtFrom ? there.pin : here.pin) };
 }
 
 const behind = (

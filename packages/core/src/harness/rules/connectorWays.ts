@@ -4,7 +4,7 @@ import type { Cure } from '../../results/index.ts';
 import type { HarnessChecked, HarnessRule } from '../checked.ts';
 import type { InlineLoad } from '../connectors/inlineLoads.ts';
 import { placeNode } from '../topology/harnessNode.ts';
-import { ledThrough, wayPins, widerConnector } from '../proposals/ledThrough.ts';
+import { ledThrough, namedBeyond, wayPins, widerConnector } from '../proposals/ledThrough.ts';
 
 const atConnector = (load: InlineLoad): BuildFinding['where'] => ({
   stage: 'devices',
@@ -21,14 +21,21 @@ function throughCures(load: InlineLoad, checked: HarnessChecked): Cure<BuildComm
   const path = ['devices', part.id];
   const device = checked.wired.devices.find(({ id }) => id === part.id);
   if (!device) return [];
+  const { devices } = checked.wired;
+  const { parts } = checked.electrics.netlist;
   if (free.length >= without.length) {
+    const ways = ledThrough(load);
+    const label = `Lead ${without.length === 1 ? 'it' : 'them'} through free ways of ${part.name.toLowerCase()}`;
     return [
       {
-        text: `Lead ${without.length === 1 ? 'it' : 'them'} through free ways of ${part.name.toLowerCase()}`,
+        text: label,
         command: {
-          name: 'set',
-          path: [...path, 'ways'],
-          value: { ...device.ways, ...ledThrough(load) },
+          name: 'set-several',
+          label,
+          changes: [
+            { path: [...path, 'ways'], value: { ...device.ways, ...ways } },
+            ...namedBeyond(load, ways, devices, parts),
+          ],
         },
       },
     ];
@@ -47,6 +54,7 @@ function throughCures(load: InlineLoad, checked: HarnessChecked): Cure<BuildComm
         changes: [
           { path: [...path, 'part'], value: { kind: 'item', item: refOf(wider) } },
           { path: [...path, 'ways'], value: { ...Object.fromEntries(kept), ...added } },
+          ...namedBeyond(load, added, devices, parts),
         ],
       },
     },
