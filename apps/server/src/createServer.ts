@@ -23,6 +23,7 @@ import { Snapshots } from './storage/snapshots.ts';
 import { PairedDevices } from './workshop/pairedDevices.ts';
 import { Workshop } from './workshop/workshop.ts';
 import { OpenAnswers, workshopDoor } from './workshop/workshopDoor.ts';
+import { ServerLog } from './serverLog.ts';
 
 export interface Server {
   readonly app: NestExpressApplication;
@@ -71,7 +72,7 @@ export async function createServer(
     AppModule.on(open, config.dataFolder, config.writes ?? USUAL_WRITES),
     {
       bodyParser: false,
-      logger: ['error', 'warn'],
+      logger: new ServerLog(),
     },
   );
   const workshop = app.get(Workshop);

@@ -13,6 +13,9 @@ const complain = (text: string): number => {
   return 2;
 };
 
+/** What the database says of a file that is none, and of one without our tables. */
+const NOT_OURS = /not a database|no such table/u;
+
 /** Why a file cannot be restored; undefined for a sound data file of this program. */
 function unsound(file: string): string | undefined {
   if (!existsSync(file)) return 'there is no such file';
@@ -27,7 +30,8 @@ function unsound(file: string): string | undefined {
       sqlite.close();
     }
   } catch (error) {
-    return (error as Error).message;
+    const { message } = error as Error;
+    return NOT_OURS.test(message) ? 'it is no data file of this program' : message;
   }
 }
 

@@ -50,6 +50,16 @@ describe('snapshots', () => {
     copy.close();
   });
 
+  test('leave nothing beside them', async () => {
+    await server.edit(1, setPower(150)).expect(200);
+    writeFileSync(join(server.folder, 'snapshots', 'brookrain-broken-off.db.part-wal'), '');
+    await take();
+    await take();
+    const names = readdirSync(join(server.folder, 'snapshots'));
+    expect(names.length).toBeGreaterThanOrEqual(3);
+    for (const name of names) expect(name).toMatch(/\.db$/u);
+  });
+
   test('what is restored is what was, and what was lost is a snapshot itself', async () => {
     await server.edit(1, setPower(150)).expect(200);
     const file = await take();
@@ -86,10 +96,16 @@ describe('snapshots', () => {
     writeFileSync(bad, 'this is not a data file');
     const other = join(server.folder, 'other.db');
     new Sqlite(other).exec('create table x (a)').close();
-    for (const file of [bad, other, join(server.folder, 'none.db'), '']) {
+    const refusals = [
+      [bad, `${bad}: it is no data file of this program`],
+      [other, `${other}: it is no data file of this program`],
+      [join(server.folder, 'none.db'), 'there is no such file'],
+      ['', 'usage: npm run -s restore'],
+    ] as const;
+    for (const [file, words] of refusals) {
       const refused = restore(file);
       expect(refused.status, file).toBe(2);
-      expect(refused.stderr.length).toBeGreaterThan(5);
+      expect(refused.stderr).toContain(words);
     }
     await server.open();
     expect(await power()).toBe(168e3);

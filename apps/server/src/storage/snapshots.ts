@@ -12,6 +12,7 @@ import {
 } from './keptSnapshots.ts';
 
 export const SNAPSHOT_FOLDER = 'snapshots';
+const UNFINISHED = /\.part(-wal|-shm)?$/u;
 const HOUR_MS = 3_600_000;
 
 /** Throws for a copy that does not pass its check: it never takes the name of a snapshot. */
@@ -73,7 +74,7 @@ export class Snapshots {
           checkCopy(unfinished);
           renameSync(unfinished, join(this.folder, file));
         } finally {
-          rmSync(unfinished, { force: true });
+          for (const end of ['', '-wal', '-shm']) rmSync(`${unfinished}${end}`, { force: true });
         }
         this.atChange = at;
         this.forgetOld();
@@ -110,6 +111,10 @@ export class Snapshots {
     const kept = keptSnapshots(files, new Date());
     for (const file of files) {
       if (!kept.has(file)) rmSync(join(this.folder, file.file), { force: true });
+    }
+    // What was left by one that was broken off: one is taken at a time.
+    for (const name of readdirSync(this.folder)) {
+      if (UNFINISHED.test(name)) rmSync(join(this.folder, name), { force: true });
     }
   }
 
