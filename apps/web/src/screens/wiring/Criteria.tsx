@@ -4,6 +4,8 @@ import { useUnits } from '../../ui/preferences.ts';
 /** Criteria that ask for so much at least; the others allow so much at most. */
 const AT_LEAST: ReadonlySet<string> = new Set(['current', 'mechanical minimum', 'fuse']);
 
+const within = { nothing: 'without a sleeve', sleeved: 'in a sleeve', sealed: 'in a sealed loom' };
+
 /** The six criteria of a wire. */
 export function Criteria({ sized }: { sized: SizedWire }) {
   const [units] = useUnits();
@@ -27,6 +29,9 @@ export function Criteria({ sized }: { sized: SizedWire }) {
                 {{ passes: '✓', fails: '✕', 'cannot judge': '?' }[criterion.verdict]}
               </span>
               {criterion.name}
+              {criterion.within && (
+                <span className="block pl-4 text-second">{within[criterion.within]}</span>
+              )}
               <span className="sr-only">, {criterion.verdict}</span>
             </td>
             <td className="py-1 text-right">

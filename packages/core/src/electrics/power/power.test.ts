@@ -246,12 +246,16 @@ describe('the criteria of a wire', () => {
     ['cabin', undefined, 0.35e-6],
   ] as const)('mechanical minimum: %s, %s', (zone, shelter, area) => {
     expect(mechanicalMinimum(zone, 'metric', shelter)).toBeCloseTo(area, 12);
-    const { limit } = wireCriteria(wire('W0_5'), {
+    const criteria = wireCriteria(wire('W0_5'), {
       ...task,
       zones: [zone],
       ...(shelter ? { shelter } : {}),
-    }).find(({ name }) => name === 'mechanical minimum')!;
+    });
+    const { limit, within } = criteria.find(({ name }) => name === 'mechanical minimum')!;
     expect(limit).toBeCloseTo(area, 12);
+    // What it was judged as is told; no other criterion rests on it.
+    expect(within).toBe(shelter ?? 'nothing');
+    expect(criteria.filter((each) => each.within !== undefined)).toHaveLength(1);
   });
   test('short circuit: insulation must outlast the slow edge, near and far', () => {
     expect(verdicts('W2_5')['short circuit']).toBe('passes');

@@ -17,6 +17,8 @@ export interface Criterion {
   readonly measured: number;
   readonly limit: number;
   readonly kind: 'current' | 'voltage' | 'area' | 'letThrough';
+  /** what lies round the wire, where it is judged by that */
+  readonly within?: WireShelter | 'nothing';
 }
 
 /** What a wire must serve. Currents A, lengths m, temperatures K. */
@@ -208,6 +210,7 @@ export function wireCriteria(
       measured: wire.area,
       limit: minimum,
       kind: 'area',
+      within: task.shelter ?? 'nothing',
     },
     shortCircuit(wire, task, known.temperature),
     {

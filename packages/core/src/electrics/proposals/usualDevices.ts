@@ -120,7 +120,9 @@ const proposed = (
 /** Main relay and the fuses on both sides of it. */
 function suppliesOf(build: Build, catalogue: Catalogue, groundId: string): Device[] {
   const panel = build.power.studPlacementId;
-  const [relay] = newestOf(catalogue, 'relay').toSorted((a, b) => b.contactRating - a.contactRating);
+  const [relay] = newestOf(catalogue, 'relay').toSorted(
+    (a, b) => b.contactRating - a.contactRating,
+  );
   const fuse = (id: string, name: string, from: Connection): Device =>
     proposed({
       id,

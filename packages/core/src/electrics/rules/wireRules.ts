@@ -30,6 +30,13 @@ const reasons: Record<Criterion['name'], string> = {
   fuse: 'it may carry {measured}; an overload that its {limit} fuse lets pass would cook it',
 };
 
+/** What lies round a wire, in words. */
+const within: Record<NonNullable<Criterion['within']>, string> = {
+  nothing: ' of a wire without a sleeve',
+  sleeved: ' of a wire in a sleeve',
+  sealed: ' of a wire in a sealed loom',
+};
+
 function wireFinding(
   sized: SizedWire,
   criterion: Criterion,
@@ -56,7 +63,7 @@ function wireFinding(
     title: unjudged ? 'Short circuit cannot be judged' : titles[criterion.name],
     because: unjudged
       ? `${sized.wire.name}: this fuse has no time-current curve on record`
-      : `${sized.wire.name}, ${sized.size.designation}: ${reasons[criterion.name]}`,
+      : `${sized.wire.name}, ${sized.size.designation}: ${reasons[criterion.name]}${criterion.within ? within[criterion.within] : ''}`,
     numbers: {
       measured: { value: criterion.measured, kind: criterion.kind },
       limit: { value: criterion.limit, kind: criterion.kind },
