@@ -1,3 +1,4 @@
+import { once } from 'node:events';
 import { Worker } from 'node:worker_threads';
 
 /** How long the program took to say that it is well, ms, asked again and again. */
@@ -17,6 +18,8 @@ let failed = 0;
 let going = true;
 parentPort.on('message', () => { going = false; });
 (async () => {
+  await fetch(workerData + '/api/health').then((reply) => reply.text(), () => undefined);
+  parentPort.postMessage('watching');
   while (going) {
     const start = performance.now();
     try {
@@ -32,9 +35,10 @@ parentPort.on('message', () => { going = false; });
 })();
 `;
 
-/** Watches the health of a program until it is told to stop. */
-export function watchHealth(url: string): { stop: () => Promise<HealthTimes> } {
+/** Watches the health of a program, from its first answer until it is told to stop. */
+export async function watchHealth(url: string): Promise<{ stop: () => Promise<HealthTimes> }> {
   const thread = new Worker(source, { eval: true, workerData: url });
+  await once(thread, 'message');
   return {
     stop: () =>
       new Promise((resolve, reject) => {

@@ -16,6 +16,9 @@ import { badInput } from '../errors.ts';
 /** Items that are written by one statement. */
 const AT_ONCE = 200;
 
+const revisionKey = ({ id, revision }: Pick<CatalogueItem, 'id' | 'revision'>): string =>
+  `${id}@${revision}`;
+
 /** Immutable catalogue revisions, held in memory once read. */
 @Injectable()
 export class CatalogueStore {
@@ -56,7 +59,7 @@ export class CatalogueStore {
   }
 
   private itemOf(id: string, revision: number, hash: string): CatalogueItem {
-    const key = `${id}@${revision} ${hash}`;
+    const key = `${revisionKey({ id, revision })} ${hash}`;
     const known = this.read.get(key);
     if (known) return known;
     const row = this.itemRow.get({ id, revision });
@@ -65,16 +68,21 @@ export class CatalogueStore {
     return item;
   }
 
+  private byRevision(): ReadonlyMap<string, CatalogueItem> {
+    return new Map(this.all().items.map((item) => [revisionKey(item), item]));
+  }
+
   /** Items of a list whose revision is not in the catalogue, whatever it says of those that are. */
   unknown(items: readonly CatalogueItem[]): CatalogueItem[] {
-    const known = new Set(this.all().items.map(({ id, revision }) => `${id}@${revision}`));
-    return items.filter(({ id, revision }) => !known.has(`${id}@${revision}`));
+    const known = this.byRevision();
+    return items.filter((item) => !known.has(revisionKey(item)));
   }
 
   /** Items of a list that are not in the catalogue yet. Refuses a known revision that differs. */
   missing(items: readonly CatalogueItem[]): CatalogueItem[] {
+    const revisions = this.byRevision();
     return items.filter((item, i) => {
-      const known = this.all().items.find((k) => k.id === item.id && k.revision === item.revision);
+      const known = revisions.get(revisionKey(item));
       if (known && !agree(known, item)) {
         throw badInput([
           {
@@ -89,8 +97,9 @@ export class CatalogueStore {
 
   /** Takes over what is told of parts that were kept before it was asked for. */
   complete(items: readonly CatalogueItem[]): void {
+    const revisions = this.byRevision();
     const told = items.filter((item) => {
-      const known = this.all().items.find((k) => k.id === item.id && k.revision === item.revision);
+      const known = revisions.get(revisionKey(item));
       return known && tellsMore(item, known);
     });
     if (told.length === 0) return;

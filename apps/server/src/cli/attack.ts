@@ -61,7 +61,7 @@ async function hostile(seed: number): Promise<boolean> {
     ['any body on any route', fc.sample(anyBodies, { numRuns: REQUESTS * 0.2, seed })],
   ];
   for (const [name, requests] of groups) {
-    const watch = watchHealth(server.url);
+    const watch = await watchHealth(server.url);
     const counts = await sendAll(server.url, requests);
     const { longest, p99, asked, failed } = await watch.stop();
     const errors = [...counts].filter(([status]) => status >= 500).reduce((n, [, c]) => n + c, 0);

@@ -1,4 +1,5 @@
 import { type FigureSpec, type Spec, formatQuantity, isKey } from '@brookrain/core';
+import { isLongerJson } from './isLongerJson.ts';
 import { quantityProblem } from './quantityProblem.ts';
 
 const isNumber = (value: unknown): value is number =>
@@ -109,7 +110,7 @@ export function fieldProblem(
         : 'must be a list of keys';
     case 'anything':
       if (value === undefined) return 'must be given';
-      return JSON.stringify(value).length > MOST_OF_ANYTHING
+      return isLongerJson(value, MOST_OF_ANYTHING)
         ? 'holds more than a part of a build can'
         : undefined;
   }

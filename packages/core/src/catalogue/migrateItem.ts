@@ -23,15 +23,18 @@ function fittingByText(family: string, designation: string): FittingForm {
   return fittingForms.find((form) => form === family) ?? 'adapter';
 }
 
-/** What the fields of a kind are where nobody says. */
-export function notSaid(category: unknown): Plain {
-  const kind = Object.values(catalogueKinds).find((each) => each.category === category);
-  return Object.fromEntries(
-    Object.entries(kind?.spec.fields ?? {}).flatMap(([key, field]) =>
+const usualOf = (fields: object): Plain =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([key, field]: readonly [string, object]) =>
       'whenEmpty' in field ? [[key, field.whenEmpty] as const] : [],
     ),
   );
-}
+const usualByCategory: ReadonlyMap<unknown, Plain> = new Map(
+  Object.values(catalogueKinds).map(({ category, spec }) => [category, usualOf(spec.fields)]),
+);
+
+/** What the fields of a kind are where nobody says. */
+export const notSaid = (category: unknown): Plain => usualByCategory.get(category) ?? {};
 
 /**
  * A catalogue item of an older program brought up to date: materials and forms that were words

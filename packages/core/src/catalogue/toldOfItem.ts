@@ -1,4 +1,4 @@
-import { hashOf } from '../model/index.ts';
+import { sameValue } from '../numerics/index.ts';
 import type { CatalogueItem } from './catalogueItem.ts';
 import { notSaid } from './migrateItem.ts';
 
@@ -11,14 +11,14 @@ function told(item: CatalogueItem, other: CatalogueItem): object {
   const usual = notSaid(item.category);
   const silent = (of: object, key: string): boolean =>
     key in usual && isSilent((of as Readonly<Record<string, unknown>>)[key], usual[key]);
-  return Object.fromEntries(
-    Object.entries(item).filter(([key]) => !silent(item, key) && !silent(other, key)),
-  );
+  const says = ([key, value]: readonly [string, unknown]): boolean =>
+    value !== undefined && !silent(item, key) && !silent(other, key);
+  return Object.fromEntries(Object.entries(item).filter(says));
 }
 
 /** Whether two items say the same wherever both say something. */
 export const agree = (one: CatalogueItem, other: CatalogueItem): boolean =>
-  hashOf(told(one, other)) === hashOf(told(other, one));
+  sameValue(one, other) || sameValue(told(one, other), told(other, one));
 
 /**
  * Whether an item says more than one kept before some fields were asked for. The same revision with
