@@ -4,6 +4,7 @@ export * from './groups.ts';
 export * from './interpolate.ts';
 export * from './kept.ts';
 export * from './sameValue.ts';
+export * from './narrowBand.ts';
 export * from './pchip.ts';
 export * from './solveDense.ts';
 export * from './rankCorrelation.ts';

@@ -3,12 +3,15 @@
  * `b` becomes x. Returns false when the matrix is singular to working precision.
  */
 export function solveDense(a: Float64Array, b: Float64Array, n: number): boolean {
-  // Past the last entry of a row there is nothing to work out: rows of a network are short.
+  // Before the first and past the last entry of a row there is nothing to work out: rows of a network
+  // are short.
   const lengths = rowLengths(a, n);
+  const ends = columnEnds(a, n);
   for (let k = 0; k < n; k++) {
+    const end = ends[k]!;
     let pivotRow = k;
     let pivot = Math.abs(a[k * n + k]!);
-    for (let i = k + 1; i < n; i++) {
+    for (let i = k + 1; i < end; i++) {
       const candidate = Math.abs(a[i * n + k]!);
       if (candidate > pivot) {
         pivot = candidate;
@@ -34,7 +37,7 @@ export function solveDense(a: Float64Array, b: Float64Array, n: number): boolean
     const inverse = 1 / a[row + k]!;
     const length = lengths[k]!;
     const right = b[k]!;
-    for (let i = k + 1; i < n; i++) {
+    for (let i = k + 1; i < end; i++) {
       const other = i * n;
       const factor = a[other + k]! * inverse;
       if (factor === 0) continue;
@@ -50,6 +53,21 @@ export function solveDense(a: Float64Array, b: Float64Array, n: number): boolean
     b[i] = sum / a[row + i]!;
   }
   return true;
+}
+
+/**
+ * Index after the last row that has an entry in a column or before it, by column: what is taken from
+ * rows below fills none of them before their first entry.
+ */
+function columnEnds(a: Float64Array, n: number): Int32Array {
+  const ends = new Int32Array(n);
+  for (let i = 0; i < n; i++) {
+    let j = 0;
+    while (j < n && a[i * n + j] === 0) j++;
+    if (j < n) ends[j] = i + 1;
+  }
+  for (let j = 1; j < n; j++) ends[j] = Math.max(ends[j]!, ends[j - 1]!);
+  return ends;
 }
 
 /** Index after the last entry that is not zero, by row. */

@@ -18,7 +18,8 @@ function colebrook(reynolds: number, relativeRoughness: number, into: FrictionFa
     const inside = a + b * x;
     const step = (x + k * Math.log(inside)) / (1 + (k * b) / inside);
     x -= step;
-    if (Math.abs(step) < 1e-14 * x) break;
+    // Each step doubles the digits that are right: after one this small all of them are.
+    if (Math.abs(step) < 1e-8 * x) break;
   }
   const inside = a + b * x;
   const xPerReynolds = (k * b * x) / reynolds / inside / (1 + (k * b) / inside);

@@ -20,10 +20,10 @@ const TIE = 1e-15;
 const ROW = 5;
 
 interface Work {
-  readonly pressures: Float64Array;
-  readonly flows: Float64Array;
-  readonly rows: Float64Array;
-  readonly balance: Float64Array;
+  pressures: Float64Array;
+  flows: Float64Array;
+  rows: Float64Array;
+  balance: Float64Array;
   /** one branch's row while it is being written */
   readonly row: Float64Array;
 }
@@ -135,6 +135,19 @@ function newtonStep(topology: Topology, work: Work, step: Step) {
   return true;
 }
 
+/** Goes on from what was tried; what stood before is tried in next. */
+function takeOver(work: Work, trial: Work): void {
+  const { pressures, flows, rows, balance } = work;
+  work.pressures = trial.pressures;
+  work.flows = trial.flows;
+  work.rows = trial.rows;
+  work.balance = trial.balance;
+  trial.pressures = pressures;
+  trial.flows = flows;
+  trial.rows = rows;
+  trial.balance = balance;
+}
+
 type Attempt =
   | { readonly done: true; readonly iterations: number }
   | { readonly done: false; readonly reason: string; readonly at: number };
@@ -180,10 +193,7 @@ function iterate(
       const progress = next < merit * (1 - 1e-4 * damping);
       // At the floor of rounding a full step can neither gain nor harm.
       if (progress || (cut === 0 && next < 1e-10) || (cut === 13 && Number.isFinite(next))) {
-        work.pressures.set(trial.pressures);
-        work.flows.set(trial.flows);
-        work.rows.set(trial.rows);
-        work.balance.set(trial.balance);
+        takeOver(work, trial);
         merit = next;
         accepted = true;
         break;

@@ -1,4 +1,5 @@
-import type { Network } from './network.ts';
+import { entryAt, narrowBand } from '../../numerics/index.ts';
+import type { Network, NetworkBranch } from './network.ts';
 
 /** Something in a network that is joined to nothing, or named twice. */
 export class BadNetwork extends Error {
@@ -11,6 +12,7 @@ export class BadNetwork extends Error {
 
 /** What is joined to what in a network, by index. */
 export interface Topology {
+  /** joints whose pressure is asked for: those that are joined stand near each other */
   readonly free: readonly string[];
   /** index of the free node at each end, −1 where fixed or outside */
   readonly from: Int32Array;
@@ -22,20 +24,32 @@ export interface Topology {
   readonly sensedFixed: Float64Array;
 }
 
+/** Joints in an order in which those that one branch names stand near each other. */
+function inNarrowBand(
+  named: readonly string[],
+  branches: readonly Pick<NetworkBranch, 'from' | 'to' | 'senses'>[],
+): readonly string[] {
+  const places = new Map<unknown, number>(named.map((id, place) => [id, place]));
+  const pairs = branches.flatMap(({ from, to, senses }) => {
+    const at = [from, to, senses].flatMap((node) => places.get(node) ?? []);
+    return at.flatMap((a) => at.map((b) => [a, b] as const));
+  });
+  return [...narrowBand(named.length, pairs)].map((place) => entryAt(named, place));
+}
+
 /** Reads what is joined to what; throws {@link BadNetwork} where it does not hold together. */
 export function readTopology(network: Pick<Network, 'nodes' | 'branches'>): Topology {
-  const free: string[] = [];
+  const named: string[] = [];
   const fixed = new Map<string, number>();
-  const indexOf = new Map<string, number>();
   for (const node of network.nodes) {
-    if (indexOf.has(node.id) || fixed.has(node.id)) {
+    if (named.includes(node.id) || fixed.has(node.id)) {
       throw new BadNetwork(`node "${node.id}" is named twice`, node.id);
     }
-    if (node.fixedPressure === undefined) {
-      indexOf.set(node.id, free.length);
-      free.push(node.id);
-    } else fixed.set(node.id, node.fixedPressure);
+    if (node.fixedPressure === undefined) named.push(node.id);
+    else fixed.set(node.id, node.fixedPressure);
   }
+  const free = inNarrowBand(named, network.branches);
+  const indexOf = new Map(free.map((id, index) => [id, index]));
   const count = network.branches.length;
   const ends = () => ({
     index: new Int32Array(count).fill(-1),

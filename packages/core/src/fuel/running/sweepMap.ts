@@ -1,9 +1,9 @@
 import { entryAt } from '../../numerics/index.ts';
-import type { WarmStart } from '../hydraulics/network.ts';
 import type { SolvedCircuit } from '../hydraulics/solveCircuit.ts';
 import type { CircuitDesign, FluidDesign, RowDesign } from './design.ts';
 import { rowMassFlow } from './rowShare.ts';
 import type { RunningPoint } from './runningPoint.ts';
+import { type SolvedFlow, startAhead } from './solvedFlow.ts';
 import {
   bareRowDifference,
   injectionOf,
@@ -71,19 +71,22 @@ function sweep(
 ): SweptPoint[] {
   const { map } = design.demand;
   const swept: SweptPoint[] = [];
-  let rowStart: WarmStart | undefined;
+  let rowStart: SolvedFlow | undefined;
   map.speeds.forEach((_, speedIndex) => {
-    let warm = rowStart;
+    let before: SolvedFlow | undefined;
+    let last = rowStart;
     const points = map.loads.map((__, loadIndex) => mapPoint(design, speedIndex, loadIndex));
     loadsAt(points).forEach((loadIndex, n) => {
       const point = entryAt(points, loadIndex);
+      const warm = startAhead([before, last], point.massFlow);
       const solution = solveBarePoint(design, circuit, point, { warm });
       if (solution.state === 'failed') {
         swept.push({ speedIndex, loadIndex, point, rows: undefined });
         return;
       }
-      warm = solution.warm;
-      if (n === 0) rowStart = warm;
+      before = n === 0 ? undefined : last;
+      last = { massFlow: point.massFlow, at: solution.warm };
+      if (n === 0) rowStart = last;
       const rows = circuit.rows.map((row) => {
         const difference = bareRowDifference(circuit, row, solution.pressures, point.manifoldGauge);
         return rowAt(design, circuit, row, point, difference);
