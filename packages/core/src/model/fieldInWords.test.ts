@@ -32,8 +32,28 @@ describe('a reference is told by the name of what it names', () => {
     expect(names).toContain('First pump');
   });
 
+  test('a joint, which has no name, by the element that fuel comes to it from', () => {
+    const { elements } = lantern.fuelCircuits['main']!;
+    const fine = Object.entries(elements).find(
+      ([, { kind, name }]) => /Fine/.test(name) && kind === 'filter',
+    )!;
+    const [id, filter] = fine;
+    if (filter.kind !== 'filter') throw new Error('the fine filter is no filter');
+    const next = Object.entries(elements).find(
+      ([, element]) => 'from' in element && element.from === filter.to,
+    )!;
+    const at = (element: string, end: string) =>
+      told(lantern, ['fuelCircuits', 'main', 'elements', element, end]);
+    expect(at(next[0], 'from')).toBe('behind Fine filter');
+    expect(at(id, 'to')).toBe('behind Fine filter');
+    const outlet = Object.entries(elements).find(([, { kind }]) => kind === 'tank')!;
+    expect(at(outlet[0], 'outlet')).toBe(`at ${outlet[1].name}`);
+  });
+
   test('by its id where there is no such thing', () => {
     expect(fieldInWords(lantern, ['power', 'ecuPlacementId'], 'nowhere')).toBe('nowhere');
+    const from = ['fuelCircuits', 'main', 'elements', 'feed', 'from'];
+    expect(fieldInWords(lantern, from, 'nowhere')).toBe('nowhere');
   });
 });
 

@@ -1,5 +1,6 @@
 import type { NumberFormat } from '../quantities/index.ts';
 import { documentSpec } from './document.ts';
+import { jointInWords } from './jointInWords.ts';
 import type { Path } from './path.ts';
 import type { ReferenceSpec } from './spec.ts';
 import { specAt } from './specAt.ts';
@@ -63,6 +64,10 @@ export function fieldInWords(
   numbers?: NumberFormat,
 ): string {
   const reference = referenceAt(document, path);
+  if (reference?.to === 'nodes') {
+    const circuit = holdersOf(document, path).findLast((holder) => isEntries(holder['nodes']));
+    return jointInWords(circuit, value) ?? valueInWords(value, numbers);
+  }
   const entry = reference ? named(document, path, reference, value) : undefined;
   const { name, title } = isEntries(entry) ? entry : {};
   const called = typeof name === 'string' ? name : title;

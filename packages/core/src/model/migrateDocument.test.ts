@@ -424,6 +424,9 @@ describe('places in words', () => {
     ['options.tank-outlet.chosen', 'Tank outlet, chosen'],
     ['injectorRows.primary.count', 'Primary injectors, count'],
     ['limits.pumpMargin', 'pump margin'],
+    ['fuelCircuits.main.nodes.tank-out.placementId', 'joint at Tank, 85 L steel, place'],
+    ['fuelCircuits.main.elements.feed.from', 'Feed line, begins'],
+    ['injectorRows.primary.circuitId', 'Primary injectors, circuit'],
     ['name', 'name'],
   ])('%s reads %s', (path, words) => {
     expect(placeInWords(lantern, pathOf(path))).toBe(words);

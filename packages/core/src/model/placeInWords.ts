@@ -1,5 +1,6 @@
 import { documentSpec } from './document.ts';
 import type { Path } from './path.ts';
+import { jointInWords } from './jointInWords.ts';
 import { specAt } from './specAt.ts';
 
 /** Field names that read better in other words. */
@@ -15,12 +16,17 @@ const fieldWords: Record<string, string> = {
   idleSpeed: 'idle',
   limiterSpeed: 'limiter',
   fuelTemperatureHot: 'hottest fuel',
+  from: 'begins',
+  to: 'ends',
+  placementId: 'place',
+  ecuPlacementId: 'place of the ECU',
   chargeTemperature: 'charge air',
   coolerEffectiveness: 'charge cooler',
 };
 
 const spaced = (key: string): string =>
-  fieldWords[key] ?? key.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
+  fieldWords[key] ??
+  key.replace(/Id$/, '').replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
 
 /** Parts of the document that say nothing to a person where they stand first. */
 const silentFirst = new Set(['brief', 'limits', 'power']);
@@ -29,6 +35,7 @@ const silentFirst = new Set(['brief', 'limits', 'power']);
 const silent = new Set([
   'fuelCircuits',
   'elements',
+  'nodes',
   'injectorRows',
   'placements',
   'fuels',
@@ -47,8 +54,11 @@ const silent = new Set([
 export function placeInWords(document: unknown, path: Path): string {
   const words: string[] = [];
   let value: unknown = document;
+  /** the circuit whose joints are on the way */
+  let circuit: unknown;
   path.forEach((key, depth) => {
     const entry = specAt(documentSpec, path.slice(0, depth), document)?.type === 'record';
+    if (key === 'nodes') circuit = value;
     value = (value as Record<string, unknown> | null | undefined)?.[key];
     if (entry) {
       const { name, title } = (value ?? {}) as { name?: unknown; title?: unknown };
@@ -56,6 +66,10 @@ export function placeInWords(document: unknown, path: Path): string {
       // The circuit is left out where its element is named.
       const throughCircuit = path[0] === 'fuelCircuits' && depth === 1 && path.length > 3;
       if (typeof called === 'string' && !throughCircuit) words.push(called);
+      else if (path[depth - 1] === 'nodes') {
+        const joint = jointInWords(circuit, key);
+        if (joint !== undefined) words.push(`joint ${joint}`);
+      }
     } else if (!silent.has(key) && !(depth === 0 && silentFirst.has(key))) {
       words.push(spaced(key));
     }

@@ -61,6 +61,11 @@ export function ElementMark(props: Props) {
   const over = above || (lane > 0 && order % 2 === 1);
   const below = lane === -1 ? entryAt([34, 62], order % 2) : lane === -2 ? 24 : 34;
   const labelY = above ? y - away : over ? y - 36 : y + below;
+  // Under the end of a row beside the main run a rail or a joint leads down: labels stay before it.
+  const words =
+    lane > 0 && !over && order === inRow - 1
+      ? ({ x: x1 - 6, textAnchor: 'end' } as const)
+      : ({ x: middle, textAnchor: 'middle' } as const);
   // Small joints keep their name to themselves where there is no room.
   const labelled = selected || !(element.kind === 'fitting' && (crowded || lane > 0));
   const off = element.kind === 'pump' && state !== undefined && Math.abs(state.massFlow) < 1e-6;
@@ -118,14 +123,13 @@ export function ElementMark(props: Props) {
             strokeWidth="0.75"
           />
           <text
-            x={middle}
+            {...words}
             y={labelY}
-            textAnchor="middle"
             style={selected ? { font: '500 12px var(--font-narrow)' } : undefined}
           >
             {shortName(element.name)}
           </text>
-          <text x={middle} y={labelY + 14} textAnchor="middle" fill="var(--second)">
+          <text {...words} y={labelY + 14} fill="var(--second)">
             {off ? 'off' : reading(props)}
           </text>
         </>

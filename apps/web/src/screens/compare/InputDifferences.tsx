@@ -16,6 +16,13 @@ function placeOf(before: BuildDocument, after: BuildDocument, difference: Docume
   return placeInWords(holder, path) || pathText(path);
 }
 
+/** A joint that comes or goes does so with an element, which is told. */
+const isLooseJoint = ({ path, before, after }: DocumentDifference): boolean =>
+  path[0] === 'fuelCircuits' &&
+  path[2] === 'nodes' &&
+  path.length === 4 &&
+  (before === undefined || after === undefined);
+
 /** What was entered differently. */
 export function InputDifferences({
   before,
@@ -27,7 +34,10 @@ export function InputDifferences({
   names: readonly [string, string];
 }) {
   const [{ numbers }] = useUnits();
-  const differences = useMemo(() => diffDocuments(before, after), [before, after]);
+  const differences = useMemo(
+    () => diffDocuments(before, after).filter((difference) => !isLooseJoint(difference)),
+    [before, after],
+  );
   if (differences.length === 0)
     return <p className="mt-1 text-second">Nothing is entered differently.</p>;
   return (
