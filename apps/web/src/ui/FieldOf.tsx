@@ -22,12 +22,14 @@ export function FieldOf({ path, label }: { path: Path; label?: string }) {
       return <QuantityField path={path} label={label} />;
     case 'yes-no':
       return (
-        <Tick
-          checked={valueAt(stored, path) === true}
-          onChange={(value) => edit({ name: 'set', path, value })}
-        >
-          {label ?? spec.label}
-        </Tick>
+        <div>
+          <Tick
+            checked={valueAt(stored, path) === true}
+            onChange={(value) => edit({ name: 'set', path, value })}
+          >
+            {label ?? spec.label}
+          </Tick>
+        </div>
       );
     case 'choice': {
       const chosen = valueAt(stored, path);

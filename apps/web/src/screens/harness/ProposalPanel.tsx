@@ -92,15 +92,17 @@ export function ProposalPanel({ show }: { show: (proposed: ProposedHarness | und
       );
     case 'found': {
       const { found } = state;
+      const ratio = found.wayLength / Math.max(found.lowerBound, 1e-9);
+      const isShorter = present === undefined || ratio < present;
       return (
         <section className="w-full bg-panel p-2" aria-label="Proposed harness">
           <p>
             {Object.keys(found.breakouts).length} breakouts and {Object.keys(found.segments).length}{' '}
             segments
-            {settled > 0 && `, ${settled} of them settled already`}: its wires run{' '}
-            {percent(found.wayLength / Math.max(found.lowerBound, 1e-9))} of what they would drawn
-            straight
+            {settled > 0 && `, ${settled} of them settled already`}: its wires run {percent(ratio)}{' '}
+            of what they would drawn straight
             {present !== undefined && `, now ${percent(present)}`}.
+            {!isShorter && ' It takes more wire than the harness as it is.'}
           </p>
           {found.unreached.length > 0 && (
             <p className="text-signal">
@@ -112,7 +114,11 @@ export function ProposalPanel({ show }: { show: (proposed: ProposedHarness | und
             </p>
           )}
           <p className="mt-1 flex gap-2">
-            <button type="button" className="act act-main" onClick={() => take(found)}>
+            <button
+              type="button"
+              className={isShorter ? 'act act-main' : 'act'}
+              onClick={() => take(found)}
+            >
               Take it
             </button>
             <button type="button" className="act" onClick={() => setState({ kind: 'idle' })}>

@@ -33,7 +33,7 @@ const cells = (from: Vector, to: Vector, count: number): Vector[] =>
   ) as unknown as Vector[];
 const THICK = 0.016;
 
-const isClear = (way: ReturnType<typeof laidWay>, of: VehicleAround): boolean => {
+const isClear = (way: ReturnType<typeof laidWay>['points'], of: VehicleAround): boolean => {
   const shape = shapeOf(way);
   if (!shape.ok) return false;
   return (
@@ -43,11 +43,19 @@ const isClear = (way: ReturnType<typeof laidWay>, of: VehicleAround): boolean =>
 
 describe('a way over cells as it is laid', () => {
   test('is straight where nothing stands between its ends', () => {
-    const way = laidWay(cells([0, 0, 1], [1, 0.3, 1], 20), THICK, around());
+    const { points: way, faults } = laidWay(cells([0, 0, 1], [1, 0.3, 1], 20), THICK, around());
     expect(way.map(({ at }) => at)).toEqual([
       [0, 0, 1],
       [1, 0.3, 1],
     ]);
+    expect(faults).toBe(0);
+  });
+
+  test('says what is left on it that nothing mends: a wall with no hole', () => {
+    const deep = around(block([0.4, -5, -5], [0.6, 5, 5]));
+    const { points, faults } = laidWay(cells([0, 0, 1], [1, 0, 1], 20), THICK, deep);
+    expect(isClear(points, deep)).toBe(false);
+    expect(faults).toBeGreaterThan(0);
   });
 
   test('goes round what the cells go round, and bends there as wide as it goes', () => {
@@ -57,9 +65,10 @@ describe('a way over cells as it is laid', () => {
       ...cells([0.35, 0.3, 1], [0.7, 0.3, 1], 7),
       ...cells([0.75, 0.25, 1], [1, 0, 1], 5),
     ];
-    const way = laidWay(places, THICK, wall);
+    const { points: way, faults } = laidWay(places, THICK, wall);
     expect(way.length).toBeGreaterThan(2);
     expect(isClear(way, wall)).toBe(true);
+    expect(faults).toBe(0);
     expect(lengthOf(way)).toBeLessThan(lengthOf(places.map((at) => ({ at, radius: 0 }))) + 1e-9);
     expect(way.slice(1, -1).some(({ radius }) => radius > 0)).toBe(true);
   });
@@ -67,8 +76,9 @@ describe('a way over cells as it is laid', () => {
   test('that only grazes something is led past it, its ends as they are', () => {
     // The cells pass 3 mm over the top: less than half of the bundle.
     const table = around(block([0.3, -0.3, 0], [0.7, 0.3, 0.997]));
-    const way = laidWay(cells([0, 0, 1], [1, 0, 1], 20), THICK, table);
+    const { points: way, faults } = laidWay(cells([0, 0, 1], [1, 0, 1], 20), THICK, table);
     expect(isClear(way, table)).toBe(true);
+    expect(faults).toBe(0);
     expect(way[0]!.at).toEqual([0, 0, 1]);
     expect(way.at(-1)!.at).toEqual([1, 0, 1]);
     expect(lengthOf(way)).toBeLessThan(1.01);
@@ -87,8 +97,9 @@ describe('a way over cells as it is laid', () => {
       ...cells([0.2, 0, 1], [0.8, 0, 1], 12),
       ...cells([0.85, 0, 1], [1, -0.2, 1], 4),
     ];
-    const way = laidWay(places, THICK, edge);
+    const { points: way, faults } = laidWay(places, THICK, edge);
     for (const { at } of way.slice(1, -1)) expect(at[1]).toBeGreaterThan(-0.003);
     expect(isClear(way, edge)).toBe(true);
+    expect(faults).toBe(0);
   });
 });

@@ -32,12 +32,14 @@ const CORNER = 0.08;
 export const lengthOf = (points: readonly RoutePoint[]): number =>
   points.slice(1).reduce((sum, { at }, i) => sum + distanceBetween(at, entryAt(points, i).at), 0);
 
-/** A way over cells as few corners with bends, none of which brings a fault. */
-export function laidWay(
-  places: readonly Vector[],
-  thick: number,
-  around: VehicleAround,
-): readonly RoutePoint[] {
+/** A way as it can be laid, and how many faults are left on it that nothing here mends. */
+export interface LaidWay {
+  readonly points: readonly RoutePoint[];
+  readonly faults: number;
+}
+
+/** A way over cells as few corners with bends, none of which brings a fault where that can be. */
+export function laidWay(places: readonly Vector[], thick: number, around: VehicleAround): LaidWay {
   const radius = 6 * thick;
   const faults = (way: readonly RoutePoint[]): readonly string[] | undefined => {
     const shape = shapeOf(way);
@@ -74,7 +76,8 @@ export function laidWay(
   // A bend cuts its corner: the widest that leads into nothing, else the widest that can be run.
   const ways = SHARES.map(bent).filter((way) => shapeOf(way).ok);
   const clear = ways.find((way) => faulty(way) <= faulty(straight));
-  return clear ?? ways[0] ?? straight;
+  const points = clear ?? ways[0] ?? straight;
+  return { points, faults: faulty(points) };
 }
 
 /** A way that only grazes something is led past it with so much to spare, m, in so many steps at most. */

@@ -21,13 +21,28 @@ export interface HarnessProgress {
 
 /** What a metre beside a bundle costs in each pass: the first shares nothing. */
 const DISCOUNTS = [1, 0.75, 0.55] as const;
+/** So many places at which most wires end are tried as a beginning, besides the ECU's. */
+const BUSIEST = 2;
 /** A breakout, and a metre of segment, cost as much as so much more wire, m. */
 const PER_BREAKOUT = 0.15;
 const PER_METRE = 0.6;
+/** A place that nothing leads to, and a segment that leads into something, outweigh much wire, m. */
+const UNREACHED = 1000;
+const PER_FAULT = 100;
+
+/** The places at which most wires end, the busiest first. */
+function busiest(pairs: readonly Pair[]): string[] {
+  const counts = new Map<string, number>();
+  for (const end of pairs.flatMap(({ from, to }) => [from, to])) {
+    counts.set(end, (counts.get(end) ?? 0) + 1);
+  }
+  return [...counts].sort((a, b) => b[1] - a[1]).map(([place]) => place);
+}
 
 /**
  * Looks for a harness that joins every place at which wires end, pass after pass. What is settled
- * stays as it is, and everything else is led to it; else all of it begins at the ECU.
+ * stays as it is, and everything else is led to it; else all of it begins at the ECU, or where most
+ * wires end, whichever takes less.
  */
 export function* proposeHarness(wish: HarnessWish): Generator<HarnessProgress, HarnessProgress> {
   const places = new Map(wish.placements.map((place) => [place.id, place]));
@@ -41,50 +56,61 @@ export function* proposeHarness(wish: HarnessWish): Generator<HarnessProgress, H
     const standing = settled.standing.get(node);
     return standing ? [{ id: node, at: standing.at }] : [];
   };
-  const begin =
-    settled.segments.length > 0 ? [...settled.ends.keys()] : [placeNode(wish.rootPlacementId)];
-  const roots = begin.flatMap(terminalOf);
-  const terminals = wanted.filter((node) => !begin.includes(node)).flatMap(terminalOf);
-  const of = DISCOUNTS.length;
-  const [first] = roots;
-  if (!first || terminals.length === 0) return { done: of, of, best: undefined };
+  const beginnings: readonly (readonly NodeKey[])[] =
+    settled.segments.length > 0
+      ? [[...settled.ends.keys()]]
+      : [...new Set([wish.rootPlacementId, ...busiest(pairs).slice(0, BUSIEST)])].map((place) => [
+          placeNode(place),
+        ]);
+  const all = [...new Set([...beginnings.flat(), ...wanted])].flatMap(terminalOf);
+  const of = DISCOUNTS.length * beginnings.length;
+  const [first] = all;
+  if (!first || all.length < 2) return { done: of, of, best: undefined };
   const corridors = corridorsFor({
-    terminals: [...roots, ...terminals],
+    terminals: all,
     around: wish.around,
     mountingLines: wish.mountingLines,
     bounds: vehicleBox(wish.vehicle),
   });
   const origin = cellAt(corridors.grid, first.at);
-  const rooted = roots.map((root) => ({ root, cell: searchCell(corridors, origin, root.at) }));
-  const cells = rooted.map(({ cell }) => cell);
   const wayOf = (ways: WaysBack, { at }: Terminal): number[] | undefined =>
     wayBack(ways, searchCell(corridors, origin, at));
   let best: { readonly harness: ProposedHarness; readonly cost: number } | undefined;
-  const shared = new Set<number>();
   let done = 0;
-  for (const discount of DISCOUNTS) {
-    const ways = waysBack(corridors, cells, shared, discount);
-    const reached = terminals.filter((terminal) => wayOf(ways, terminal) !== undefined);
-    const tree = corridorTree(corridors, ways, rooted, reached);
-    const harness = treeAsHarness(tree, pairs, wish, places);
-    const missed = new Set(terminals.filter((each) => !reached.includes(each)).map((t) => t.id));
-    const unreached = wish.placements.flatMap(({ id }) => (missed.has(placeNode(id)) ? [id] : []));
-    const cost = costOf(harness, tree);
-    if (!best || cost < best.cost) best = { harness: { ...harness, unreached }, cost };
-    // The next pass goes beside what this one laid.
-    for (const terminal of reached) {
-      for (const cell of wayOf(ways, terminal) ?? []) {
-        if (corridors.inOwn[cell] === 0) shared.add(cell);
+  for (const begin of beginnings) {
+    const rooted = begin
+      .flatMap(terminalOf)
+      .map((root) => ({ root, cell: searchCell(corridors, origin, root.at) }));
+    const cells = rooted.map(({ cell }) => cell);
+    const terminals = wanted.filter((node) => !begin.includes(node)).flatMap(terminalOf);
+    const shared = new Set<number>();
+    for (const discount of DISCOUNTS) {
+      const ways = waysBack(corridors, cells, shared, discount);
+      const reached = terminals.filter((terminal) => wayOf(ways, terminal) !== undefined);
+      const tree = corridorTree(corridors, ways, rooted, reached);
+      const harness = treeAsHarness(tree, pairs, wish, places);
+      const missed = new Set(terminals.filter((each) => !reached.includes(each)).map((t) => t.id));
+      const unreached = wish.placements.flatMap(({ id }) =>
+        missed.has(placeNode(id)) ? [id] : [],
+      );
+      const cost = costOf(harness, tree) + UNREACHED * unreached.length;
+      if (!best || cost < best.cost) best = { harness: { ...harness, unreached }, cost };
+      // The next pass goes beside what this one laid.
+      for (const terminal of reached) {
+        for (const cell of wayOf(ways, terminal) ?? []) {
+          if (corridors.inOwn[cell] === 0) shared.add(cell);
+        }
       }
+      done += 1;
+      yield { done, of, best: best.harness };
     }
-    done += 1;
-    yield { done, of, best: best.harness };
   }
   return { done, of, best: best?.harness };
 }
 
 const costOf = (harness: Omit<ProposedHarness, 'unreached'>, tree: ProposedTree): number =>
   harness.wayLength +
+  PER_FAULT * harness.faults +
   PER_BREAKOUT * Object.keys(harness.breakouts).length +
   PER_METRE *
     tree.branches.reduce((sum, { from, to, corners }) => {

@@ -48,6 +48,8 @@ export interface ProposedHarness {
   /** way of all wires along it, and straight from end to end, m */
   readonly wayLength: number;
   readonly lowerBound: number;
+  /** where segments lead into something, as far as can be told without a build that has them */
+  readonly faults: number;
   /** places that nothing leads to */
   readonly unreached: readonly string[];
 }
@@ -163,6 +165,7 @@ export function treeAsHarness(
     }),
   );
   const lengths: number[] = [];
+  let faults = 0;
   const segments: Record<string, StoredHarness['segments'][string]> = Object.fromEntries(
     settled.segments.map(({ id, points, ...kept }, i) => [
       id,
@@ -205,7 +208,12 @@ export function treeAsHarness(
     });
     const thick =
       bundleThickness(entryAt(within, i), wish.harness.school, wish.catalogue) + TO_GROW;
-    const points = laidWay([entryAt(ends, 0), ...corners, entryAt(ends, 1)], thick, wish.around);
+    const { points, faults: left } = laidWay(
+      [entryAt(ends, 0), ...corners, entryAt(ends, 1)],
+      thick,
+      wish.around,
+    );
+    faults += left;
     const shape = shapeOf(points);
     lengths.push(
       shape.ok ? shape.path.length : distanceBetween(entryAt(ends, 0), entryAt(ends, 1)),
@@ -241,5 +249,6 @@ export function treeAsHarness(
     segments,
     wayLength,
     lowerBound: pairs.reduce((sum, pair) => sum + straight(pair), 0),
+    faults,
   };
 }
