@@ -16,6 +16,7 @@ import { Cautions } from '../../ui/Cautions.tsx';
 import { FindingNote } from '../../ui/FindingNote.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { isBareMap } from './isBareMap.ts';
 import { LayerChooser } from './LayerChooser.tsx';
 import { LineInspector } from './LineInspector.tsx';
 import { MapDrawing, type MapExtent, mapExtents } from './MapDrawing.tsx';
@@ -96,9 +97,10 @@ export function MapScreen() {
       ? null
       : selectionText({ kind: 'thing', slice: 'placements', id: litPlace }));
   const first = findings[0] && selectionOf(findings[0], build);
+  const firstLine: Selection = lines[0] ? { kind: 'line', id: lines[0].id } : { kind: 'vehicle' };
   // What stood out when the map was opened stays in sight when it is put right.
   const [usual] = useState<Selection>(
-    first ?? (lines[0] ? { kind: 'line', id: lines[0].id } : { kind: 'vehicle' }),
+    isBareMap(build) ? { kind: 'vehicle' } : (first ?? firstLine),
   );
   const fallback: Selection = known.includes(selectionText(usual)) ? usual : { kind: 'vehicle' };
   const selection = asked !== null && known.includes(asked) ? readSelection(asked) : fallback;

@@ -1,17 +1,14 @@
-import { type Build, type Path, thingFigure } from '@brookrain/core';
+import { type Path, thingFigure } from '@brookrain/core';
 import { useBuild } from '../../build/BuildContext.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
+import { isBareMap } from './isBareMap.ts';
 import { PointFields } from './PointFields.tsx';
 import { outlineChange } from './outlineChange.ts';
 import type { Handle } from './handles.ts';
 
 const sizes = ['kind', 'wheelbase', 'frontOverhang', 'rearOverhang', 'width', 'height'] as const;
 const details = ['track', 'tyre', 'clearance'] as const;
-
-/** Whether anything stands on the map but places and lines. */
-const isBare = (build: Build): boolean =>
-  build.solids.length === 0 && build.mountingLines.length === 0 && build.sheets.length === 0;
 
 /** The vehicle as a whole: body and dimensions, its outline, and a first layout of what is on it. */
 export function VehicleInspector({
@@ -32,7 +29,7 @@ export function VehicleInspector({
           <FieldOf key={field} path={['vehicle', field]} />
         ))}
       </div>
-      {isBare(build) && (
+      {isBareMap(build) && (
         <div className="rule mt-3 pt-2">
           <p className="text-[13px] text-second">
             Only places stand on this map. From the body and these five dimensions a first vehicle

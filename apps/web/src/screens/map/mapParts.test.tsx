@@ -1,6 +1,14 @@
 import '../../tests/inlineWorker.ts';
 import '../../tests/radixInJsdom.ts';
-import { type BuildDocument, kittiwake, lantern, withValueAt } from '@brookrain/core';
+import {
+  type BuildDocument,
+  kittiwake,
+  lantern,
+  quantity,
+  sampleCatalogue,
+  startBuild,
+  withValueAt,
+} from '@brookrain/core';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
@@ -16,6 +24,44 @@ const type = async (box: HTMLElement, text: string): Promise<void> => {
   await userEvent.clear(box);
   await userEvent.type(box, `${text}{Enter}`);
 };
+
+describe('a map that holds nothing yet but places', () => {
+  const { document: started } = startBuild(
+    {
+      name: 'Own van',
+      vehicle: '',
+      engine: '',
+      use: 'road',
+      displacement: quantity(2, 'volume', 'L'),
+      cylinders: 4,
+      aspiration: 'natural',
+      boost: quantity(0, 'pressure', 'bar'),
+      power: quantity(100, 'power', 'kW'),
+      powerSpeed: quantity(5800, 'rotation', 'rpm'),
+      limiterSpeed: quantity(6500, 'rotation', 'rpm'),
+      fuelKind: 'petrol-ethanol',
+      ethanol: quantity(10, 'ratio', '%'),
+      pumpMounting: 'external',
+      runLength: quantity(3.5, 'length', 'm'),
+    },
+    sampleCatalogue,
+  );
+
+  test('opens at the vehicle, whose first layout is one press away', async () => {
+    const edited = renderInBuild(started, <MapScreen />);
+    await userEvent.click(await screen.findByRole('button', { name: 'Lay out a first vehicle' }));
+    expect(edited.commands.map(({ name }) => name)).toEqual(['lay-out-vehicle']);
+    expect(Object.keys(edited.document.solids).length).toBeGreaterThan(0);
+    expect(screen.queryByRole('button', { name: 'Lay out a first vehicle' })).toBeNull();
+    expect(screen.getByLabelText('Wheelbase')).toBeTruthy();
+  });
+
+  test('one with a vehicle on it opens at what is the matter, or at a line', async () => {
+    renderInBuild(lantern, <MapScreen />);
+    expect(await screen.findByRole('button', { name: /Look for ways/ })).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Lay out a first vehicle' })).toBeNull();
+  });
+});
 
 describe('a part on the map', () => {
   test('is told with its size, its ports stand out in every view', async () => {
