@@ -4,8 +4,9 @@ export default defineConfig({
   testDir: '.',
   testMatch: '*.spec.ts',
   outputDir: '../test-results',
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  timeout: 120_000,
+  // Generous: CI runs on two slow shared cores, which stand still now and then.
+  expect: { timeout: 30_000 },
   fullyParallel: false,
   // A page, its worker and its server take turns: two at a time keep both cores at work.
   workers: 2,

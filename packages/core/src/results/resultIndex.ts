@@ -13,7 +13,8 @@ export interface ResultIndex {
 
 /** Finds figures by reference. */
 export function resultIndex(all: readonly Result[]): ResultIndex {
-  const byKey = new Map(all.map((result) => [result.key, result]));
+  const byKey = new Map<string, Result>();
+  for (const result of all) byKey.set(result.key, result);
   return {
     all,
     find: (ref) => byKey.get(ref.key),

@@ -43,8 +43,10 @@ export function createRunner(): Runner {
     const inputs = inputsOf(source);
     const again = before.find((each) => inputs.every((value, i) => value === each.inputs[i]));
     const fresh = again ? again.value : compute(source, inputs);
-    // What follows sees an old object where the new one says the same.
-    const alike = again ?? before.find(({ value }) => sameValue(value, fresh));
+    // What follows sees an old object where the new one says the same. A slice that an undo brings
+    // back is found among older ones too, and with it what its stages made of it.
+    const older = source.type === 'slice' ? before : before.slice(0, 1);
+    const alike = again ?? older.find(({ value }) => sameValue(value, fresh));
     const value = alike ? alike.value : fresh;
     const others = before.filter((each) => each !== alike).slice(0, MEMORY - 1);
     known.set(source, [{ value, inputs }, ...others]);

@@ -30,17 +30,20 @@ export function wirePieces(
   const cut = new Set(led.cut.map(({ wireId }) => wireId));
   const inLegs = new Set(led.wires.flatMap(({ wireId, leg }) => (leg ? [wireId] : [])));
   const pieces = new Map(splicedPieces(led).map(({ wireId, longer }) => [wireId, longer]));
-  return wires.flatMap((sized): WirePiece[] => {
+  const made: WirePiece[] = [];
+  for (const sized of wires) {
     const { id } = sized.wire;
     const longer = pieces.get(id) ?? 0;
     const isCut = cut.has(id);
-    const alike = { sized, item: sized.size, colour: colours.get(id) ?? '' };
-    const whole: WirePiece = {
-      ...alike,
-      length: cutTo(sized.task.length - longer),
-      is: isCut ? 'cut' : 'to cut',
-    };
-    const put: WirePiece = { ...alike, length: cutTo(pieceFor(longer)), is: 'a piece put in' };
-    return [...(inLegs.has(id) && !isCut ? [] : [whole]), ...(longer > 0 ? [put] : [])];
-  });
+    const { size: item } = sized;
+    const colour = colours.get(id) ?? '';
+    if (isCut || !inLegs.has(id)) {
+      const length = cutTo(sized.task.length - longer);
+      made.push({ sized, item, colour, length, is: isCut ? 'cut' : 'to cut' });
+    }
+    if (longer > 0) {
+      made.push({ sized, item, colour, length: cutTo(pieceFor(longer)), is: 'a piece put in' });
+    }
+  }
+  return made;
 }
