@@ -9,7 +9,7 @@ const onto = { loop: FLEXES };
 /** Kittiwake: sealed, in layers; engine looms through both sides of the firewall, the chassis in front. */
 export const kittiwakeHarness: Harness = {
   school: 'sealed',
-  massBudget: q(5.5, 'mass', 'kg'),
+  massBudget: q(5.25, 'mass', 'kg'),
   breakouts: [
     breakout('cab-left', 'Behind the seat, left', [1400, 242, 650], 'cabin'),
     breakout('cab-right', 'Behind the seat, right', [1390, -255, 640], 'cabin'),

@@ -394,7 +394,7 @@ export const kittiwakeWiring: DemoWiring = {
         { in: at('battery', '+'), a: found('ignition') },
         { loadedTogether: 1 },
       ),
-      boltFuse('fuse-sluice', 'Fuse, power module', 'FM80', at('battery', '+'), 'main-fuse'),
+      boltFuse('fuse-sluice', 'Fuse, power module', 'FM50', at('battery', '+'), 'main-fuse'),
       boltFuse('fuse-fan-left', 'Fuse, left fan', 'FM40', at('stud', 'stud'), 'panel'),
       boltFuse('fuse-fan-right', 'Fuse, right fan', 'FM40', at('stud', 'stud'), 'panel'),
       boltFuse('fuse-alternator', 'Fuse, alternator', 'FM200', at('battery', '+'), 'main-fuse'),
