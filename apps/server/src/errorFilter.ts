@@ -7,7 +7,7 @@ import {
   Logger,
 } from '@nestjs/common';
 import type { Request, Response } from 'express';
-import { tooMuchIn } from './boundedJson.ts';
+import { unreadBecause } from './boundedJson.ts';
 import { storageTrouble } from './storage/storageTrouble.ts';
 import { RefusedRequest, badInput, notFound, refusalOf } from './errors.ts';
 
@@ -26,9 +26,9 @@ export class ErrorFilter implements ExceptionFilter {
     const http = host.switchToHttp();
     const response = http.getResponse<Response>();
     // What the reading of a body is stopped by comes here as an error of the reader's own.
-    const tooMuch = tooMuchIn(http.getRequest<Request>());
+    const unread = unreadBecause(http.getRequest<Request>());
     const refused =
-      tooMuch === undefined ? this.translate(error) : badInput([{ path: '', message: tooMuch }]);
+      unread === undefined ? this.translate(error) : badInput([{ path: '', message: unread }]);
     response.status(refused.status).type('application/json').json(refused.reply);
   }
 
@@ -42,18 +42,6 @@ export class ErrorFilter implements ExceptionFilter {
         code: 'too-large',
         message: 'the file is larger than 10 MB',
       });
-    }
-    if (
-      body?.type === 'entity.parse.failed' ||
-      body?.type?.startsWith('encoding.') ||
-      body?.type?.startsWith('charset.')
-    ) {
-      return badInput([
-        {
-          path: '',
-          message: `the request is not valid JSON: ${String(body.message).slice(0, 200)}`,
-        },
-      ]);
     }
     const storage = storageTrouble(error);
     if (storage) {

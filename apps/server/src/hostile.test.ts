@@ -78,3 +78,31 @@ describe('hostile input', () => {
     }
   }, 120_000);
 });
+
+describe('a body that cannot be read', () => {
+  const refusalOf = async (type: string, body: string): Promise<Refusal> => {
+    const { status, body: refusal } = await send({ path: '/api/builds/start', type, body });
+    expect(status).toBe(400);
+    return refusal as Refusal;
+  };
+
+  test.each([
+    ['name=Lantern', /the request is not valid JSON/],
+    ['{"name": "Lantern', /the request is not valid JSON: it ends too soon/],
+    ['{"name": 1 "cylinders": 4}', /the request is not valid JSON from sign 12 on/],
+  ])('%s is refused in plain words', async (body, words) => {
+    const { issues } = await refusalOf('application/json', body);
+    expect(issues?.[0]?.message).toMatch(words);
+    expect(issues?.[0]?.message).not.toContain('token');
+  });
+
+  test('in letters that nobody knows is refused as such', async () => {
+    const { status, body } = await send({
+      path: '/api/builds/start',
+      type: 'application/json; charset=x-unknown',
+      body: '{}',
+    });
+    expect(status).toBe(400);
+    expect((body as Refusal).issues?.[0]?.message).toBe('the request is not plain UTF-8');
+  });
+});

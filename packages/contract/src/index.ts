@@ -10,6 +10,7 @@ export * from './fields/specIssues.ts';
 export * from './issue.ts';
 export * from './itemIssues.ts';
 export { jsonTooMuch } from './jsonBounds.ts';
+export * from './jsonFault.ts';
 export * from './messageIssues.ts';
 export * from './messages/buildMessages.ts';
 export * from './messages/catalogueMessages.ts';

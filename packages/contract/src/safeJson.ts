@@ -1,4 +1,5 @@
 import type { Issue } from './issue.ts';
+import { jsonFault } from './jsonFault.ts';
 import { boundWords, jsonBounds, jsonTooMuch } from './jsonBounds.ts';
 
 export const MOST_BYTES = 10 * 1024 * 1024;
@@ -40,11 +41,7 @@ export function parseSafeJson(text: string): ParsedJson {
   try {
     value = JSON.parse(text);
   } catch (cause) {
-    const reason = cause instanceof Error ? cause.message : String(cause);
-    return {
-      ok: false,
-      issues: [{ path: '', message: `the file is not valid JSON: ${reason.slice(0, 200)}` }],
-    };
+    return { ok: false, issues: [{ path: '', message: `the file is ${jsonFault(cause)}` }] };
   }
   const issue = structureIssue(value);
   return issue ? { ok: false, issues: [issue] } : { ok: true, value };

@@ -41,6 +41,13 @@ type Drawing = {
   select: (id: string) => void;
 };
 
+/** A flow written out is about so wide. */
+const WORDS = 52;
+
+/** Where words begin that would lie on an upright line: behind it, and behind the next that they meet. */
+const clearOf = (lines: readonly number[], from: number): number =>
+  lines.reduce((at, line) => (at - 4 < line && line < at + WORDS ? line + 6 : at), from);
+
 /** Flow each pump delivers at rail pressure, against what the engine needs. */
 function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
   const { document: build, results } = useBuild();
@@ -114,7 +121,7 @@ function PumpDrawing({ candidates, selected, inBuild, select }: Drawing) {
               strokeWidth="1.5"
             />
             <text
-              x={Math.min(x(available) + 12, W - right - 42)}
+              x={Math.min(clearOf([x(needed), x(wished)], x(available) + 12), W - right - 42)}
               y={y + 25}
               fill={x(available) + 50 > W - right && !unfit ? 'var(--paper)' : 'var(--ink)'}
             >

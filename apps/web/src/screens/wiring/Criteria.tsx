@@ -22,17 +22,21 @@ export function Criteria({ sized }: { sized: SizedWire }) {
         {sized.criteria.map((criterion) => (
           <tr key={criterion.name} className="rule">
             <td className="py-1">
-              <span
-                aria-hidden="true"
-                className={`mr-1 inline-block w-3 ${criterion.verdict === 'fails' ? 'text-signal' : 'text-moss'}`}
-              >
-                {{ passes: '✓', fails: '✕', 'cannot judge': '?' }[criterion.verdict]}
-              </span>
-              {criterion.name}
-              {criterion.within && (
-                <span className="block pl-4 text-second">{within[criterion.within]}</span>
-              )}
-              <span className="sr-only">, {criterion.verdict}</span>
+              <div className="flex">
+                <span
+                  aria-hidden="true"
+                  className={`w-4 shrink-0 ${criterion.verdict === 'fails' ? 'text-signal' : 'text-moss'}`}
+                >
+                  {{ passes: '✓', fails: '✕', 'cannot judge': '?' }[criterion.verdict]}
+                </span>
+                <div>
+                  {criterion.name}
+                  {criterion.within && (
+                    <span className="block text-second">{within[criterion.within]}</span>
+                  )}
+                  <span className="sr-only">, {criterion.verdict}</span>
+                </div>
+              </div>
             </td>
             <td className="py-1 text-right">
               {formatMeasure({ value: criterion.measured, kind: criterion.kind }, units)}
