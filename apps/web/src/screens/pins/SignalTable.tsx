@@ -60,10 +60,11 @@ export function SignalTable({ sheet }: { sheet: PinSheet }) {
             name={`Pin of ${signal.need.name}`}
             value={signal.assigned}
             choices={[
-              { value: '', label: 'none yet' },
+              // Left to the unit, it is on that one: there is no such thing as none.
+              ...(signal.usual === '' ? [{ value: '', label: 'none yet' }] : []),
               ...fit(signal).map(({ pin, signals }) => ({
                 value: pin.id,
-                label: `${pin.id}${signals.length > 0 && !signals.includes(signal.id) ? ', taken' : ''}`,
+                label: `${pin.id}${pin.id === signal.usual ? ', its own output' : ''}${signals.length > 0 && !signals.includes(signal.id) ? ', taken' : ''}`,
               })),
               ...(signal.assigned !== '' &&
               !fit(signal).some(({ pin }) => pin.id === signal.assigned)

@@ -30,6 +30,8 @@ export interface ControllerSignal {
   readonly need: SignalNeed;
   /** pin that it is on; '' while it has none */
   readonly assigned: string;
+  /** pin that it is on while nobody chose one: of a pump's relay the unit's own output for it; else '' */
+  readonly usual: string;
   readonly locked: boolean;
 }
 
@@ -46,11 +48,13 @@ function signalOf(
   device: Device,
   part: NetPart,
   pin: NetPart['pins'][number],
-  target: Extract<Connection, { to: 'controller' }>,
+  chosen: Extract<Connection, { to: 'controller' }>,
+  usual: string,
   outputOf: (cylinder: number) => number | undefined,
 ): ControllerSignal | undefined {
   if (!pin.asks) return undefined;
   const { capability, current, frequency, pairedWith } = pin.asks;
+  const target = { ...chosen, pin: chosen.pin === '' ? usual : chosen.pin };
   const id = `${part.id}~${pin.pin}`;
   const fired = firedOf(device);
   return {
@@ -72,6 +76,7 @@ function signalOf(
       output: capability === 'can' && target.pin !== '' ? `bus ${target.pin}` : undefined,
     },
     assigned: target.pin,
+    usual,
     locked: target.locked,
   };
 }
@@ -95,11 +100,8 @@ export function controllerSignals(
     return part.pins.flatMap((pin) => {
       const target = device.connections[pin.pin];
       if (target?.to !== 'controller' || target.controllerId !== controllerId) return [];
-      const ofPump = target.pin === '' && pumpRelays.has(device.id);
-      return (
-        signalOf(device, part, pin, ofPump ? { ...target, pin: ecu.pumpPin } : target, outputOf) ??
-        []
-      );
+      const usual = pumpRelays.has(device.id) ? ecu.pumpPin : '';
+      return signalOf(device, part, pin, target, usual, outputOf) ?? [];
     });
   });
   // Coils of pumps that are left on the same pin share it.
