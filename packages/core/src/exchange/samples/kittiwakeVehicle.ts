@@ -112,7 +112,7 @@ export const kittiwakeVehicle: VehicleSlices = {
         rubber: true,
       }),
     }),
-    place('inertia', 'Inertia switch', [1420, 0, 400], 'cabin'),
+    place('inertia', 'Inertia switch', [1420, -150, 500], 'cabin'),
     place('pump-ground', 'Pump ground on the frame', [1000, -330, 220], 'outside'),
     place('pump-ground-left', 'Pump ground on the frame, left', [1000, 430, 220], 'outside'),
   ],
