@@ -78,7 +78,7 @@ describe('a case that is looked at', () => {
 });
 
 describe('the run changed from the screen', () => {
-  test('takes a filter out and says what is wrong then', async () => {
+  test('takes a filter out, and it is drawn no more', async () => {
     const edited = open(lantern, '/?element=fine');
     await userEvent.click(screen.getByRole('button', { name: 'Take Fine filter out' }));
     expect(edited.commands.map(({ name }) => name)).toEqual(['remove-element']);

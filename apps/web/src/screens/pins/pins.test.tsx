@@ -4,6 +4,7 @@ import { type BuildDocument, kittiwake, lantern, sandpiper } from '@brookrain/co
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
+import { evaluationWork } from '../../evaluation/evaluationWork.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { PinsScreen } from './PinsScreen.tsx';
 
@@ -104,7 +105,12 @@ describe('a signal and its pin', () => {
     open(lantern);
     await table();
     const left = screen.getByRole('region', { name: 'Left over' });
-    expect(left.textContent).toMatch(/\d/);
-    expect(left.textContent).toContain('counts for each');
+    const counts = within(left)
+      .getAllByRole('definition')
+      .map((each) => Number(each.textContent));
+    const sheet = evaluationWork.pins(lantern, 'ecu')!;
+    expect(counts).toEqual(sheet.spare.map(({ count }) => count));
+    const free = sheet.pins.filter(({ uses }) => uses.length === 0).length;
+    expect(Math.max(...counts)).toBeLessThanOrEqual(free);
   });
 });
