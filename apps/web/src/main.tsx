@@ -5,10 +5,13 @@ import { RouterProvider } from 'react-router';
 import { Toaster } from 'sonner';
 import './app/styles.css';
 import { router } from './app/router.tsx';
+import { fetchAhead } from './build/buildQueries.ts';
 
 const queries = new QueryClient({
   defaultOptions: { queries: { staleTime: Infinity, retry: 1, refetchOnWindowFocus: false } },
 });
+
+fetchAhead(queries, location.pathname);
 
 // Screens and the builds that were open stay on the device; while developing they would be stale.
 if (import.meta.env.PROD && 'serviceWorker' in navigator) {

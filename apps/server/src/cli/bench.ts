@@ -1,10 +1,14 @@
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { serialize } from 'node:v8';
+import { deserialize, serialize } from 'node:v8';
 import {
   type BuildDocument,
   type Catalogue,
   CompiledCircuit,
+  type KeptAnswers,
   type StartAnswers,
   applyCommand,
   createEvaluator,
@@ -85,10 +89,14 @@ function median(runs: number, work: (run: number) => void): number {
 
 const self = fileURLToPath(import.meta.url);
 
-/** The first evaluation of a fresh process, ms: the median of three processes. */
-function coldEvaluation(index: number): number {
+/**
+ * The first evaluation of a fresh process, ms: the median of three processes. From nothing, or
+ * from a file of what an earlier one kept, which is read within the time.
+ */
+function coldEvaluation(index: number, keptFile?: string): number {
+  const parameters = [self, 'cold', String(index), ...(keptFile === undefined ? [] : [keptFile])];
   const times = [1, 2, 3].map(() =>
-    Number(spawnSync(process.execPath, [self, 'cold', String(index)], { encoding: 'utf8' }).stdout),
+    Number(spawnSync(process.execPath, parameters, { encoding: 'utf8' }).stdout),
   );
   return entryAt(
     times.sort((a, b) => a - b),
@@ -96,7 +104,22 @@ function coldEvaluation(index: number): number {
   );
 }
 
-function rowsOf({ document, catalogue }: BenchBuild, index: number): Row[] {
+/** The first evaluation of a fresh process in which a build is opened again, ms. */
+function openedAgain({ document, catalogue }: BenchBuild, index: number): number {
+  const folder = mkdtempSync(join(tmpdir(), 'brookrain-bench-'));
+  try {
+    const keptFile = join(folder, 'answers');
+    const evaluator = createEvaluator();
+    evaluator.evaluate(document, catalogue);
+    writeFileSync(keptFile, serialize(evaluator.keep()));
+    return coldEvaluation(index, keptFile);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+}
+
+function rowsOf(build: BenchBuild, index: number): Row[] {
+  const { document, catalogue } = build;
   const evaluator = createEvaluator();
   const checked = evaluator.check(document, catalogue);
   const circuit = firstOf(checked.design.circuits);
@@ -112,7 +135,16 @@ function rowsOf({ document, catalogue }: BenchBuild, index: number): Row[] {
   );
   const command = { name: 'set', path: ['brief', 'power'] } as const;
   return [
-    { work: 'first evaluation of a fresh process', goal: '< 200', value: coldEvaluation(index) },
+    {
+      work: 'first evaluation of a fresh process, opened before',
+      goal: '< 200',
+      value: openedAgain(build, index),
+    },
+    {
+      work: 'first evaluation of a fresh process, never opened',
+      goal: '< 200',
+      value: coldEvaluation(index),
+    },
     {
       work: 'after an edit that touches no stage',
       goal: '< 3',
@@ -228,7 +260,9 @@ export async function runBench(): Promise<void> {
 
 if (process.argv[2] === 'cold') {
   const build = entryAt(benchBuilds(), Number(process.argv[3]));
+  const keptFile = process.argv[4];
   const start = performance.now();
-  createEvaluator().evaluate(build.document, build.catalogue);
+  const kept = keptFile && (deserialize(readFileSync(keptFile)) as KeptAnswers);
+  createEvaluator(kept || undefined).evaluate(build.document, build.catalogue);
   console.log(performance.now() - start);
 }

@@ -2,8 +2,8 @@ import type { BuildReply } from '@brookrain/contract';
 import { readBuild } from '@brookrain/core';
 import { useQuery } from '@tanstack/react-query';
 import { type ReactNode, useEffect, useMemo, useState } from 'react';
-import { api } from '../api/client.ts';
-import { useEvaluation } from '../evaluation/useEvaluation.ts';
+import { expectBuild, useEvaluation } from '../evaluation/useEvaluation.ts';
+import { buildQuery, catalogueQuery } from './buildQueries.ts';
 import { BuildContext, type OpenBuild, useBuild } from './BuildContext.ts';
 import { noLadder, shownFigures } from './shownEvaluation.ts';
 import type { KeptQueue } from './editQueue.ts';
@@ -13,9 +13,10 @@ import { useEditedBuild } from './useEditedBuild.ts';
 
 /** Loads a build and the catalogue, then opens it for its children. */
 export function BuildProvider({ id, children }: { id: string; children: ReactNode }) {
-  const build = useQuery({ queryKey: ['build', id], queryFn: () => api.build(id) });
-  const catalogue = useQuery({ queryKey: ['catalogue'], queryFn: api.catalogue });
+  const build = useQuery(buildQuery(id));
+  const catalogue = useQuery(catalogueQuery);
   const [left, setLeft] = useState<{ queue: KeptQueue | undefined }>();
+  useEffect(() => expectBuild(id), [id]);
   useEffect(() => {
     let current = true;
     void takeKeptQueue(id)

@@ -80,10 +80,17 @@ import {
   placedComponents,
   shielding,
 } from '@brookrain/core';
+import { KeptAnswerShelf } from './answerShelf.ts';
 import { harnessWork } from './harnessWork.ts';
 import { beginRun, leaveRun, stepThrough } from './longRuns.ts';
+import { openedEvaluator } from './openedEvaluator.ts';
 
-const evaluator = createEvaluator();
+/** Kept by a program whose name tells what is in it; while it is worked on, nothing is kept. */
+const shelf =
+  import.meta.env.PROD && typeof indexedDB !== 'undefined'
+    ? new KeptAnswerShelf(globalThis.location.pathname)
+    : undefined;
+const opened = openedEvaluator(shelf);
 let catalogue: Catalogue = { items: [] };
 let lastDocument: BuildDocument | undefined;
 let lastBuild: string | undefined;
@@ -103,15 +110,17 @@ export interface WorkerAnswer {
   readonly told: Delta;
   /** what moved since the last evaluation of the same build */
   readonly ripple: readonly RippleEntry[];
+  /** names of the stages that were worked out */
+  readonly ran: readonly string[];
 }
 
 /** What is electric of a build; the one that was evaluated last is at hand. */
 const electricsOf = (document: BuildDocument): ElectricDesign =>
-  evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue).electrics;
+  opened.now.evaluate(shareUnchanged(lastDocument, document), catalogue).electrics;
 
 /** The evaluation of a build; the one that was evaluated last is at hand. */
 const evaluationOf = (document: BuildDocument): Evaluation =>
-  evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue);
+  opened.now.evaluate(shareUnchanged(lastDocument, document), catalogue);
 
 /** The netlist of a build as it is drawn, with the sizes of its wires. */
 function drawnOf(document: BuildDocument) {
@@ -128,9 +137,11 @@ const worker = {
   sources(): Readonly<Record<string, string>> {
     return Object.fromEntries(rules.map((rule) => [rule.id, rule.source]));
   },
+  /** Takes up what was kept of a build, before it is evaluated for the first time. */
+  open: (build: string): Promise<void> => opened.open(build),
   evaluate(build: string, document: BuildDocument): WorkerAnswer {
     const shared = shareUnchanged(lastDocument, document);
-    const evaluation = evaluator.evaluate(shared, catalogue);
+    const evaluation = opened.now.evaluate(shared, catalogue);
     const moved = lastBuild === build && lastEvaluation ? ripple(lastEvaluation, evaluation) : [];
     lastDocument = shared;
     lastBuild = build;
@@ -138,7 +149,9 @@ const worker = {
     const now = toldEvaluation(evaluation);
     const delta = deltaOf(told, now);
     told = now;
-    return { told: delta, ripple: moved };
+    const { ran } = opened.now;
+    opened.keepSoon();
+    return { told: delta, ripple: moved, ran };
   },
   /** The limit ladder of a build: asked for once its evaluation has been shown. */
   ladder(document: BuildDocument): Ladder {
@@ -165,7 +178,7 @@ const worker = {
   /** What has to be bought for the whole build. */
   shopping(document: BuildDocument): ShoppingList {
     const { shelf, offcuts } = readBuild(document);
-    const { parts } = evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue);
+    const { parts } = opened.now.evaluate(shareUnchanged(lastDocument, document), catalogue);
     return shoppingList({ ...parts, shelf, offcuts, catalogue });
   },
   /** A figure of the build evaluated last, with its working. */
@@ -187,7 +200,7 @@ const sameLine = (a: RouteOf, b: RouteOf): boolean => JSON.stringify(a) === JSON
 
 /** What separate calls start from; the evaluator knows the build that is open. */
 const checkedOf = (document: BuildDocument): Checked =>
-  evaluator.check(shareUnchanged(lastDocument, document), catalogue);
+  opened.now.check(shareUnchanged(lastDocument, document), catalogue);
 
 const longWork = {
   /** Draws what is not known exactly; undefined when it was cancelled or asked for anew. */
@@ -288,7 +301,7 @@ const longWork = {
   },
   /** What is to be cut of a hose, and from what; undefined where nothing is. */
   cutting(document: BuildDocument, hoseId: string): CuttingProblem | undefined {
-    const { parts } = evaluator.evaluate(shareUnchanged(lastDocument, document), catalogue).parts;
+    const { parts } = opened.now.evaluate(shareUnchanged(lastDocument, document), catalogue).parts;
     const need = parts.find(({ item }) => item.id === hoseId);
     return need?.item.category === 'hose'
       ? cuttingOf(need.item, need.pieces, readBuild(document).offcuts)

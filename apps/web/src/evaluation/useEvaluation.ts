@@ -114,6 +114,11 @@ export async function solveOperatingPoint(
   return (await withCatalogue(catalogue)).operatingPoint(document, circuitIndex, at);
 }
 
+/** Says which build comes: what was kept of it is read while it is fetched. */
+export function expectBuild(build: string): void {
+  if (typeof Worker !== 'undefined') void theWorker().open(build);
+}
+
 /** Leaves the run that is under way: draws, or a search. */
 export const cancelRun = (): Promise<void> => theWorker().cancelRun();
 
@@ -143,12 +148,18 @@ interface Told {
   readonly ripple: readonly RippleEntry[];
 }
 
+/** The entry of the browser’s timeline that each evaluation leaves: how long, and what ran. */
+const EVALUATED = 'brookrain-evaluated';
+
 function evaluateNext(build: string, document: BuildDocument, catalogue: Catalogue): Promise<Told> {
   const next = turn
     .catch(() => undefined)
     .then(async (): Promise<Told> => {
       const worker = await withCatalogue(catalogue);
-      const { told, ripple } = await worker.evaluate(build, document);
+      await worker.open(build);
+      const from = performance.now();
+      const { told, ripple, ran } = await worker.evaluate(build, document);
+      performance.measure(EVALUATED, { start: from, detail: { build, ran } });
       received = withDelta(received, told) as ToldEvaluation;
       return { evaluation: received, ripple };
     });

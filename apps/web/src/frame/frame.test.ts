@@ -1,9 +1,9 @@
-import { type ToldFinding, type Ladder, rungChecks } from '@brookrain/core';
+import { type BareFinding, type Ladder, rungChecks } from '@brookrain/core';
 import { describe, expect, test } from 'vitest';
 import { scaleTop, shortName } from './powerScale.ts';
 import { phaseList, phaseOf, screenList, stageList, stateInWords, stateOfPhase } from './stages.ts';
 
-const finding = (severity: ToldFinding['severity']): ToldFinding => ({
+const finding = (severity: BareFinding['severity']): BareFinding => ({
   id: 'rail.sag:main',
   severity,
   where: { stage: 'circuit', circuit: 'main', element: 'feed' },

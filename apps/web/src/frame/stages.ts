@@ -1,4 +1,4 @@
-import type { ToldFinding } from '@brookrain/core';
+import type { BareFinding } from '@brookrain/core';
 
 /** A stage of the work, or a page beside it, and its screen. */
 export interface Stage {
@@ -149,11 +149,11 @@ export const phaseOf = (screenId: string): Phase | undefined =>
   phaseList.find(({ stages, pages }) => [...stages, ...pages].some((s) => s.id === screenId));
 
 /** Findings nobody has accepted as they are. */
-export const openFindings = (findings: readonly ToldFinding[]): ToldFinding[] =>
+export const openFindings = (findings: readonly BareFinding[]): BareFinding[] =>
   findings.filter((f) => f.accepted === undefined);
 
 /** The findings that a stage answers for: margins stand for all of them. */
-export const findingsOf = (stageId: string, findings: readonly ToldFinding[]): ToldFinding[] =>
+export const findingsOf = (stageId: string, findings: readonly BareFinding[]): BareFinding[] =>
   stageId === 'margins' ? [...findings] : findings.filter((f) => f.where.stage === stageId);
 
 const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
@@ -165,7 +165,7 @@ export function countsInWords(stops: number, warnings: number): string {
 }
 
 /** State of a stage in words, worst first. */
-export function stateInWords(findings: readonly ToldFinding[]): string {
+export function stateInWords(findings: readonly BareFinding[]): string {
   const open = openFindings(findings);
   const stops = open.filter((f) => f.severity === 'stop').length;
   const warnings = open.filter((f) => f.severity === 'warn').length;
@@ -184,7 +184,7 @@ export interface StageState {
  */
 export function stateOfStage(
   { id, judgedBy, holds = '' }: Stage,
-  findings: readonly ToldFinding[],
+  findings: readonly BareFinding[],
   foundAtVehicle: number,
 ): StageState {
   if (judgedBy === 'what is found at the vehicle' && foundAtVehicle > 0)
@@ -196,7 +196,7 @@ export function stateOfStage(
 /** The worst of a phase's stages; nothing for one that has nothing to be ready for. */
 export function stateOfPhase(
   { stages }: Phase,
-  findings: readonly ToldFinding[],
+  findings: readonly BareFinding[],
   foundAtVehicle: number,
 ): StageState | undefined {
   const vehicle = stages.find((s) => s.judgedBy === 'what is found at the vehicle');
@@ -206,7 +206,7 @@ export function stateOfPhase(
   return stateOfFindings([...new Set(judged.flatMap((s) => findingsOf(s.id, findings)))]);
 }
 
-const stateOfFindings = (own: readonly ToldFinding[]): StageState => ({
+const stateOfFindings = (own: readonly BareFinding[]): StageState => ({
   words: stateInWords(own),
   bad: openFindings(own).some((f) => f.severity !== 'note'),
 });

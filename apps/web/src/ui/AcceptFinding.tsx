@@ -1,10 +1,10 @@
-import type { ToldFinding } from '@brookrain/core';
+import type { BareFinding } from '@brookrain/core';
 import { useId, useState } from 'react';
 import { useBuild } from '../build/BuildContext.ts';
 import { authorName } from './preferences.ts';
 
 /** Records why a warning is accepted as it is; worse numbers open it again. */
-export function AcceptFinding({ finding, close }: { finding: ToldFinding; close: () => void }) {
+export function AcceptFinding({ finding, close }: { finding: BareFinding; close: () => void }) {
   const { edit } = useBuild();
   const id = useId();
   const [reason, setReason] = useState('');

@@ -1,4 +1,4 @@
-import { type ToldFinding, fillSentence, formatMeasure } from '@brookrain/core';
+import { type BareFinding, fillSentence, formatMeasure } from '@brookrain/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useBuild } from '../build/BuildContext.ts';
@@ -14,7 +14,7 @@ export function FindingNote({
   finding,
   explained = false,
 }: {
-  finding: ToldFinding;
+  finding: BareFinding;
   /** with its numbers and where its limit comes from */
   explained?: boolean;
 }) {
@@ -89,7 +89,7 @@ export function FindingNote({
 }
 
 /** What was measured against what, and where the limit comes from. */
-function Explanation({ finding }: { finding: ToldFinding }) {
+function Explanation({ finding }: { finding: BareFinding }) {
   const { sources } = useBuild();
   const [units] = useUnits();
   const { measured, limit } = finding;
@@ -111,7 +111,7 @@ const sentence = (text: string): string =>
   `${text.charAt(0).toUpperCase()}${text.slice(1)}${/[.]$/.test(text) ? '' : '.'}`;
 
 /** The findings of one screen, worst first; says so when there are none. */
-export function FindingList({ where }: { where: ToldFinding['where']['stage'] }) {
+export function FindingList({ where }: { where: BareFinding['where']['stage'] }) {
   const { evaluation } = useBuild();
   const findings = evaluation.findings.filter((f) => f.where.stage === where);
   if (findings.length === 0) {

@@ -1,10 +1,9 @@
-import type { Acceptance } from '../model/index.ts';
-import type { BuildFinding } from '../model/index.ts';
+import type { Acceptance, BareFinding } from '../model/index.ts';
 
 /** Getting worse by less than this share of what was accepted does not open a finding again. */
 const TOLERANCE = 0.01;
 
-function isWorse(finding: BuildFinding, accepted: number | null): boolean {
+function isWorse(finding: BareFinding, accepted: number | null): boolean {
   const now = finding.measured?.value;
   if (now === undefined || accepted === null) return false;
   const limit = finding.limit?.value ?? accepted;
@@ -17,10 +16,10 @@ function isWorse(finding: BuildFinding, accepted: number | null): boolean {
  * Marks findings that a person accepted. An acceptance holds for a warning or note as bad as it
  * was then; a stop, or numbers worse by more than 1 %, opens the finding again.
  */
-export function withAcceptances(
-  findings: readonly BuildFinding[],
+export function withAcceptances<Finding extends BareFinding>(
+  findings: readonly Finding[],
   acceptances: readonly Acceptance[],
-): BuildFinding[] {
+): Finding[] {
   const byFinding = new Map(acceptances.map((a) => [a.findingId, a]));
   return findings.map((finding) => {
     const known = byFinding.get(finding.id);

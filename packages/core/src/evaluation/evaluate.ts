@@ -8,14 +8,21 @@ import type {
 } from '../electrics/index.ts';
 import type { Demand, DemandMap } from '../engine/index.ts';
 import type { Candidates, FluidResult } from '../fuel/index.ts';
-import { type BuildDocument, type BuildFinding, readBuild } from '../model/index.ts';
-import type { HarnessDesign, LedHarness } from '../harness/index.ts';
+import {
+  type BareFinding,
+  type BuildDocument,
+  type BuildFinding,
+  readBuild,
+} from '../model/index.ts';
+import type { HarnessChecked, HarnessDesign, LedHarness } from '../harness/index.ts';
+import { kept, valueUnder } from '../numerics/index.ts';
 import type { MadeLine, partsNeeded } from '../plumbing/index.ts';
 import type { Result } from '../results/index.ts';
 import type { LengthSource, MapOutput } from '../vehicle/index.ts';
 import { withEndsAlong } from './commands/withEndsAlong.ts';
 import type { Checked } from './checked.ts';
-import { type Runner, createRunner } from './runner/runner.ts';
+import { found } from './found.ts';
+import { type KeptAnswers, type Runner, createRunner } from './runner/runner.ts';
 import { stages } from './stages.ts';
 
 /**
@@ -48,35 +55,35 @@ export interface Evaluation {
   readonly lengthSources: Readonly<Record<string, LengthSource>>;
 }
 
-type Whole = (findings: readonly BuildFinding[]) => readonly BuildFinding[];
+type Whole = (findings: readonly BareFinding[], checked: HarnessChecked) => readonly BuildFinding[];
+
+/** How each finding is put right, by its id: the rules say it of what they looked at. */
+const curesBy = kept((checked: HarnessChecked) =>
+  Object.fromEntries(found(checked).map(({ id, cures }) => [id, cures])),
+);
 
 /**
- * Findings whose cures take the ends of hoses along that they exchange, each list made once: cures
- * are worked out on the build that was evaluated last.
+ * Findings with their cures, each list made once. A cure takes the ends of hoses along that it
+ * exchanges, on the build that was evaluated last.
  */
-function curedWhole(last: () => { document: BuildDocument; catalogue: Catalogue }): Whole {
-  const known = new WeakMap<readonly BuildFinding[], readonly BuildFinding[]>();
-  const cured = (finding: BuildFinding): BuildFinding => ({
-    ...finding,
-    cures: () =>
-      finding.cures().map((cure) => {
-        if (!cure.command) return cure;
-        const { document, catalogue } = last();
-        return { ...cure, command: withEndsAlong(document, cure.command, catalogue) };
-      }),
-  });
-  return (findings) => {
-    const whole = known.get(findings) ?? findings.map(cured);
-    known.set(findings, whole);
-    return whole;
-  };
-}
+const curedWhole = (last: () => { document: BuildDocument; catalogue: Catalogue }): Whole =>
+  kept((findings: readonly BareFinding[], checked: HarnessChecked) =>
+    findings.map((finding) => ({
+      ...finding,
+      cures: () =>
+        valueUnder(curesBy(checked), finding.id)().map((cure) => {
+          if (!cure.command) return cure;
+          const { document, catalogue } = last();
+          return { ...cure, command: withEndsAlong(document, cure.command, catalogue) };
+        }),
+    })),
+  );
 
 function evaluationOf(runner: Runner, whole: Whole): Evaluation {
   const demand = runner.get(stages.demand);
   return {
     results: runner.get(stages.results),
-    findings: whole(runner.get(stages.findings)),
+    findings: whole(runner.get(stages.findings), runner.get(stages.checked)),
     demandMap: demand.map,
     demandPeak: demand.peak,
     fluids: runner.get(stages.fluids),
@@ -100,13 +107,18 @@ export interface Evaluator {
   evaluate(document: BuildDocument, catalogue: Catalogue): Evaluation;
   /** What the ladder and other separate calls start from. */
   check(document: BuildDocument, catalogue: Catalogue): Checked;
+  /**
+   * What the last call worked out, to be stored: another evaluator of the same program that is
+   * given it works out only what has changed since.
+   */
+  keep(): KeptAnswers;
   /** Names of the stages that the last call ran. */
   readonly ran: readonly string[];
 }
 
-/** An evaluator with its own memory of the last build it saw. */
-export function createEvaluator(): Evaluator {
-  const runner = createRunner();
+/** An evaluator with its own memory of the last build it saw, or of what was kept of a session. */
+export function createEvaluator(kept?: KeptAnswers): Evaluator {
+  const runner = createRunner(kept);
   let last: { document: BuildDocument; catalogue: Catalogue } | undefined;
   const whole = curedWhole(() => {
     if (!last) throw new Error('nothing was evaluated yet');
@@ -125,6 +137,7 @@ export function createEvaluator(): Evaluator {
       begin(document, catalogue);
       return { ...runner.get(stages.checked), stored: document };
     },
+    keep: () => runner.keep(),
     get ran() {
       return runner.ran;
     },

@@ -12,6 +12,7 @@ export * from './compareFuels.ts';
 export * from './compareHarnessSchools.ts';
 export * from './compareSchools.ts';
 export * from './evaluate.ts';
+export type { KeptAnswers } from './runner/runner.ts';
 export * from './figures/documentedFigures.ts';
 export * from './formulas.ts';
 export * from './ladder.ts';

@@ -296,9 +296,8 @@ describe('stages', () => {
         'geometry',
         'length figures',
         'tanks',
-        'what is checked',
         'checks',
-        'acceptances',
+        'what is checked',
       ]);
       expect(ranAfter('placements.place-7.name', 'Place of its own')).toEqual([]);
     });

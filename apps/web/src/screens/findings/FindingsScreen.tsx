@@ -2,7 +2,7 @@ import {
   type FoundAtVehicle,
   type Reading,
   type Severity,
-  type ToldFinding,
+  type BareFinding,
   formatMeasure,
 } from '@brookrain/core';
 import { useMemo, useState } from 'react';
@@ -27,8 +27,8 @@ const kinds: readonly { kind: Kind; name: string }[] = [
   { kind: 'accepted', name: 'Accepted' },
 ];
 /** What a rule found in the design, or somebody at the vehicle. */
-type Row = ToldFinding | FoundAtVehicle;
-const isTold = (row: Row): row is ToldFinding => 'rule' in row;
+type Row = BareFinding | FoundAtVehicle;
+const isTold = (row: Row): row is BareFinding => 'rule' in row;
 const kindOf = (row: Row): Kind => (isTold(row) && row.accepted ? 'accepted' : row.severity);
 const stageOf = (row: Row): string => (isTold(row) ? row.where.stage : 'readings');
 

@@ -2,7 +2,7 @@ import {
   type Build,
   type Path,
   type ProposedHarness,
-  type ToldFinding,
+  type BareFinding,
   type Vector,
   freeKey,
   harnessFigure,
@@ -71,7 +71,7 @@ const choicesOf = ({ harness }: Build) =>
     },
   ].filter((group) => group.choices.length > 0);
 
-const segmentOf = ({ where }: ToldFinding): string | undefined =>
+const segmentOf = ({ where }: BareFinding): string | undefined =>
   where.stage === 'harness' ? where.segment : undefined;
 
 /** Where the wires run: segments and breakouts over the vehicle, and what every bundle is. */

@@ -2,7 +2,7 @@ import {
   type Build,
   type MapThingSlice,
   type Path,
-  type ToldFinding,
+  type BareFinding,
   type Vector,
   mapSlices,
   valueAt,
@@ -69,7 +69,7 @@ function choicesOf(build: Build, lines: readonly PlacedLine[]) {
 }
 
 /** What a finding of the map is about. */
-function selectionOf({ where }: ToldFinding, build: Build): Selection | undefined {
+function selectionOf({ where }: BareFinding, build: Build): Selection | undefined {
   if (where.stage !== 'map') return undefined;
   if ('line' in where) return { kind: 'line', id: where.line };
   const point = build.hardPoints.find((p) => p.id === where.thing);

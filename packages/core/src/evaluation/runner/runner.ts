@@ -10,18 +10,41 @@ interface Known {
 /** Answers of each source that are kept: the last, and those before it that an undo goes back to. */
 const MEMORY = 3;
 
+/**
+ * What sources gave in a pass, by kind and name: plain data that may be stored, and that another
+ * runner of the same program starts from. What two of them share they share when it is copied as one.
+ */
+export type KeptAnswers = ReadonlyMap<string, unknown>;
+
+const keyOf = ({ type, name }: Source<unknown>): string => `${type} ${name}`;
+
+/** What is known of a source from answers that were kept; of a stage, only with all that it read. */
+function knownFrom(answers: KeptAnswers, source: Source<unknown>): readonly Known[] {
+  const reads = source.type === 'slice' ? [] : Object.values(source.reads);
+  if (![source, ...reads].every((each) => answers.has(keyOf(each)))) return [];
+  // The build that a slice was read from is not kept: what is read anew is compared by value.
+  const inputs = source.type === 'slice' ? [undefined] : reads.map((r) => answers.get(keyOf(r)));
+  return [{ value: answers.get(keyOf(source)), inputs }];
+}
+
 /** Runs stages when what they read has changed by value; keeps old objects where nothing did. */
 export interface Runner {
   /** Starts a pass over a build; what was worked out for the last ones is reused. */
   begin(input: RunnerInput): void;
   /** The value of a source in this pass. */
   get<Value>(source: Source<Value>): Value;
+  /** What was asked for in this pass, but for what holds functions. */
+  keep(): KeptAnswers;
   /** Names of the stages that ran in this pass, in their order. */
   readonly ran: readonly string[];
 }
 
-/** A runner with a memory of the last passes. */
-export function createRunner(): Runner {
+/**
+ * A runner with a memory of the last passes. Answers that were kept serve its first pass: what
+ * would be worked out from the same values is taken from them.
+ */
+export function createRunner(kept?: KeptAnswers): Runner {
+  let before = kept;
   /** what is known of each source, the newest first */
   const known = new Map<Source<unknown>, readonly Known[]>();
   const present = new Map<Source<unknown>, unknown>();
@@ -39,16 +62,16 @@ export function createRunner(): Runner {
   };
 
   function answer(source: Source<unknown>): unknown {
-    const before = known.get(source) ?? [];
     const inputs = inputsOf(source);
-    const again = before.find((each) => inputs.every((value, i) => value === each.inputs[i]));
+    const last = known.get(source) ?? (before ? knownFrom(before, source) : []);
+    const again = last.find((each) => inputs.every((value, i) => value === each.inputs[i]));
     const fresh = again ? again.value : compute(source, inputs);
     // What follows sees an old object where the new one says the same. A slice that an undo brings
     // back is found among older ones too, and with it what its stages made of it.
-    const older = source.type === 'slice' ? before : before.slice(0, 1);
+    const older = source.type === 'slice' ? last : last.slice(0, 1);
     const alike = again ?? older.find(({ value }) => sameValue(value, fresh));
     const value = alike ? alike.value : fresh;
-    const others = before.filter((each) => each !== alike).slice(0, MEMORY - 1);
+    const others = last.filter((each) => each !== alike).slice(0, MEMORY - 1);
     known.set(source, [{ value, inputs }, ...others]);
     return value;
   }
@@ -60,11 +83,18 @@ export function createRunner(): Runner {
 
   return {
     begin(next) {
+      if (input) before = undefined;
       input = next;
       present.clear();
       ran = [];
     },
     get,
+    keep: () =>
+      new Map(
+        [...present]
+          .filter(([source]) => source.type === 'slice' || !source.holdsFunctions)
+          .map(([source, value]) => [keyOf(source), value]),
+      ),
     get ran() {
       return ran;
     },

@@ -28,6 +28,8 @@ export interface Stage<Value> {
   readonly name: string;
   readonly reads: Sources;
   readonly run: (inputs: never) => Value;
+  /** what it gives answers when it is asked: functions, which are not kept between sessions */
+  readonly holdsFunctions?: true;
 }
 
 /** Declares a part of the build that stages read. */
@@ -42,4 +44,5 @@ export const stage = <Reads extends Sources, Value>(parts: {
   readonly name: string;
   readonly reads: Reads;
   readonly run: (inputs: ValuesOf<Reads>) => Value;
+  readonly holdsFunctions?: true;
 }): Stage<Value> => ({ type: 'stage', ...parts });

@@ -1,10 +1,12 @@
 import { lookUp } from '../../catalogue/index.ts';
-import { type Severity, resultIndex } from '../../results/index.ts';
+import type { BareFinding } from '../../model/index.ts';
+import { kept } from '../../numerics/index.ts';
+import { resultIndex } from '../../results/index.ts';
 import { type JudgedDesign, candidatesOf } from '../../fuel/index.ts';
 import type { HarnessChecked } from '../../harness/index.ts';
 import { withAcceptances } from '../acceptance.ts';
-import { rules } from '../rules.ts';
-import { stage } from '../runner/source.ts';
+import { found } from '../found.ts';
+import { type ValuesOf, stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { surroundings, fuels, demand } from './engineStages.ts';
 import { map } from './vehicleStages.ts';
@@ -69,86 +71,90 @@ export const choosing = stage({
   }),
 });
 
+const candidatesAsked = kept(candidatesOf);
+
 /** Every part judged in its place; worked out when it is asked for. */
 export const candidates = stage({
   name: 'candidates',
   reads: { choosing, ecu },
-  run: (read) => candidatesOf(read.choosing, read.ecu),
+  run: (read) => candidatesAsked(read.choosing, read.ecu),
+  holdsFunctions: true,
+});
+
+const checkedSources = {
+  judged,
+  catalogue: slices.catalogue,
+  fluids,
+  feeds,
+  electrics,
+  budget,
+  panel,
+  switching,
+  switchingRows: slices.switching,
+  sneaks,
+  electric: slices.electric,
+  power: slices.power,
+  choosing,
+  ecu,
+  results,
+  map,
+  tanks,
+  made,
+  vehicle: slices.vehicle,
+  routes: slices.routes,
+  led,
+  harness,
+  decidedHarness: slices.harness,
+  placements: slices.places,
+};
+
+const whatIsChecked = (read: ValuesOf<typeof checkedSources>): HarnessChecked => ({
+  led: read.led,
+  harness: read.harness,
+  decidedHarness: read.decidedHarness,
+  placements: read.placements,
+  made: read.made,
+  map: read.map,
+  vehicle: read.vehicle,
+  routes: read.routes,
+  lineNames: Object.fromEntries(
+    [
+      ...read.judged.document.fuelCircuits.flatMap(({ elements }) => elements),
+      ...read.vehicle.otherLines,
+    ].map((line) => [line.id, line.name]),
+  ),
+  document: read.judged.document,
+  catalogue: read.catalogue,
+  design: read.judged,
+  fluids: read.fluids,
+  feeds: read.feeds,
+  electrics: read.electrics,
+  supply: read.budget,
+  panel: read.panel,
+  switching: read.switching,
+  switchingRows: read.switchingRows,
+  sneaks: read.sneaks,
+  wired: { ...read.electric, power: read.power },
+  candidates: candidatesAsked(read.choosing, read.ecu),
+  tanks: read.tanks,
+  ecu: read.ecu,
+  results: resultIndex(read.results),
 });
 
 /** Everything the checks look at. */
 export const checked = stage({
   name: 'what is checked',
-  reads: {
-    judged,
-    catalogue: slices.catalogue,
-    fluids,
-    feeds,
-    electrics,
-    budget,
-    panel,
-    switching,
-    switchingRows: slices.switching,
-    sneaks,
-    electric: slices.electric,
-    power: slices.power,
-    candidates,
-    ecu,
-    results,
-    map,
-    tanks,
-    made,
-    vehicle: slices.vehicle,
-    routes: slices.routes,
-    led,
-    harness,
-    decidedHarness: slices.harness,
-    placements: slices.places,
-  },
-  run: (read): HarnessChecked => ({
-    led: read.led,
-    harness: read.harness,
-    decidedHarness: read.decidedHarness,
-    placements: read.placements,
-    made: read.made,
-    map: read.map,
-    vehicle: read.vehicle,
-    routes: read.routes,
-    lineNames: Object.fromEntries(
-      [
-        ...read.judged.document.fuelCircuits.flatMap(({ elements }) => elements),
-        ...read.vehicle.otherLines,
-      ].map((line) => [line.id, line.name]),
-    ),
-    document: read.judged.document,
-    catalogue: read.catalogue,
-    design: read.judged,
-    fluids: read.fluids,
-    feeds: read.feeds,
-    electrics: read.electrics,
-    supply: read.budget,
-    panel: read.panel,
-    switching: read.switching,
-    switchingRows: read.switchingRows,
-    sneaks: read.sneaks,
-    wired: { ...read.electric, power: read.power },
-    candidates: read.candidates,
-    tanks: read.tanks,
-    ecu: read.ecu,
-    results: resultIndex(read.results),
-  }),
+  reads: checkedSources,
+  run: whatIsChecked,
+  holdsFunctions: true,
 });
 
-const severityOrder: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
-
-/** What is wrong or tight, worst first. */
+/** What is wrong or tight, worst first, without the cures. */
 export const checks = stage({
   name: 'checks',
-  reads: { checked },
-  run: (read) =>
-    rules
-      .flatMap((rule) => rule.check(read.checked))
-      .sort((a, b) => severityOrder[a.severity] - severityOrder[b.severity]),
+  reads: checkedSources,
+  run: (read): BareFinding[] =>
+    found(whatIsChecked(read)).map(({ cures: _, ...finding }) => finding),
 });
 
 /** Findings with what a person accepted. */

@@ -15,7 +15,7 @@ import type {
   SolvedCase,
 } from '../../fuel/index.ts';
 import { type ToldHarness, toldHarness } from './toldHarness.ts';
-import type { BuildFinding, FuelCircuit, Fuel, InjectorRow } from '../../model/index.ts';
+import type { BareFinding, FuelCircuit, Fuel, InjectorRow } from '../../model/index.ts';
 import type { FigureRef, Result } from '../../results/index.ts';
 import type { Evaluation } from '../evaluate.ts';
 
@@ -45,9 +45,6 @@ export interface ToldFluid {
     readonly rows: readonly { readonly row: InjectorRow }[];
   };
 }
-
-/** A finding without its cures; those are asked for where it is read. */
-export type ToldFinding = Omit<BuildFinding, 'cures'>;
 
 /** A pump feed without the workings of its figures. */
 export type ToldFeed = Omit<SizedPumpFeed, 'results'>;
@@ -133,7 +130,7 @@ export interface ToldEvaluation extends Pick<
   Evaluation,
   'demandMap' | 'demandPeak' | 'lengthSources'
 > {
-  readonly findings: readonly ToldFinding[];
+  readonly findings: readonly BareFinding[];
   readonly figures: Readonly<Record<string, ToldFigure>>;
   readonly fluids: readonly ToldFluid[];
   readonly feeds: readonly ToldFeed[];
