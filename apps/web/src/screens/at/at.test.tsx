@@ -7,7 +7,7 @@ import { type ReactNode, useMemo, useState } from 'react';
 import { afterEach, describe, expect, test } from 'vitest';
 import { RecordContext } from '../../record/RecordContext.tsx';
 import type { OpenRecord, Said } from '../../record/useRecord.ts';
-import { choose } from '../../tests/choose.ts';
+import { choose } from '../../tests/fields.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { AtHome } from './AtHome.tsx';
 import { BuzzPage } from './BuzzPage.tsx';

@@ -4,7 +4,7 @@ import { type BuildDocument, kittiwake, lantern } from '@brookrain/core';
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
-import { choose } from '../../tests/choose.ts';
+import { choose } from '../../tests/fields.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { PinsScreen } from '../pins/PinsScreen.tsx';
 import { WiresScreen } from '../wires/WiresScreen.tsx';

@@ -5,7 +5,7 @@ import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test } from 'vitest';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
-import { choose } from '../../tests/choose.ts';
+import { choose } from '../../tests/fields.ts';
 import { DevicesScreen } from '../devices/DevicesScreen.tsx';
 import { PlacesScreen } from '../places/PlacesScreen.tsx';
 import { AddLaterScreen } from './AddLaterScreen.tsx';

@@ -3,7 +3,7 @@ import '../../tests/radixInJsdom.ts';
 import { lantern, sandpiper, withValueAt } from '@brookrain/core';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { afterEach, describe, expect, test } from 'vitest';
-import { choose } from '../../tests/choose.ts';
+import { choose } from '../../tests/fields.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { FormboardScreen } from './FormboardScreen.tsx';
 

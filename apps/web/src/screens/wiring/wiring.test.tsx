@@ -5,7 +5,7 @@ import { type BuildDocument, applyCommand, toldEvaluation } from '@brookrain/cor
 import { cleanup, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, test, vi } from 'vitest';
-import { choose } from '../../tests/choose.ts';
+import { choose } from '../../tests/fields.ts';
 import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { WiringScreen } from './WiringScreen.tsx';
 import { H, feedMarks, feedWidth } from './feedSheet.ts';
