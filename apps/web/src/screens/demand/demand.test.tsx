@@ -40,10 +40,9 @@ describe('two schools', () => {
     const [power, air] = [numberShown(byPower), numberShown(byAir)];
     await type('Design factor', '120 %');
     await waitFor(() =>
-      expect(numberShown('demand.design.massFlow') / numberShown('demand.peak.massFlow')).toBeCloseTo(
-        1.2,
-        2,
-      ),
+      expect(
+        numberShown('demand.design.massFlow') / numberShown('demand.peak.massFlow'),
+      ).toBeCloseTo(1.2, 2),
     );
     expect([numberShown(byPower), numberShown(byAir)]).toEqual([power, air]);
   });

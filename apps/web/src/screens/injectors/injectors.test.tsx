@@ -102,9 +102,7 @@ describe('how a row fires', () => {
     await waitFor(() => expect(screen.getByText('limit 90 %')).toBeTruthy());
     await type('Duty limit', '77 %');
     expect(edited.document.limits.injectorDuty.value).toBeCloseTo(0.77, 12);
-    await waitFor(() =>
-      expect(screen.getByLabelText('Duty school').textContent).toContain('77 %'),
-    );
+    await waitFor(() => expect(screen.getByLabelText('Duty school').textContent).toContain('77 %'));
     expect(await offered('Duty school')).toEqual(['80 %', '85 %', '90 %', '77 %']);
   });
 

@@ -10,13 +10,13 @@ import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { TankScreen } from './TankScreen.tsx';
 
 afterEach(cleanup);
-const open = (build: BuildDocument, address = '/') =>
-  renderInBuild(build, <TankScreen />, address);
+const open = (build: BuildDocument, address = '/') => renderInBuild(build, <TankScreen />, address);
 const tankOf = (build: BuildDocument) =>
   readBuild(build).tanks.find(({ circuitId }) => circuitId === 'main')!;
 const drive = (how: string) => userEvent.click(screen.getByRole('radio', { name: how }));
 const drawing = () => screen.getByRole('img', { name: /^Tank with a quarter of its fuel/ });
-const pickupIsDry = (): boolean => /: the pickup is dry$/.test(drawing().getAttribute('aria-label')!);
+const pickupIsDry = (): boolean =>
+  /: the pickup is dry$/.test(drawing().getAttribute('aria-label')!);
 
 describe('a tank that is driven', () => {
   const ways = [
@@ -133,8 +133,8 @@ describe('the box of a tank', () => {
 
 test('each circuit has its own tank', async () => {
   open(kittiwake);
-  const names = readBuild(kittiwake).fuelCircuits.map(({ elements }) =>
-    elements.find(({ kind }) => kind === 'tank')!.name,
+  const names = readBuild(kittiwake).fuelCircuits.map(
+    ({ elements }) => elements.find(({ kind }) => kind === 'tank')!.name,
   );
   expect(screen.getByRole('heading', { level: 2, name: names[0]! })).toBeTruthy();
   const [, second] = readBuild(kittiwake).fuelCircuits;

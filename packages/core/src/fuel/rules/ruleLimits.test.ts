@@ -1,44 +1,8 @@
-import { describe, expect, test } from 'vitest';
-import { createEvaluator } from '../../evaluation/index.ts';
-import { lantern, sampleCatalogue } from '../../exchange/index.ts';
-import { type BuildDocument, type BuildFinding, withValueAt } from '../../model/index.ts';
+import { describe, test } from 'vitest';
+import { lantern } from '../../exchange/index.ts';
+import { type BuildDocument, withValueAt } from '../../model/index.ts';
 import { laidOutAs } from '../../tests/trippedSystems.ts';
-
-/** What a check says of a build: nothing, or how bad it is. */
-type Verdict = BuildFinding['severity'] | 'nothing';
-
-/** Where a check changes its mind while one value of a build is turned. */
-interface Turn {
-  readonly finding: string;
-  readonly build: (value: number) => BuildDocument;
-  /** a value at which it says the first, and one at which it says the second */
-  readonly between: readonly [number, number];
-  readonly says: readonly [Verdict, Verdict];
-  /** what the second one has measured where it begins */
-  readonly at: number;
-}
-
-const evaluator = createEvaluator();
-const findingIn = (document: BuildDocument, id: string): BuildFinding | undefined =>
-  evaluator.evaluate(document, sampleCatalogue).findings.find((f) => f.id === id);
-
-/** So often what is between is halved: to 4e-6 of it. */
-const HALVINGS = 18;
-
-/** The last value with the first verdict and the first with the second, by bisection. */
-function turningPoint({ build, finding, between, says }: Turn): readonly [number, number] {
-  let [before, after] = between;
-  const verdict = (value: number): Verdict =>
-    findingIn(build(value), finding)?.severity ?? 'nothing';
-  expect([verdict(before), verdict(after)]).toEqual(says);
-  for (let k = 0; k < HALVINGS; k++) {
-    const middle = (before + after) / 2;
-    if (verdict(middle) === says[0]) before = middle;
-    else after = middle;
-  }
-  expect(verdict(after)).toBe(says[1]);
-  return [before, after];
-}
+import { type Turn, expectTurn } from '../../tests/turningPoint.ts';
 
 type Change = readonly [path: string, value: unknown];
 const changed = (document: BuildDocument, ...changes: readonly Change[]): BuildDocument =>
@@ -212,11 +176,5 @@ const turns: Record<string, Turn> = {
 };
 
 describe('a check changes its mind where its limit is:', () => {
-  test.each(Object.entries(turns))('%s', (_words, turn) => {
-    const [before, after] = turningPoint(turn);
-    expect(Math.abs(before / after - 1)).toBeLessThan(1e-4);
-    const found = findingIn(turn.build(after), turn.finding)!;
-    const size = Math.max(Math.abs(turn.at), Math.abs(found.limit!.value), 1e-3);
-    expect(Math.abs(found.measured!.value - turn.at) / size).toBeLessThan(1e-4);
-  });
+  test.each(Object.entries(turns))('%s', (_words, turn) => expectTurn(turn));
 });
