@@ -113,7 +113,7 @@ export const vapourPressureOfMethanol = defineFormula({
 
 export const standardAtmosphere = defineFormula({
   name: 'ambient pressure at altitude',
-  notation: 'p = 101.325 kPa · (1 − 0.0065 h / 288.15)^5.2559',
+  notation: 'p = 101.325 kPa · (1 − 0.0065 h / 288.15)^5.25588',
   kind: 'pressure',
   inputKinds: { altitude: 'length' },
   source: 'ISO 2533',
