@@ -14,6 +14,7 @@ import {
 } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { worstBy } from '../../build/worstBy.ts';
 import { walkKeys } from '../../ui/walkKeys.ts';
 import { useUnits } from '../../ui/preferences.ts';
 import { ElementMark } from './ElementMark.tsx';
@@ -121,10 +122,9 @@ export function CircuitDrawing({ circuit, fluid, solution, selected, select }: P
   const pressure = (value: number): string => formatMeasure({ value, kind: 'pressure' }, units);
   const flow = (massFlow: number): string =>
     formatMeasure({ value: massFlow / density, kind: 'volumeFlow' }, units);
-  const troubled = new Map(
-    evaluation.findings
-      .filter((f) => circuitOf(f.where) === circuit.id && f.severity !== 'note' && !f.accepted)
-      .map((f) => [elementOf(f.where), f.severity]),
+  const troubled = worstBy(
+    evaluation.findings.filter(({ severity }) => severity !== 'note'),
+    (where) => (circuitOf(where) === circuit.id ? elementOf(where) : undefined),
   );
   const rows = new Map<number, number>();
   for (const { lane } of layout.steps) rows.set(lane, (rows.get(lane) ?? 0) + 1);

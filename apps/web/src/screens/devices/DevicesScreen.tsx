@@ -2,6 +2,7 @@ import { type Device, type DeviceState, type Severity, deviceStates } from '@bro
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { worstBy } from '../../build/worstBy.ts';
 import { light, useLit } from '../../build/lit.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
@@ -31,10 +32,8 @@ export function DevicesScreen() {
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'devices');
   const trouble = useMemo(
     () =>
-      new Map(
-        evaluation.findings.flatMap(({ where, severity }) =>
-          where.stage === 'devices' && 'device' in where ? [[where.device, severity] as const] : [],
-        ),
+      worstBy(evaluation.findings, (where) =>
+        where.stage === 'devices' && 'device' in where ? where.device : undefined,
       ),
     [evaluation.findings],
   );

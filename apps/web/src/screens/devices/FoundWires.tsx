@@ -1,6 +1,7 @@
 import { type VehicleSignal, formatMeasure, keyPositions, quantity } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { worstBy } from '../../build/worstBy.ts';
 import { FieldOf } from '../../ui/FieldOf.tsx';
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
@@ -32,10 +33,8 @@ export function FoundWires() {
   const { document: build, stored, evaluation, edit } = useBuild();
   const [units] = useUnits();
   const [open, setOpen] = useState<string>();
-  const trouble = new Map(
-    evaluation.findings.flatMap(({ where, severity }) =>
-      'signal' in where && where.stage === 'devices' ? [[where.signal, severity] as const] : [],
-    ),
+  const trouble = worstBy(evaluation.findings, (where) =>
+    'signal' in where && where.stage === 'devices' ? where.signal : undefined,
   );
   const add = (): void => {
     let n = build.vehicleSignals.length + 1;

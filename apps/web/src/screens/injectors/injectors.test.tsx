@@ -176,7 +176,7 @@ describe('a measured set', () => {
   test('banks are as even as they can be: 640 with 660 against 650 with 650', async () => {
     await open(lantern);
     enter('640; 650; 660; 650');
-    const banks = within(set()).getByText('One bank, other bank').nextSibling!.textContent;
+    const banks = within(set()).getByText('One bank, other bank').nextSibling!.textContent!;
     const sides = banks.split(' | ').map((side) => side.split(', ').map(Number));
     const flowsOf = [640, 650, 660, 650];
     const sums = sides.map((side) => side.reduce((sum, n) => sum + flowsOf[n - 1]!, 0));

@@ -67,7 +67,7 @@ describe('what is in a tank and on it', () => {
     const edited = open(lantern);
     const before = numberShown('tank.swirlLasts');
     await type('Swirl pot or baffled volume', '2 L');
-    expect(tankOf(edited.document).swirl.value).toBeCloseTo(0.002, 12);
+    expect(tankOf(edited.document).swirl!.value).toBeCloseTo(0.002, 12);
     await waitFor(() => expect(numberShown('tank.swirlLasts') / before).toBeCloseTo(2, 2));
   });
 

@@ -11,6 +11,7 @@ import {
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useBuild } from '../../build/BuildContext.ts';
+import { worstBy } from '../../build/worstBy.ts';
 import { light, useLit } from '../../build/lit.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
@@ -99,7 +100,7 @@ function WireInspector({ wire, sheet }: { wire: ToldWire; sheet: WireSheet | und
 
 /** Every wire of the vehicle: sized, protected, judged; by what it belongs to. */
 export function WiresScreen() {
-  const { document: build, evaluation } = useBuild();
+  const { evaluation } = useBuild();
   const [units] = useUnits();
   const [query, setQuery] = useSearchParams();
   const lit = useLit();
@@ -119,12 +120,7 @@ export function WiresScreen() {
     [told, wireFigures],
   );
   const trouble = useMemo(
-    () =>
-      new Map(
-        evaluation.findings.flatMap(({ where, severity }) =>
-          'wire' in where ? [[where.wire, severity] as const] : [],
-        ),
-      ),
+    () => worstBy(evaluation.findings, (where) => ('wire' in where ? where.wire : undefined)),
     [evaluation.findings],
   );
   const set = (key: string, value: string): void => {
@@ -242,12 +238,7 @@ export function WiresScreen() {
     ];
   }, [units, trouble]);
   const ends = [...new Set(wires.flatMap((wire) => wire.ends))];
-  const nameOf = (id: string): string =>
-    build.devices.find((each) => each.id === id)?.name ??
-    build.controllers.find((each) => each.id === id)?.name ??
-    build.grounds.find((each) => each.id === id)?.name ??
-    build.vehicleSignals.find((each) => each.id === id)?.name ??
-    id;
+  const nameOf = (id: string): string => evaluation.partNames[id] ?? id;
   const total = rows.reduce((sum, { length }) => sum + length, 0);
   return (
     <Screen

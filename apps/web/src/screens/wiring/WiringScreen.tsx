@@ -15,6 +15,7 @@ import {
 } from '@brookrain/core';
 import { useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
+import { worstBy } from '../../build/worstBy.ts';
 import { Cautions } from '../../ui/Cautions.tsx';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import { FigureRows } from '../../ui/FigureRows.tsx';
@@ -91,9 +92,7 @@ export function WiringScreen() {
     wires.find((w) => w.wire.id === picked) ?? feed.pumpGroup.wires[1] ?? firstOf(wires);
   const group = groups.find((g) => g.wires.includes(selected))!;
   const findings = evaluation.findings.filter((f) => f.where.stage === 'wiring');
-  const troubled = new Map(
-    findings.flatMap((f) => ('wire' in f.where ? [[f.where.wire, f.severity] as const] : [])),
-  );
+  const troubled = worstBy(findings, (where) => ('wire' in where ? where.wire : undefined));
   const pumpName = (elementId: string): string =>
     build.fuelCircuits.flatMap(pumpsOf).find((p) => p.id === elementId)?.name ?? elementId;
   /** Looks at a wire closely, in the feed that it belongs to. */

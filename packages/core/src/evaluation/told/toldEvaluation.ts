@@ -137,6 +137,8 @@ export interface ToldEvaluation extends Pick<
   /** every wire of the vehicle */
   readonly wires: readonly ToldWire[];
   readonly wireFigures: ToldWireFigures;
+  /** names of the parts that wires end at, by id: devices, units, splices, what is shared */
+  readonly partNames: Readonly<Record<string, string>>;
   readonly buses: readonly BusChain[];
   readonly lines: readonly ToldLine[];
   readonly components: readonly ToldComponent[];
@@ -202,6 +204,9 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
     feeds: evaluation.feeds.map(({ results: _, ...feed }) => feed),
     wires: toldWires(evaluation.electrics),
     wireFigures: toldWireFigures(evaluation.electrics),
+    partNames: Object.fromEntries(
+      evaluation.electrics.netlist.parts.map(({ id, name }) => [id, name]),
+    ),
     buses: evaluation.electrics.buses,
     made: evaluation.made.map(toldMade),
     nextTape: evaluation.map.nextTape,
