@@ -115,7 +115,10 @@ export function RevisionInspector({ revision }: { revision: RevisionReply }) {
           {moved.state === 'done' && (
             <ul aria-label="Moved downstream">
               {moved.entries.slice(0, MOST).map((entry) => (
-                <Moved key={entry.type === 'figure' ? entry.key : entry.id} entry={entry} />
+                <Moved
+                  key={`${entry.type} ${entry.type === 'figure' ? entry.key : entry.id}`}
+                  entry={entry}
+                />
               ))}
               {moved.entries.length === 0 && (
                 <li className="text-[13px] text-second">Nothing of note.</li>

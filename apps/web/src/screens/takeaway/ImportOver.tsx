@@ -1,9 +1,10 @@
 import type { ImportPreview } from '@brookrain/contract';
-import { pathText, placeInWords } from '@brookrain/core';
+import { fieldInWords, pathText, placeInWords } from '@brookrain/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { ApiError, api } from '../../api/client.ts';
 import { useBuild } from '../../build/BuildContext.ts';
+import { useUnits } from '../../ui/preferences.ts';
 
 interface Waiting {
   readonly text: string;
@@ -11,18 +12,10 @@ interface Waiting {
   readonly preview: ImportPreview;
 }
 
-const short = (value: unknown): string => {
-  if (typeof value === 'object' && value !== null && 'value' in value && 'unit' in value) {
-    const { value: number, unit } = value as { value: number; unit: string };
-    return `${Number(number.toPrecision(6))} SI, typed in ${unit === '' ? 'plain numbers' : unit}`;
-  }
-  const text = JSON.stringify(value) ?? 'nothing';
-  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
-};
-
 /** Brings a file in over this build: first what would change, then one edit that can be undone. */
 export function ImportOver() {
   const { id, revision, stored: build, adopt } = useBuild();
+  const [{ numbers }] = useUnits();
   const queries = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
   const [waiting, setWaiting] = useState<Waiting>();
@@ -106,8 +99,12 @@ export function ImportOver() {
               {waiting.preview.changes.slice(0, 40).map((change) => (
                 <tr key={pathText(change.path)}>
                   <td>{placeInWords(build, change.path) || pathText(change.path)}</td>
-                  <td className="text-second">{short(change.before)}</td>
-                  <td>{short(change.after)}</td>
+                  <td className="max-w-[260px] whitespace-normal! break-words text-second">
+                    {fieldInWords(build, change.path, change.before, numbers)}
+                  </td>
+                  <td className="max-w-[260px] whitespace-normal! break-words">
+                    {fieldInWords(build, change.path, change.after, numbers)}
+                  </td>
                 </tr>
               ))}
             </tbody>
