@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useBuild } from '../build/BuildContext.ts';
 import { SeverityMark } from '../ui/SeverityMark.tsx';
 import { useUnits } from '../ui/preferences.ts';
+import { rippleKey } from '../ui/rippleKey.ts';
 
 const severityWords = { stop: 'stop', warn: 'warning', note: 'note' } as const;
 
@@ -46,7 +47,7 @@ export function RippleBar() {
       {open && (
         <ul className="max-h-[50vh] overflow-y-auto bg-panel px-4 py-2 text-ink">
           {ripple.map((entry) => (
-            <li key={entry.type === 'figure' ? entry.key : entry.id} className="rule py-1">
+            <li key={rippleKey(entry)} className="rule py-1">
               <Entry entry={entry} />
             </li>
           ))}
@@ -59,7 +60,7 @@ export function RippleBar() {
         <span className="shrink-0 font-medium">Moved</span>
         <span className="flex min-w-0 flex-1 gap-5 overflow-hidden">
           {ripple.slice(0, 3).map((entry) => (
-            <Entry key={entry.type === 'figure' ? entry.key : entry.id} entry={entry} />
+            <Entry key={rippleKey(entry)} entry={entry} />
           ))}
         </span>
         <button

@@ -8,6 +8,7 @@ import { api } from '../../api/client.ts';
 import { useBuild } from '../../build/BuildContext.ts';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
 import { authorName, useUnits } from '../../ui/preferences.ts';
+import { rippleKey } from '../../ui/rippleKey.ts';
 import { shownTime } from '../../ui/shownTime.ts';
 import { InputDifferences } from '../compare/InputDifferences.tsx';
 import { useDifferences } from '../compare/useDifferences.ts';
@@ -115,10 +116,7 @@ export function RevisionInspector({ revision }: { revision: RevisionReply }) {
           {moved.state === 'done' && (
             <ul aria-label="Moved downstream">
               {moved.entries.slice(0, MOST).map((entry) => (
-                <Moved
-                  key={`${entry.type} ${entry.type === 'figure' ? entry.key : entry.id}`}
-                  entry={entry}
-                />
+                <Moved key={rippleKey(entry)} entry={entry} />
               ))}
               {moved.entries.length === 0 && (
                 <li className="text-[13px] text-second">Nothing of note.</li>
