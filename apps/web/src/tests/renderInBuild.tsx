@@ -16,7 +16,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { configure, render } from '@testing-library/react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { MemoryRouter } from 'react-router';
-import { BuildContext, type EditOutcome } from '../build/BuildContext.ts';
+import { BuildContext, type EditOutcome, type OpenBuild } from '../build/BuildContext.ts';
 import { noLadder, shownFigures } from '../build/shownEvaluation.ts';
 import { beforeAsked } from './inlineWorker.ts';
 import { evaluationWork } from '../evaluation/evaluationWork.ts';
@@ -40,7 +40,15 @@ export interface Edited {
 }
 
 /** A build open in memory: edits are checked as the page checks them, and evaluated at once. */
-function InBuild({ edited, children }: { edited: Edited; children: ReactNode }) {
+function InBuild({
+  edited,
+  more,
+  children,
+}: {
+  edited: Edited;
+  more: Partial<OpenBuild>;
+  children: ReactNode;
+}) {
   const [document, setDocument] = useState(edited.document);
   const evaluation = useMemo(() => {
     // What the hooks ask of the worker is about the build that it evaluated last.
@@ -91,6 +99,7 @@ function InBuild({ edited, children }: { edited: Edited; children: ReactNode }) 
         reapply: nothing,
         dropConflict: nothing,
         dismissRipple: nothing,
+        ...more,
       }}
     >
       {children}
@@ -98,15 +107,25 @@ function InBuild({ edited, children }: { edited: Edited; children: ReactNode }) 
   );
 }
 
-/** Renders something that stands in an open build; gives what is done to it. */
-export function renderInBuild(document: BuildDocument, children: ReactNode, address = '/'): Edited {
+/**
+ * Renders something that stands in an open build; gives what is done to it. What else is known of
+ * the build, others' edits for instance, is `more`.
+ */
+export function renderInBuild(
+  document: BuildDocument,
+  children: ReactNode,
+  address = '/',
+  more: Partial<OpenBuild> = {},
+): Edited {
   const edited: Edited = { commands: [], document };
   render(
     <QueryClientProvider
       client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}
     >
       <MemoryRouter initialEntries={[address]}>
-        <InBuild edited={edited}>{children}</InBuild>
+        <InBuild edited={edited} more={more}>
+          {children}
+        </InBuild>
       </MemoryRouter>
     </QueryClientProvider>,
   );

@@ -1,27 +1,16 @@
-import {
-  itemIssues,
-  readDataTable,
-  readGrid,
-  readRows,
-  rowCell,
-  rowHeader,
-} from '@brookrain/contract';
+import { readDataTable } from '@brookrain/contract';
 import {
   type CatalogueCategory,
   type CatalogueItem,
   type ItemField,
-  type NumberFormat,
   allItemFields,
   categoryNames,
-  firstOf,
   itemRowsOf,
   itemTableOf,
-  tableFields,
-  tableRowsOf,
 } from '@brookrain/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useDeferredValue, useId, useMemo } from 'react';
-import { Controller, type FieldErrors, useForm } from 'react-hook-form';
+import { useDeferredValue, useId, useMemo, useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
 import { Link, useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { ApiError, api } from '../../api/client.ts';
@@ -30,17 +19,10 @@ import { focusNextScreen } from '../../frame/jumpFocus.ts';
 import { authorName, useUnits } from '../../ui/preferences.ts';
 import { ProblemGrid } from './ProblemGrid.tsx';
 import { TableCurves } from './TableCurves.tsx';
-import { EMPTY, textValue, typedField } from './fieldText.ts';
-import { tableText } from './tableText.ts';
+import { EMPTY } from './fieldText.ts';
+import { type ItemTexts, assembled, errorsOf, rowsIn, textsOf } from './itemTexts.ts';
 import { categoryOf, useCatalogue } from './useCatalogue.ts';
 import { Select } from '../../ui/Select.tsx';
-
-/** What a form starts from when there is no item yet. */
-function emptyText(field: ItemField): string {
-  if (field.type === 'yes-no') return 'no';
-  if (field.type === 'choice' && !field.optional) return firstOf(field.choices);
-  return '';
-}
 
 function FieldInput({
   field,
@@ -100,89 +82,6 @@ function FieldInput({
   );
 }
 
-/** The form as it is typed. */
-interface ItemTexts {
-  readonly id: string;
-  /** what was typed, by field of the item */
-  readonly fields: Record<string, string>;
-  /** the data-sheet table */
-  readonly sheet: string;
-}
-
-/** What is wrong, where the form shows it. */
-function errorsOf({ id, table, form, ...fields }: Record<string, string>): FieldErrors<ItemTexts> {
-  const error = (message: string) => ({ type: 'check', message });
-  return {
-    ...(id === undefined ? {} : { id: error(id) }),
-    ...(table === undefined ? {} : { sheet: error(table) }),
-    ...(form === undefined ? {} : { root: { form: error(form) } }),
-    fields: Object.fromEntries(
-      Object.entries(fields).map(([key, message]) => [key, error(message)]),
-    ),
-  };
-}
-
-/** A list of pins as tabbed text, for the form; the header alone without any. */
-function rowsText(category: CatalogueCategory, item: CatalogueItem | undefined): string {
-  const list = itemRowsOf(category);
-  if (!list) return '';
-  const things = item
-    ? (item as unknown as Record<string, readonly Record<string, unknown>[]>)[list.key]
-    : [];
-  return [
-    list.fields.map((field) => rowHeader(field)),
-    ...(things ?? []).map((thing) => list.fields.map((field) => rowCell(field, thing))),
-  ]
-    .map((cells) => cells.join('\t'))
-    .join('\n');
-}
-
-/** The list of pins that stands in the text, and what is wrong with its cells. */
-function rowsIn(category: CatalogueCategory, text: string) {
-  const list = itemRowsOf(category);
-  const read = readGrid(text);
-  if (!list || !read.ok) {
-    const message = read.ok ? 'items of this kind have no list' : read.message;
-    return { grid: [[]], rows: [], problems: [{ row: 0, column: 0, message }] };
-  }
-  return { grid: read.grid, ...readRows(list.fields, read.grid) };
-}
-
-/** The item that the form describes, or what is wrong with it by field. */
-function assembled(
-  category: CatalogueCategory,
-  { id, fields: texts, sheet }: ItemTexts,
-  table: ReturnType<typeof readDataTable> | undefined,
-  numbers: NumberFormat,
-): { item: CatalogueItem | undefined; wrong: Record<string, string> } {
-  const wrong: Record<string, string> = {};
-  const item: Record<string, unknown> = { category, id: id.trim(), revision: 1 };
-  if (id.trim() === '') wrong['id'] = EMPTY;
-  for (const field of allItemFields(category)) {
-    const read = textValue(field, texts[field.key] ?? '', numbers);
-    if (!read.ok) wrong[field.key] = read.message;
-    else if (read.value !== undefined) item[field.key] = read.value;
-  }
-  if (table) {
-    if (table.problems.length > 0) wrong['table'] = 'Mend the marked cells of the table first.';
-    else Object.assign(item, tableFields(category, table.rows));
-  }
-  const list = itemRowsOf(category);
-  if (list) {
-    const read = rowsIn(category, sheet);
-    if (read.problems.length > 0) wrong['table'] = 'Mend the marked cells of the table first.';
-    else item[list.key] = read.rows;
-  }
-  if (Object.keys(wrong).length > 0) return { item: undefined, wrong };
-  for (const issue of itemIssues(item, 'item')) {
-    const [, key = 'form'] = issue.path.split('.');
-    const known = key === 'id' || allItemFields(category).some((f) => f.key === key);
-    wrong[known ? key : table ? 'table' : 'form'] ??= issue.message;
-  }
-  const sound = Object.keys(wrong).length === 0;
-  return { item: sound ? (item as unknown as CatalogueItem) : undefined, wrong };
-}
-
 /** Adds an item, or makes the next revision of one; curves are drawn while the table is typed. */
 export function ItemEditor() {
   const params = useParams();
@@ -217,23 +116,18 @@ function EditorForm({
   const fields = allItemFields(category);
   const itemTable = itemTableOf(category);
   const list = itemRowsOf(category);
+  const [begun] = useState(() => textsOf(category, from, units));
   const form = useForm<ItemTexts, unknown, CatalogueItem>({
-    defaultValues: {
-      id: from?.id ?? '',
-      fields: Object.fromEntries(
-        fields.map((f) => [f.key, from ? typedField(from, f, units) : emptyText(f)]),
-      ),
-      sheet: list
-        ? rowsText(category, from)
-        : from
-          ? tableText(category, tableRowsOf(from))
-          : itemTable
-            ? tableText(category, [])
-            : '',
-    },
+    defaultValues: { id: from?.id ?? '', ...begun },
     resolver: (texts) => {
       const table = itemTable ? readDataTable(category, texts.sheet) : undefined;
-      const { item, wrong } = assembled(category, texts, table, units.numbers);
+      const { item, wrong } = assembled({
+        category,
+        texts,
+        table,
+        numbers: units.numbers,
+        before: from && { item: from, texts: begun },
+      });
       return item ? { values: item, errors: {} } : { values: {}, errors: errorsOf(wrong) };
     },
   });
