@@ -30,11 +30,9 @@ function shadeOf(table: CircuitOperation['tables'][OperatingQuantity], worse: Qu
 const beyondOf = (limit: number | null, worse: Quantity['worse']) => (value: number) =>
   limit !== null && (worse === 'higher' ? value > limit : value < limit);
 
-function PointSolution({ shown, circuitIndex }: { shown: OperatingPoint; circuitIndex: number }) {
-  const { evaluation } = useBuild();
+function PointSolution({ shown }: { shown: OperatingPoint }) {
   const [units] = useUnits();
-  const { point, values, solution } = shown;
-  const design = entryAt(evaluation.fluids, circuitIndex).design;
+  const { circuit, density, point, values, solution } = shown;
   const read = (
     value: number | null | undefined,
     kind: Quantity['kind'] | 'volumeFlow' | 'voltage' | 'current',
@@ -57,7 +55,7 @@ function PointSolution({ shown, circuitIndex }: { shown: OperatingPoint; circuit
         ))}
         {pumps.map((pump) => (
           <div key={pump.elementId} className="rule flex justify-between gap-2 py-1">
-            <dt>{design.circuit.elements.find((e) => e.id === pump.elementId)?.name}</dt>
+            <dt>{circuit.elements.find((e) => e.id === pump.elementId)?.name}</dt>
             <dd>
               {read(pump.flow, 'volumeFlow')}, {read(pump.voltage, 'voltage')},{' '}
               {read(pump.current, 'current')}
@@ -79,13 +77,13 @@ function PointSolution({ shown, circuitIndex }: { shown: OperatingPoint; circuit
             </tr>
           </thead>
           <tbody>
-            {runOf(design.circuit).map((element) => {
+            {runOf(circuit).map((element) => {
               const state = stateOf(solution, element.id);
               return (
                 <tr key={element.id} className="rule">
                   <td className="py-0.5">{element.name}</td>
                   <td className="py-0.5 text-right">
-                    {read(state.massFlow / design.fuel.hot.density, 'volumeFlow')}
+                    {read(state.massFlow / density, 'volumeFlow')}
                   </td>
                   <td className="py-0.5 text-right">{read(state.outletPressure, 'pressure')}</td>
                 </tr>
@@ -124,7 +122,7 @@ export function OperationScreen() {
     <Screen
       title="Operating map"
       lead="The circuit solved at every speed and load with design flow, low voltage, hottest fuel and a worn pump."
-      inspector={shown && <PointSolution shown={shown} circuitIndex={circuitIndex} />}
+      inspector={shown && <PointSolution shown={shown} />}
     >
       <div className="flex flex-wrap items-center gap-1" role="radiogroup" aria-label="Quantity">
         {operatingQuantities.map((q) => (

@@ -1,4 +1,4 @@
-import type { BuildDocument, MapPoint, OperatingMap, OperatingPoint } from '@brookrain/core';
+import type { MapPoint, OperatingMap, OperatingPoint } from '@brookrain/core';
 import { useEffect, useState } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { solveOperatingMap, solveOperatingPoint } from '../../evaluation/useEvaluation.ts';
@@ -24,20 +24,20 @@ export function useOperatingMap(): {
   return { map: answer.map, failed: answer.failed };
 }
 
-/** One point of the map with its whole solution; undefined until it is there. */
+/** One point of the map with its whole solution; the last one is kept while the next is solved. */
 export function useOperatingPoint(circuitIndex: number, at: MapPoint): OperatingPoint | undefined {
   const { stored: build, catalogue } = useBuild();
-  const [shown, setShown] = useState<{ of: BuildDocument; point: OperatingPoint }>();
+  const [shown, setShown] = useState<OperatingPoint>();
   const { speedIndex, loadIndex } = at;
   useEffect(() => {
     let wanted = true;
     solveOperatingPoint(build, catalogue, circuitIndex, { speedIndex, loadIndex }).then(
-      (point) => wanted && setShown({ of: build, point }),
+      (point) => wanted && setShown(point),
       () => undefined,
     );
     return () => {
       wanted = false;
     };
   }, [build, catalogue, circuitIndex, speedIndex, loadIndex]);
-  return shown?.point;
+  return shown;
 }

@@ -1,5 +1,6 @@
 import { entryAt } from '../../numerics/index.ts';
 import type { MapPoint } from '../../engine/index.ts';
+import type { FuelCircuit } from '../../model/index.ts';
 import type { CircuitSolution } from '../hydraulics/solveCircuit.ts';
 import type { WarmStart } from '../hydraulics/network.ts';
 import type { UnitKind } from '../../quantities/index.ts';
@@ -152,6 +153,10 @@ export function operatingMap(checked: FuelChecked): OperatingMap {
 
 /** One point of the map with its whole solution. */
 export interface OperatingPoint {
+  /** the circuit that was solved: another one may be open by the time that this is read */
+  readonly circuit: FuelCircuit;
+  /** of its fuel at its hottest, kg/m³ */
+  readonly density: number;
   readonly point: RunningPoint;
   readonly values: OperatingValues;
   readonly solution: CircuitSolution;
@@ -166,5 +171,11 @@ export function operatingPoint(
   const fluid = entryAt(checked.fluids, circuitIndex);
   const point = mapPoint(checked.design, at.speedIndex, at.loadIndex);
   const solution = solvePoint(checked.design, fluid.design, point);
-  return { point, solution, values: valuesAt(checked, fluid, point, solution) };
+  return {
+    circuit: fluid.design.circuit,
+    density: fluid.design.fuel.hot.density,
+    point,
+    solution,
+    values: valuesAt(checked, fluid, point, solution),
+  };
 }
