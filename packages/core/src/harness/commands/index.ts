@@ -3,10 +3,10 @@ import type { DocumentDraft } from '../../model/edit.ts';
 import { itemRef, quantityField, text } from '../../model/spec.ts';
 import { ORDER_STEP } from '../../model/writeBuild.ts';
 import { plainDevice } from '../../electrics/slices/plainDevice.ts';
-import { type RoutePoint, distanceBetween } from '../../vehicle/index.ts';
+import { type RoutePoint, type Vector, distanceBetween, vectorOf } from '../../vehicle/index.ts';
 import { BARE_PLACE } from '../../vehicle/model.ts';
 import type { SegmentEnd } from '../model.ts';
-import { cornersOf, freeKey, inOrder, mm, partingOf } from './partedSegment.ts';
+import { cornersOf, freeKey, inOrder, mm, partingOf, standsAt } from './partedSegment.ts';
 
 export { freeKey } from './partedSegment.ts';
 
@@ -40,6 +40,14 @@ const takeSegmentOut = command({
 
 const lengthOf = (corners: readonly RoutePoint[]): number =>
   corners.slice(1).reduce((sum, { at }, i) => sum + distanceBetween(at, corners[i]?.at ?? at), 0);
+
+/** What lies so near to the straight between its neighbours is no corner, m. */
+const STRAIGHT = 1e-3;
+
+/** Whether a place lies on the straight way between two others. */
+const liesBetween = (at: Vector, from: Vector, to: Vector): boolean =>
+  distanceBetween(from, at) + distanceBetween(at, to) - distanceBetween(from, to) <
+  STRAIGHT ** 2 / Math.max(STRAIGHT, distanceBetween(from, to));
 
 const isAt = (end: SegmentEnd, breakoutId: string): boolean =>
   end.at === 'breakout' && end.breakoutId === breakoutId;
@@ -111,7 +119,7 @@ const takeBreakoutOut = command({
     );
     const [first, second] = ending;
     if (ending.length === 2 && first && second) {
-      // Two that meet become one, with a corner where the breakout was.
+      // Two that meet become one, with a corner where the breakout was, unless it runs straight on.
       const [firstId, kept] = first;
       const [secondId, other] = second;
       const [ahead, behind] = [lengthOf(cornersOf(draft, kept)), lengthOf(cornersOf(draft, other))];
@@ -121,7 +129,21 @@ const takeBreakoutOut = command({
       if (isAt(kept.from, breakoutId)) before.reverse();
       if (isAt(other.to, breakoutId)) after.reverse();
       const corner = { x: breakout.x, y: breakout.y, z: breakout.z, radius: mm(0.03), order: 0 };
-      const points = [...before.map(([, p]) => p), corner, ...after.map(([, p]) => p)];
+      const ends = [
+        turned.kept ? kept.to : kept.from,
+        turned.other ? other.from : other.to,
+      ] as const;
+      const [last, next] = [before.at(-1)?.[1], after[0]?.[1]];
+      const through = liesBetween(
+        vectorOf(breakout),
+        last ? vectorOf(last) : standsAt(draft, ends[0]),
+        next ? vectorOf(next) : standsAt(draft, ends[1]),
+      );
+      const points = [
+        ...before.map(([, p]) => p),
+        ...(through ? [] : [corner]),
+        ...after.map(([, p]) => p),
+      ];
       kept.from = isAt(kept.from, breakoutId) ? kept.to : kept.from;
       kept.to = isAt(other.to, breakoutId) ? other.from : other.to;
       kept.points = Object.fromEntries(
