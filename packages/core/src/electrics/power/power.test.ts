@@ -384,4 +384,41 @@ describe('sizing a run', () => {
     const taken = group.candidates.find((c) => c.size === group.wires[0]!.size)!;
     expect(taken.fails).toHaveLength(fewest);
   });
+
+  test.each([0.5, 2, 6, 12, 40])(
+    'over %d m a smaller drop that is allowed never takes a thinner wire',
+    (length) => {
+      let last = 0;
+      for (const dropLimit of [1, 0.5, 0.25, 0.12, 0.06, 0.03, 0.01, 0.001]) {
+        const { area } = sized({ jobs: [job('out', length)], sizes, dropLimit }).wires[0]!.size;
+        expect(area, `${dropLimit} V`).toBeGreaterThanOrEqual(last);
+        last = area;
+      }
+    },
+  );
+
+  test('a drop that no size meets is come near to as far as the terminals take it', () => {
+    const group = sized({ jobs: [job('out', 40)], sizes, dropLimit: 0.001 });
+    const { size } = group.wires[0]!;
+    const fitting = group.candidates.filter(
+      ({ fails }) =>
+        !fails.includes('terminal fit') && fails.every((name) => name === 'voltage drop'),
+    );
+    expect(fitting.length).toBeGreaterThan(1);
+    expect(size.area).toBe(Math.max(...fitting.map((each) => each.size.area)));
+  });
+
+  test('no danger is taken where there is a size without one', () => {
+    const dangers = ['current', 'short circuit', 'fuse'];
+    for (const length of [0.5, 3, 40]) {
+      for (const dropLimit of [0.5, 0.05, 0.001]) {
+        const group = sized({ jobs: [job('out', length)], sizes, dropLimit });
+        const taken = group.candidates.find((c) => c.size === group.wires[0]!.size)!;
+        const isSafe = (fails: readonly string[]) => !fails.some((name) => dangers.includes(name));
+        if (group.candidates.some(({ fails }) => isSafe(fails))) {
+          expect(isSafe(taken.fails)).toBe(true);
+        }
+      }
+    }
+  });
 });

@@ -1,4 +1,4 @@
-import { firstOf } from '../../numerics/index.ts';
+import { firstOf, lastOf } from '../../numerics/index.ts';
 import type { Sourced } from '../../results/index.ts';
 import type { WireItem } from '../../catalogue/index.ts';
 import { resistanceAt } from './heatBalance.ts';
@@ -95,9 +95,28 @@ function withDrop(wires: readonly SizedWire[], limit: number): SizedWire[] {
   }));
 }
 
+/** What a wire that fails it is a danger by, not only a nuisance. */
+const dangers: ReadonlySet<Criterion['name']> = new Set(['current', 'short circuit', 'fuse']);
+
+/**
+ * The smallest size that passes everything; where none does, first one that is no danger, then one
+ * that fails fewest and fits its terminals: of several that only drop too much the thickest.
+ */
+function leastWrong(candidates: readonly GroupCandidate[]): GroupCandidate {
+  const best = (rank: (candidate: GroupCandidate) => number, among = candidates) => {
+    const least = Math.min(...among.map(rank));
+    return among.filter((candidate) => rank(candidate) === least);
+  };
+  const safe = best(({ fails }) => fails.filter((name) => dangers.has(name)).length);
+  const few = best(({ fails }) => fails.length, safe);
+  const fitting = best(({ fails }) => Number(fails.includes('terminal fit')), few);
+  const first = firstOf(fitting);
+  return first.fails.includes('voltage drop') ? lastOf(fitting) : first;
+}
+
 /**
  * Sizes wires that carry one load out and back: one size for all, the smallest of `sizes` that
- * passes every criterion; when none does, the one that fails fewest. Overrides are kept and
+ * passes every criterion; when none does, the one that is least wrong. Overrides are kept and
  * judged. Criteria "fit" and "mechanical minimum" may need a larger size than the load does.
  */
 export function sizeGroup(input: {
@@ -121,8 +140,7 @@ export function sizeGroup(input: {
     );
     candidates.push({ size, drop: dropOf(wires), fails: [...fails] });
   }
-  const fewest = Math.min(...candidates.map((c) => c.fails.length));
-  const automatic = candidates.find((c) => c.fails.length === fewest)!.size;
+  const automatic = leastWrong(candidates).size;
   const wires = withDrop(
     jobs.map((job) => withSize(job, job.override ?? automatic, job.override !== null)),
     dropLimit,
