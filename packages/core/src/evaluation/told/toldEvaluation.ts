@@ -50,7 +50,7 @@ export interface ToldFluid {
 export type ToldFeed = Omit<SizedPumpFeed, 'results'>;
 
 /** A line on the map without the workings of its figures. */
-export type ToldLine = Omit<RoutedLine, 'results' | 'length' | 'check'>;
+export type ToldLine = Omit<RoutedLine, 'results' | 'length' | 'check' | 'bendLoss'>;
 
 /** A line as it is made: what it is, and what its joints come to. */
 export interface ToldMadeLine extends Pick<MadeLine, 'lineId' | 'of' | 'name' | 'circuitId'> {
@@ -215,6 +215,8 @@ export function toldEvaluation(evaluation: Evaluation): ToldEvaluation {
       componentId: component.id,
       nearest,
     })),
-    lines: evaluation.map.lines.map(({ results: _, length: __, check: ___, ...line }) => line),
+    lines: evaluation.map.lines.map(
+      ({ results: _, length: __, check: ___, bendLoss: ____, ...line }) => line,
+    ),
   };
 }
