@@ -26,7 +26,11 @@ const pictures = [
   { name: 'brief', path: '/builds/lantern/brief' },
   { name: 'fuel-circuit', path: '/builds/kittiwake/circuit' },
   { name: 'pump', path: '/builds/lantern/pump' },
-  { name: 'map', path: '/builds/lantern/map' },
+  {
+    name: 'map',
+    path: '/builds/lantern/map',
+    act: (page) => page.getByRole('button', { name: 'Put a heat sleeve over it' }).waitFor(),
+  },
   { name: 'lines', path: '/builds/lantern/lines?of=return' },
   {
     name: 'devices',
