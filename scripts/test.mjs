@@ -125,7 +125,7 @@ async function unitTests(projects, workers) {
   }
 }
 process.env.BROOKRAIN_TESTS = 'compiled';
-await Promise.all([unitTests(['web'], 1), unitTests(['core', 'contract', 'server'], 2)]);
+await Promise.all([unitTests(['web'], 2), unitTests(['core', 'contract', 'server'], 2)]);
 
 spawnSync(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], {
   cwd: root,

@@ -78,7 +78,11 @@ describe('what an edit touched', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...keys),
-        fc.oneof(fc.jsonValue({ maxDepth: 2 }), fc.constantFrom(...Object.values(kittiwake.brief))),
+        fc.oneof(
+          // A body with a key of this name is refused before it is read: see safeJson.
+          fc.jsonValue({ maxDepth: 2 }).filter((v) => !JSON.stringify(v).includes('"__proto__"')),
+          fc.constantFrom(...Object.values(kittiwake.brief)),
+        ),
         (key, value) => {
           const path = ['brief', key];
           const { document, patch } = applyCommand(kittiwake, setting(path, value));

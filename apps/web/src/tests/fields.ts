@@ -5,10 +5,12 @@ import userEvent from '@testing-library/user-event';
 export const field = (label: string | RegExp): HTMLInputElement =>
   screen.getByLabelText<HTMLInputElement>(label);
 
-/** Types into a field in place of what is in it, and presses Enter. */
+/** Writes into a field in place of what is in it, and presses Enter. */
 export async function type(label: string | RegExp, text: string): Promise<void> {
-  await userEvent.clear(field(label));
-  await userEvent.type(field(label), `${text}{Enter}`);
+  const input = field(label);
+  input.focus();
+  fireEvent.change(input, { target: { value: text } });
+  await userEvent.keyboard('{Enter}');
 }
 
 /** Picks one of what a field offers, both by their names. */
@@ -20,7 +22,9 @@ export async function choose(label: string | RegExp, option: string | RegExp): P
 /** What a field offers. */
 export async function offered(label: string | RegExp): Promise<readonly string[]> {
   await userEvent.click(screen.getByLabelText(label));
-  const all = screen.getAllByRole('option').map((option) => option.textContent);
+  const all = within(screen.getByRole('listbox', { name: '' }))
+    .getAllByRole('option')
+    .map((option) => option.textContent);
   await userEvent.keyboard('{Escape}');
   return all;
 }

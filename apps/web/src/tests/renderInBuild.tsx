@@ -22,7 +22,7 @@ import { beforeAsked } from './inlineWorker.ts';
 import { evaluationWork } from '../evaluation/evaluationWork.ts';
 
 // Generous: tests run beside each other on slow shared cores.
-configure({ asyncUtilTimeout: 20_000 });
+configure({ asyncUtilTimeout: 20_000, defaultHidden: true });
 
 const evaluators = new Map<string, Evaluator>();
 /** What a build comes to, after the last one of its name. */

@@ -163,19 +163,17 @@ describe('fuels compared', () => {
 
   test('the less air a fuel takes, the more of it is needed, and the less far it goes', async () => {
     open(lantern);
-    const byAirFuel = (await rows()).sort((a, b) => b.airFuel - a.airFuel);
+    const all = await rows();
+    // As every table of fuels prints it.
+    const of = new Map(all.map(({ label, airFuel }) => [label, airFuel]));
+    expect(of.get('M100')).toBeCloseTo(6.46, 1);
+    expect(of.get('E0')).toBeCloseTo(14.7, 1);
+    const byAirFuel = all.sort((a, b) => b.airFuel - a.airFuel);
     expect(byAirFuel.length).toBeGreaterThan(4);
     for (let i = 1; i < byAirFuel.length; i++) {
       expect(byAirFuel[i]!.need).toBeGreaterThan(byAirFuel[i - 1]!.need);
       expect(byAirFuel[i]!.range).toBeLessThan(byAirFuel[i - 1]!.range);
     }
-  });
-
-  test('methanol takes 6.46 of air, petrol 14.7: printed so in every table of fuels', async () => {
-    open(lantern);
-    const of = new Map((await rows()).map(({ label, airFuel }) => [label, airFuel]));
-    expect(of.get('M100')).toBeCloseTo(6.46, 1);
-    expect(of.get('E0')).toBeCloseTo(14.7, 1);
   });
 
   test('half the power at cruise is about twice the range', async () => {

@@ -4,6 +4,7 @@ import {
   type BuildDocument,
   evaluate,
   lantern,
+  rules,
   sampleCatalogue,
   sandpiper,
   withValueAt,
@@ -78,6 +79,8 @@ describe('findings', () => {
     open(lantern);
     const text = document.querySelector('[data-finding="route.heat:feed"]')!.textContent;
     expect(text).toMatch(/59\.6 mm against 100 mm/);
+    const { source } = rules.find(({ id }) => id === 'route.heat')!;
+    expect(text.toLowerCase()).toContain(source.toLowerCase());
   });
 });
 

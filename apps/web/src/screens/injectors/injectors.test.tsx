@@ -197,6 +197,7 @@ describe('a measured set', () => {
     const edited = await open(lantern);
     enter('640\n650\n660\n650\n655');
     expect(rowOf(edited.document).measuredFlows).toHaveLength(5);
+    expect(await screen.findByText(/^5 flows are written down for 4 injectors/)).toBeTruthy();
   });
 
   test('emptied it is not measured any more', async () => {

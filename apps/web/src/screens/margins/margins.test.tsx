@@ -2,10 +2,13 @@ import '../../tests/inlineWorker.ts';
 import '../../tests/radixInJsdom.ts';
 import {
   type BuildDocument,
+  createEvaluator,
   evaluate,
   kittiwake,
   ladderVariants,
   lantern,
+  limitLadder,
+  reachedRungs,
   readBuild,
   sampleCatalogue,
 } from '@brookrain/core';
@@ -89,7 +92,24 @@ describe('how sure it is', () => {
   });
 });
 
-test('a rung that is asked for by its address is marked on the ladder', () => {
-  open(lantern, '/?rung=feed-velocity');
-  expect(screen.getByRole('img', { name: 'Limit ladder over power' })).toBeTruthy();
+test('a rung that is asked for by its address is marked on the ladder, no other', () => {
+  const { ladder } = climbed();
+  const [first] = reachedRungs(ladder);
+  const marked = (address: string): number => {
+    renderInBuild(lantern, <MarginsScreen />, address, { ladder });
+    const drawing = screen.getByRole('img', { name: 'Limit ladder over power' });
+    const count = drawing.querySelectorAll('path[stroke-width="5"]').length;
+    cleanup();
+    return count;
+  };
+  const alike = reachedRungs(ladder).filter(({ check }) => check === first!.check).length;
+  // The target is drawn as stoutly, always.
+  const target = marked('/');
+  expect(marked(`/?rung=${first!.check}`)).toBe(target + alike);
+  expect(marked('/?rung=nothing')).toBe(target);
 });
+
+/** The ladder of Lantern, climbed as the worker does. */
+function climbed() {
+  return { ladder: limitLadder(createEvaluator().check(lantern, sampleCatalogue)) };
+}

@@ -72,7 +72,7 @@ describe('a signal and its pin', () => {
     expect(edited.commands).toHaveLength(1);
     await waitFor(() => expect(screen.getByLabelText(name).textContent).toBe('none yet'));
     await userEvent.click(screen.getByLabelText(name));
-    const choices = screen.getAllByRole('option');
+    const choices = within(screen.getByRole('listbox', { name: '' })).getAllByRole('option');
     expect(choices.some((each) => each.textContent?.startsWith(was!))).toBe(true);
     await userEvent.click(choices.find((each) => each.textContent?.startsWith(was!))!);
     await waitFor(() => expect(screen.getByLabelText(name).textContent).toContain(was));

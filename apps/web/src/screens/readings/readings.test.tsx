@@ -74,8 +74,14 @@ describe('what the instruments show', () => {
 
   test('each circuit has its own', async () => {
     open(kittiwake);
+    const [main, methanol] = evaluate(kittiwake, sampleCatalogue).fluids.map(
+      (fluid) => expectedReadings(fluid)[0]!,
+    );
+    expect(screen.getAllByText(/^Gauge, /)[0]!.nextSibling!.textContent).toBe(
+      `${Math.round(main!.rails![0]!.gauge / 1000)} kPa`,
+    );
     await userEvent.click(screen.getByRole('radio', { name: 'Methanol circuit' }));
-    expect(screen.getByText('Gauge on the rail')).toBeTruthy();
+    expect(shown('Gauge on the rail')).toBeCloseTo(methanol!.rails![0]!.gauge / 1000, 0);
   });
 
   test('a thirstier battery reads lower on all of them', () => {
