@@ -1,5 +1,6 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import './patience.ts';
 
 /** A field by its label, as it stands on the page. */
 export const field = (label: string | RegExp): HTMLInputElement =>

@@ -1,4 +1,5 @@
 import './canvasInJsdom.ts';
+import './patience.ts';
 
 // What the primitives ask of a browser and jsdom does not have: pointers, sizes, scrolling.
 Element.prototype.hasPointerCapture ??= () => false;

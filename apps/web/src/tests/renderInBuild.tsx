@@ -13,16 +13,14 @@ import {
   toldEvaluation,
 } from '@brookrain/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { configure, render } from '@testing-library/react';
+import { render } from '@testing-library/react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { MemoryRouter } from 'react-router';
 import { BuildContext, type EditOutcome, type OpenBuild } from '../build/BuildContext.ts';
 import { noLadder, shownFigures } from '../build/shownEvaluation.ts';
 import { beforeAsked } from './inlineWorker.ts';
+import './patience.ts';
 import { evaluationWork } from '../evaluation/evaluationWork.ts';
-
-// Generous: tests run beside each other on slow shared cores.
-configure({ asyncUtilTimeout: 20_000, defaultHidden: true });
 
 const evaluators = new Map<string, Evaluator>();
 /** What a build comes to, after the last one of its name. */

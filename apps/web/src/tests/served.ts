@@ -1,4 +1,5 @@
 import { vi } from 'vitest';
+import './patience.ts';
 
 /** What was asked of the server in a test. */
 export interface Asked {
