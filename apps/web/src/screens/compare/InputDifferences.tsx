@@ -2,11 +2,11 @@ import {
   type BuildDocument,
   type DocumentDifference,
   diffDocuments,
-  fieldInWords,
   pathText,
   placeInWords,
 } from '@brookrain/core';
 import { useMemo } from 'react';
+import { ChangeRow } from '../../ui/ChangeRow.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 
 /** Where a difference stands, by the names of the side that has it. */
@@ -51,15 +51,13 @@ export function InputDifferences({
       </thead>
       <tbody>
         {differences.map((difference) => (
-          <tr key={pathText(difference.path)}>
-            <td>{placeOf(before, after, difference)}</td>
-            <td className="max-w-[260px] whitespace-normal! break-words text-second">
-              {fieldInWords(before, difference.path, difference.before, numbers)}
-            </td>
-            <td className="max-w-[260px] whitespace-normal! break-words">
-              {fieldInWords(after, difference.path, difference.after, numbers)}
-            </td>
-          </tr>
+          <ChangeRow
+            key={pathText(difference.path)}
+            place={placeOf(before, after, difference)}
+            change={difference}
+            documents={[before, after]}
+            numbers={numbers}
+          />
         ))}
       </tbody>
     </table>

@@ -1,9 +1,10 @@
 import type { ImportPreview } from '@brookrain/contract';
-import { fieldInWords, pathText, placeInWords } from '@brookrain/core';
+import { pathText, placeInWords } from '@brookrain/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { ApiError, api } from '../../api/client.ts';
 import { useBuild } from '../../build/BuildContext.ts';
+import { ChangeRow } from '../../ui/ChangeRow.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 
 interface Waiting {
@@ -97,15 +98,13 @@ export function ImportOver() {
           <table className="table-lined mt-1 w-full">
             <tbody>
               {waiting.preview.changes.slice(0, 40).map((change) => (
-                <tr key={pathText(change.path)}>
-                  <td>{placeInWords(build, change.path) || pathText(change.path)}</td>
-                  <td className="max-w-[260px] whitespace-normal! break-words text-second">
-                    {fieldInWords(build, change.path, change.before, numbers)}
-                  </td>
-                  <td className="max-w-[260px] whitespace-normal! break-words">
-                    {fieldInWords(build, change.path, change.after, numbers)}
-                  </td>
-                </tr>
+                <ChangeRow
+                  key={pathText(change.path)}
+                  place={placeInWords(build, change.path) || pathText(change.path)}
+                  change={change}
+                  documents={[build, build]}
+                  numbers={numbers}
+                />
               ))}
             </tbody>
           </table>
