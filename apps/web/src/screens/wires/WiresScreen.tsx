@@ -24,6 +24,7 @@ import { SeverityMark } from '../../ui/SeverityMark.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { FuseAgainstWire } from '../wiring/FuseAgainstWire.tsx';
 import { Criteria } from '../wiring/Criteria.tsx';
+import { WhySize } from '../wiring/WhySize.tsx';
 import { WireLengthField } from '../wiring/WireLengthField.tsx';
 
 /** A wire of the list with its figures. SI. */
@@ -76,11 +77,7 @@ function WireInspector({ wire, sheet }: { wire: ToldWire; sheet: WireSheet | und
       {sheet && (
         <div className="mt-2">
           <Criteria sized={sheet.sized} />
-          {wire.decidedBy.length > 0 && (
-            <p className="mt-1 text-[13px] text-second">
-              Decided by {wire.decidedBy.join(', ')}: the next smaller size fails there.
-            </p>
-          )}
+          <WhySize {...wire} />
         </div>
       )}
       <FigureRows
@@ -219,7 +216,8 @@ export function WiresScreen() {
         text: true,
         shown: false,
         sortBy: ({ decidedBy }) => decidedBy[0] ?? '',
-        cell: ({ decidedBy }) => decidedBy.join(', '),
+        cell: ({ decidedBy, noSizePasses }) =>
+          noSizePasses ? 'no size passes' : decidedBy.join(', '),
       },
       {
         key: 'state',

@@ -25,6 +25,7 @@ import { Screen } from '../../ui/Screen.tsx';
 import { Tabs } from '../../ui/Tabs.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { Criteria } from './Criteria.tsx';
+import { WhySize } from './WhySize.tsx';
 import { FuseAgainstWire } from './FuseAgainstWire.tsx';
 import { WireLengthField } from './WireLengthField.tsx';
 import { WireTable } from './WireTable.tsx';
@@ -146,11 +147,7 @@ export function WiringScreen() {
           </div>
           <div className="mt-2">
             <Criteria sized={selected} />
-            {group.decidedBy.length > 0 && (
-              <p className="mt-1 text-[13px] text-second">
-                Decided by {group.decidedBy.join(', ')}: the next smaller size fails there.
-              </p>
-            )}
+            <WhySize {...group} chosenByHand={selected.chosenByHand} />
           </div>
           <FigureRows
             rows={[

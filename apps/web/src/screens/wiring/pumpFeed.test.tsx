@@ -96,6 +96,8 @@ describe('what is lost on the way to the pump', () => {
     expect(await screen.findByText('Wire loses too much voltage')).toBeTruthy();
     areas().forEach((area, k) => expect(area).toBeGreaterThanOrEqual(before[k]!));
     expect(Math.max(...areas())).toBeGreaterThanOrEqual(Math.max(...before));
+    await look(/^Fuel pump, supply, 6 mm²/);
+    expect(await screen.findByText(/^No size in the catalogue passes everything/)).toBeTruthy();
   });
 
   test.each(['0 V', '-1 V', '3 A'])('a drop of "%s" is refused at the field', async (text) => {

@@ -45,6 +45,7 @@ export const fuse = catalogueKind({
       object({
         multiple: figure('count', '', [1, 100], 'Multiple'),
         fastest: figure('time', 's', [1e-6, 1e9], 'Fastest'),
+        // 100 h and more: it may never open.
         slowest: figure('time', 's', [1e-6, 1e9], 'Slowest'),
       }),
       { max: 40, rising: 'multiple' },

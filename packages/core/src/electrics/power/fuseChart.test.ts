@@ -19,7 +19,13 @@ describe('a fuse against its wire', () => {
     for (const { current, time } of slowest) {
       expect(time).toBeCloseTo(openingTime(fuse(20).band, 'slowest', current / 20), 9);
     }
-    slowest.forEach(({ time }, i) => expect(time).toBeGreaterThanOrEqual(fastest[i]!.time));
+    // Where it may never open nothing is drawn of its slow edge.
+    expect(slowest[0]!.current).toBeGreaterThanOrEqual(1.35 * 20);
+    expect(fastest[0]!.current).toBeCloseTo(1.1 * 20, 9);
+    for (const { current, time } of slowest) {
+      const soonest = fastest.find((point) => point.current === current)!;
+      expect(time).toBeGreaterThanOrEqual(soonest.time);
+    }
     const past = slowest.filter(({ current }) => current > 6 * 20);
     expect(past.length).toBeGreaterThan(5);
     for (const { current, time } of past)

@@ -55,10 +55,12 @@ export function fuseChart(input: {
   // Past the last point of the band it goes on by a constant I²t.
   const multiples = band.length === 0 ? [] : spread(first, 3 * last);
   const edge = (which: 'fastest' | 'slowest'): TimedCurrent[] =>
-    multiples.map((multiple) => ({
-      current: multiple * rating,
-      time: openingTime(band, which, multiple),
-    }));
+    multiples
+      .map((multiple) => ({
+        current: multiple * rating,
+        time: openingTime(band, which, multiple),
+      }))
+      .filter(({ time }) => Number.isFinite(time));
   const withstand = insulationWithstand(wire, temperature);
   return {
     fastest: edge('fastest'),

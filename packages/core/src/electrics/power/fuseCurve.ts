@@ -11,9 +11,13 @@ export const bladeBand: readonly FuseBandPoint[] = [
   { multiple: 6, fastest: 0.02, slowest: 0.1 },
 ];
 
+/** So long a fuse is tried at most, s: one that lasts as long as that may never open. */
+const TRIED_FOR = 360_000;
+
 /**
  * Opening time s at a multiple of the rating by one edge of the band, log-log between points;
- * Infinity below the first point, constant I²t above the last.
+ * Infinity below the first point, and by the slow edge as far as it may never open (for a blade
+ * below 135 %); constant I²t above the last.
  */
 export function openingTime(
   band: readonly FuseBandPoint[],
@@ -29,6 +33,7 @@ export function openingTime(
   );
   const a = entryAt(band, i);
   const b = entryAt(band, i + 1);
+  if (edge === 'slowest' && a.slowest >= TRIED_FOR) return Infinity;
   const t = Math.log(multiple / a.multiple) / Math.log(b.multiple / a.multiple);
   return Math.exp(Math.log(a[edge]) + t * Math.log(b[edge] / a[edge]));
 }

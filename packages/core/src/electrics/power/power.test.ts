@@ -121,7 +121,8 @@ describe('heat balance', () => {
 
   test('zones have their temperatures, never below a hotter day', () => {
     expect(zoneTemperature('engine-bay', 311)).toBeCloseTo(358.15, 9);
-    expect(zoneTemperature('cabin', 320)).toBe(320);
+    expect(zoneTemperature('cabin', 311)).toBeCloseTo(333.15, 9);
+    expect(zoneTemperature('cabin', 340)).toBe(340);
     expect(zoneTemperature('outside', 311)).toBe(311);
   });
 });
@@ -140,6 +141,17 @@ describe('fuse curve', () => {
 
   test('never opens below 110 %', () => {
     expect(openingTime(bladeBand, 'fastest', 1.05)).toBe(Infinity);
+  });
+
+  test('may never open below 135 %, though it may open from 110 % on', () => {
+    for (const multiple of [1.1, 1.2, 1.349]) {
+      expect(openingTime(bladeBand, 'slowest', multiple)).toBe(Infinity);
+      expect(openingTime(bladeBand, 'fastest', multiple)).toBeLessThanOrEqual(360000);
+    }
+    // Over it is as the band says, to its last second.
+    expect(openingTime(bladeBand, 'slowest', 1.35)).toBeCloseTo(600, 9);
+    expect(letThrough(fuse(10), 13)).toBe(Infinity);
+    expect(letThrough(fuse(10), 14)).toBeLessThan(600 * 14 ** 2);
   });
 
   test('is straight in logarithms between points', () => {
@@ -316,6 +328,16 @@ describe('sizing a run', () => {
     const close = sized({ jobs: [job('out', 0.1)], sizes, dropLimit: 5 });
     expect(close.decidedBy).not.toContain('voltage drop');
     expect(sized({ jobs: [job('o', 1, wire('W4'))], sizes, dropLimit: 1 }).decidedBy).toEqual([]);
+  });
+
+  test('says where no size of the catalogue passes, and where one does', () => {
+    const far = job('out', 4);
+    const within = sized({ jobs: [far], sizes, dropLimit: 0.25 });
+    expect(within.noSizePasses).toBe(false);
+    // Copper of the thickest at 20 °C drops more than this already.
+    const thickest = sizes.at(-1)!;
+    const least = thickest.resistancePerMetre * far.task.length * far.task.load;
+    expect(sized({ jobs: [far], sizes, dropLimit: 0.99 * least }).noSizePasses).toBe(true);
   });
 
   test('no wire that passes outlives its fuse, at any current that can flow', () => {

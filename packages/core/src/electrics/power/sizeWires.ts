@@ -49,6 +49,8 @@ export interface SizedGroup {
   readonly dropLimit: number;
   /** what the next smaller size of the catalogue fails; empty where there is none, or a wire is chosen by hand */
   readonly decidedBy: readonly Criterion['name'][];
+  /** no size passes everything: the one that was taken is only the least wrong */
+  readonly noSizePasses: boolean;
   /** how each catalogue size would do for the whole group */
   readonly candidates: readonly GroupCandidate[];
 }
@@ -149,6 +151,7 @@ export function sizeGroup(input: {
   const smaller = candidates[sizes.indexOf(automatic) - 1];
   return {
     decidedBy: byHand ? [] : (smaller?.fails ?? []),
+    noSizePasses: candidates.every(({ fails }) => fails.length > 0),
     wires,
     drop: dropOf(wires),
     dropLimit,

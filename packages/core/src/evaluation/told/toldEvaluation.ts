@@ -79,6 +79,7 @@ export interface ToldWire {
   /** rating of the fuse that protects it, A */
   readonly fuse: number | null;
   readonly decidedBy: readonly string[];
+  readonly noSizePasses: boolean;
 }
 
 /** What is measured of every wire, in the order of the wires: columns cross in few bytes. SI. */
@@ -100,8 +101,8 @@ const toldWires = ({ runs, netlist, wires }: ElectricDesign): ToldWire[] => {
   const partOf = new Map(
     netlist.parts.flatMap(({ id, pins }) => pins.map(({ node }) => [node, id] as const)),
   );
-  const decidedBy = new Map(
-    runs.flatMap(({ group }) => group.wires.map(({ wire }) => [wire.id, group.decidedBy] as const)),
+  const groupOf = new Map(
+    runs.flatMap(({ group }) => group.wires.map(({ wire }) => [wire.id, group] as const)),
   );
   return wires.map(({ wire, size, task, chosenByHand }) => ({
     id: wire.id,
@@ -115,7 +116,8 @@ const toldWires = ({ runs, netlist, wires }: ElectricDesign): ToldWire[] => {
     area: size.area,
     chosenByHand,
     fuse: task.protection?.rating ?? null,
-    decidedBy: decidedBy.get(wire.id) ?? [],
+    decidedBy: groupOf.get(wire.id)?.decidedBy ?? [],
+    noSizePasses: groupOf.get(wire.id)?.noSizePasses ?? false,
   }));
 };
 

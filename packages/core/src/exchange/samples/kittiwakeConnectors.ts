@@ -3,8 +3,8 @@ import { inlineConnector } from './wiringShorthand.ts';
 
 /** Where Kittiwake's engine looms meet the chassis, on both sides of the firewall. */
 export const kittiwakeConnectorPlaces = [
-  place('firewall-left', 'Bulkhead connector, left', [1360, 242, 650], 'cabin'),
-  place('firewall-right', 'Bulkhead connector, right', [1360, -220, 640], 'cabin'),
+  place('firewall-left', 'Bulkhead connector, left', [1360, 242, 650], 'body'),
+  place('firewall-right', 'Bulkhead connector, right', [1360, -220, 640], 'body'),
 ];
 
 /** What leads through the firewall: heavy feeds over studs, the rest over contacts. */

@@ -105,14 +105,14 @@ export const kittiwakeVehicle: VehicleSlices = {
       fixing: held(ontoLine('rail-right'), 'tray', [2, 0], [4, 'M6'], { metal: 'aluminium' }),
     }),
     place('main-fuse', 'Main fuse', [1580, -350, 290], 'cabin'),
-    place('panel', 'Power panel', [1380, -300, 430], 'cabin'),
+    place('panel', 'Power panel', [1380, -300, 430], 'body'),
     onEngine('ecu', 'ECU', [520, -100, 790], {
       fixing: held(ontoSolid('engine'), 'plate', [2, 10], [4, 'M5'], {
         metal: 'aluminium',
         rubber: true,
       }),
     }),
-    place('inertia', 'Inertia switch', [1420, -150, 500], 'cabin'),
+    place('inertia', 'Inertia switch', [1420, -150, 500], 'body'),
     place('pump-ground', 'Pump ground on the frame', [1000, -330, 220], 'outside'),
     place('pump-ground-left', 'Pump ground on the frame, left', [1000, 430, 220], 'outside'),
   ],
