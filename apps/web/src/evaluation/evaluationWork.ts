@@ -15,6 +15,7 @@ import {
   type FuelComparison,
   type AutoRouteProgress,
   type JudgedCircuit,
+  type KnownBuild,
   type Ladder,
   type LineSheet,
   type LadderVariant,
@@ -45,7 +46,6 @@ import {
   compareFuels,
   compareSchools,
   cuttingOf,
-  createEvaluator,
   deltaOf,
   deviceStrip,
   singleFailures,
@@ -56,7 +56,6 @@ import {
   systemSheets,
   differences,
   endsOfOpenLines,
-  evaluate,
   judgeArchitecture,
   judgeCircuit,
   limitLadder,
@@ -75,6 +74,7 @@ import {
   toldEvaluation,
   readBuild,
   variantLadder,
+  variantsOf,
   wireSheet,
   waysOfLine,
   placedComponents,
@@ -82,7 +82,7 @@ import {
 } from '@brookrain/core';
 import { KeptAnswerShelf } from './answerShelf.ts';
 import { harnessWork } from './harnessWork.ts';
-import { beginRun, leaveRun, stepThrough } from './longRuns.ts';
+import { longRuns, started } from './longRuns.ts';
 import { openedEvaluator } from './openedEvaluator.ts';
 
 /** Kept by a program whose name tells what is in it; while it is worked on, nothing is kept. */
@@ -121,6 +121,16 @@ const electricsOf = (document: BuildDocument): ElectricDesign =>
 /** The evaluation of a build; the one that was evaluated last is at hand. */
 const evaluationOf = (document: BuildDocument): Evaluation =>
   opened.now.evaluate(shareUnchanged(lastDocument, document), catalogue);
+
+/** A build to compare variants of; the one that was evaluated last is known. */
+const knownBuild = (document: BuildDocument): KnownBuild => ({
+  document: shareUnchanged(lastDocument, document),
+  catalogue,
+  evaluator: opened.now,
+});
+/** What is asked anew after every edit while it is on the screen. */
+const fuelsAsked = longRuns();
+const schoolsAsked = longRuns();
 
 /** The netlist of a build as it is drawn, with the sizes of its wires. */
 function drawnOf(document: BuildDocument) {
@@ -187,7 +197,8 @@ const worker = {
   },
   /** What is different downstream between two documents, ranked. */
   compare(before: BuildDocument, after: BuildDocument): readonly RippleEntry[] {
-    return differences(evaluate(before, catalogue), evaluate(after, catalogue), {
+    const { with: evaluated } = variantsOf(knownBuild(lastDocument ?? before));
+    return differences(evaluated(before), evaluated(after), {
       // The cases say much of the same again; the figures at peak and idle stand for them.
       figures: (result) => !('case' in result.of),
     });
@@ -209,7 +220,7 @@ const longWork = {
     options: UncertaintyOptions,
     onProgress: (done: number) => void,
   ): Promise<Uncertainty | undefined> {
-    const going = beginRun();
+    const going = started.begin();
     const run = startUncertainty(checkedOf(document), options);
     while (run.done < run.total) {
       run.step(DRAWS_AT_ONCE);
@@ -228,7 +239,7 @@ const longWork = {
   },
   /** Another ladder of a build: something lost, or another fuel. */
   variantLadder(document: BuildDocument, variant: LadderVariant): Ladder {
-    return variantLadder({ evaluator: createEvaluator(), document, catalogue, variant });
+    return variantLadder(knownBuild(document), variant);
   },
   /** A circuit as it is, and laid out in another way, on the same demand. */
   judgeCircuit(
@@ -237,16 +248,16 @@ const longWork = {
     architecture: Architecture | undefined,
   ): JudgedCircuit {
     return architecture
-      ? judgeArchitecture({ document, catalogue, circuitId, architecture })
-      : judgeCircuit(document, catalogue, circuitId);
+      ? judgeArchitecture(knownBuild(document), circuitId, architecture)
+      : judgeCircuit(knownBuild(document), circuitId);
   },
   /** The fuel of a build beside the usual others. */
-  compareFuels(document: BuildDocument): FuelComparison[] {
-    return compareFuels(document, catalogue);
+  compareFuels(document: BuildDocument): Promise<FuelComparison[] | undefined> {
+    return fuelsAsked.through(compareFuels(knownBuild(document)));
   },
   /** Relays, module or kept box side by side. */
-  compareSchools(document: BuildDocument): readonly SchoolComparison[] {
-    return compareSchools(document, catalogue);
+  compareSchools(document: BuildDocument): Promise<readonly SchoolComparison[] | undefined> {
+    return schoolsAsked.through(compareSchools(knownBuild(document)));
   },
   /** What the next wire sizes in each pump's feed would buy. */
   thickerWire(document: BuildDocument): Readonly<Record<string, readonly WireGain[]>> {
@@ -313,7 +324,7 @@ const longWork = {
     wish: SetWish,
     onProgress: (tried: number, combinations: number) => void,
   ): Promise<SetAnswer | undefined> {
-    const going = beginRun();
+    const going = started.begin();
     const search = startCheapestSet(checkedOf(document), wish);
     while (!search.answer) {
       search.step(TRIES_AT_ONCE);
@@ -344,9 +355,9 @@ const longWork = {
       map,
       vehicle,
     });
-    return stepThrough(search, onProgress);
+    return started.through(search, onProgress);
   },
-  cancelRun: leaveRun,
+  cancelRun: () => started.leave(),
 };
 
 /** Everything the page asks of the worker; it knows the build that was evaluated last. */
@@ -355,6 +366,7 @@ export const evaluationWork = {
   ...longWork,
   ...harnessWork(
     evaluationOf,
+    knownBuild,
     () => catalogue,
     () => lastDocument,
   ),

@@ -6,6 +6,7 @@ import {
   type ComparedSchool,
   type Evaluation,
   type HarnessProgress,
+  type KnownBuild,
   type MakingSheet,
   type MovedHarness,
   type PlacesProgress,
@@ -30,7 +31,7 @@ import {
   toldBoards,
   withValueAt,
 } from '@brookrain/core';
-import { stepThrough } from './longRuns.ts';
+import { longRuns, started } from './longRuns.ts';
 
 /** A device that is to be added, and where. */
 export interface AddedLater {
@@ -38,9 +39,12 @@ export interface AddedLater {
   readonly placementId: string;
 }
 
+const schoolsAsked = longRuns();
+
 /** What the page asks of the worker about the harness, from the evaluation of a build. */
 export const harnessWork = (
   evaluationOf: (document: BuildDocument) => Evaluation,
+  knownBuild: (document: BuildDocument) => KnownBuild,
   catalogueNow: () => Catalogue,
   /** the build that was evaluated last */
   opened: () => BuildDocument | undefined,
@@ -61,8 +65,8 @@ export const harnessWork = (
     return segmentSheet(harness, electrics, segmentId);
   },
   /** The harness of a build in every school. */
-  harnessSchools(document: BuildDocument): readonly ComparedSchool[] {
-    return compareHarnessSchools(document, catalogueNow());
+  harnessSchools(document: BuildDocument): Promise<readonly ComparedSchool[] | undefined> {
+    return schoolsAsked.through(compareHarnessSchools(knownBuild(document)));
   },
   /** Which lengths of wire are bought, and which wires are cut from each. */
   reels(document: BuildDocument): readonly ReelLine[] {
@@ -123,7 +127,7 @@ export const harnessWork = (
       vehicle,
       catalogue: catalogueNow(),
     });
-    return stepThrough(search, onProgress);
+    return started.through(search, onProgress);
   },
   /** Looks for places at which a part could sit; undefined when cancelled. */
   places(
@@ -144,6 +148,6 @@ export const harnessWork = (
       segments: led.segments,
       around: map.around,
     });
-    return stepThrough(search, onProgress);
+    return started.through(search, onProgress);
   },
 });

@@ -5,13 +5,12 @@ import { applyCommand } from './commands/applyCommand.ts';
 import { withEndsAlong } from './commands/withEndsAlong.ts';
 import {
   type Architecture,
-  type BuildDocument,
   type BuildFinding,
   type FuelCircuit,
   architectures,
   readBuild,
 } from '../model/index.ts';
-import { evaluate } from './evaluate.ts';
+import type { Evaluation } from './evaluate.ts';
 import {
   type CircuitSolution,
   assumedDifference,
@@ -23,6 +22,7 @@ import {
   rowDifference,
 } from '../fuel/index.ts';
 import { entryAt, addTo } from '../numerics/index.ts';
+import { type KnownBuild, variantsOf } from './variants.ts';
 
 /** One circuit judged on the demand of a build. SI; undefined where it could not be solved. */
 export interface JudgedCircuit {
@@ -87,13 +87,12 @@ const titlesOf = (
   severity: BuildFinding['severity'],
 ): string[] => [...new Set(findings.filter((f) => f.severity === severity).map((f) => f.title))];
 
-/** Judges one circuit of a build as it stands in its document. */
-export function judgeCircuit(
-  document: BuildDocument,
-  catalogue: Catalogue,
+/** One circuit of a build as its evaluation has it. */
+function judged(
+  { document, catalogue }: KnownBuild,
+  evaluation: Evaluation,
   circuitId: string,
 ): JudgedCircuit {
-  const evaluation = evaluate(document, catalogue);
   const index = readBuild(document).fuelCircuits.findIndex((c) => c.id === circuitId);
   const fluid = entryAt(evaluation.fluids, index);
   const { design } = fluid;
@@ -136,17 +135,21 @@ export function judgeCircuit(
   };
 }
 
+/** Judges one circuit of a build as it stands in its document. */
+export const judgeCircuit = (known: KnownBuild, circuitId: string): JudgedCircuit =>
+  judged(known, variantsOf(known).present, circuitId);
+
 /** A circuit of a build laid out in another architecture and judged on the same demand. */
-export function judgeArchitecture(input: {
-  document: BuildDocument;
-  catalogue: Catalogue;
-  circuitId: string;
-  architecture: Architecture;
-}): JudgedCircuit {
-  const layOut = layOutAs({ ...input, document: readBuild(input.document) });
-  const whole = withEndsAlong(input.document, layOut, input.catalogue);
-  const { document } = applyCommand(input.document, whole);
-  return judgeCircuit(document, input.catalogue, input.circuitId);
+export function judgeArchitecture(
+  known: KnownBuild,
+  circuitId: string,
+  architecture: Architecture,
+): JudgedCircuit {
+  const { document: stored, catalogue } = known;
+  const layOut = layOutAs({ document: readBuild(stored), catalogue, circuitId, architecture });
+  const whole = withEndsAlong(stored, layOut, catalogue);
+  const { document } = applyCommand(stored, whole);
+  return judged({ ...known, document }, variantsOf(known).with(document), circuitId);
 }
 
 /** Every other architecture a circuit could be laid out in. */

@@ -1,11 +1,10 @@
 import { firstOf } from '../numerics/index.ts';
-import { type BuildDocument, type Fuel, readBuild } from '../model/index.ts';
-import type { Catalogue } from '../catalogue/index.ts';
+import { type Fuel, readBuild } from '../model/index.ts';
 import { engineFigure, fuelLabel } from '../engine/index.ts';
 import { fuelFigure } from '../fuel/index.ts';
 import { type FigureRef, resultIndex } from '../results/index.ts';
-import { evaluate } from './evaluate.ts';
 import { otherFuels, withFuels } from './ladderVariants.ts';
+import { type KnownBuild, variantsOf } from './variants.ts';
 
 /** One fuel in the first circuit of a build, with everything else as it is. SI. */
 export interface FuelComparison {
@@ -27,15 +26,19 @@ export interface FuelComparison {
   readonly stops: number;
 }
 
-/** The fuel of the build beside the usual others, each evaluated in the whole build. */
-export function compareFuels(document: BuildDocument, catalogue: Catalogue): FuelComparison[] {
+/** The fuel of the build beside the usual others, each in the whole build; a step for each. */
+export function* compareFuels(known: KnownBuild): Generator<void, FuelComparison[]> {
+  const { document } = known;
+  const variants = variantsOf(known);
   const present = firstOf(readBuild(document).fuels);
-  const rows = [present, ...otherFuels(present)].map((fuel) => {
-    const evaluation = evaluate(withFuels(document, [fuel]), catalogue);
+  const rows: Omit<FuelComparison, 'rangeRatio'>[] = [];
+  for (const fuel of [present, ...otherFuels(present)]) {
+    const evaluation =
+      fuel === present ? variants.present : variants.with(withFuels(document, [fuel]));
     const results = resultIndex(evaluation.results);
     const value = (ref: FigureRef): number => results.find(ref)?.value ?? NaN;
     const fluid = firstOf(evaluation.fluids);
-    return {
+    rows.push({
       fuel,
       label: fuelLabel(fuel),
       present: fuel === present,
@@ -49,7 +52,8 @@ export function compareFuels(document: BuildDocument, catalogue: Catalogue): Fue
       duty: fluid.worstDuty?.duty,
       pumpMargin: fluid.peak?.margin,
       stops: evaluation.findings.filter((f) => f.severity === 'stop').length,
-    };
-  });
+    });
+    yield;
+  }
   return rows.map((row) => ({ ...row, rangeRatio: row.range / firstOf(rows).range }));
 }

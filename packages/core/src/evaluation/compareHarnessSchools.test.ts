@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { demoBuilds, sampleCatalogue } from '../exchange/index.ts';
+import { demoBuilds } from '../exchange/index.ts';
 import { harnessSchools } from '../model/index.ts';
-import { evaluated } from '../tests/evaluated.ts';
+import { finished } from '../numerics/index.ts';
+import { evaluated, knownBuild } from '../tests/evaluated.ts';
 import { compareHarnessSchools } from './compareHarnessSchools.ts';
 
 describe('schools of harness beside each other', () => {
@@ -13,7 +14,7 @@ describe('schools of harness beside each other', () => {
   test.each(tried.map(({ document }) => [document.name, document] as const))(
     'of %s: each is what the build would be in it',
     (_name, demo) => {
-      const rows = compareHarnessSchools(demo, sampleCatalogue);
+      const rows = finished(compareHarnessSchools(knownBuild(demo)));
       expect(rows.filter(({ chosen }) => chosen)).toHaveLength(1);
       const isBought = Object.keys(demo.harness.bought).length > 0;
       expect(rows.map(({ school }) => school)).toEqual([

@@ -1,12 +1,6 @@
-import type { Catalogue } from '../catalogue/index.ts';
 import { harnessFigure } from '../harness/index.ts';
-import {
-  type BuildDocument,
-  type HarnessSchool,
-  harnessSchools,
-  readBuild,
-} from '../model/index.ts';
-import { evaluate } from './evaluate.ts';
+import { type HarnessSchool, harnessSchools, readBuild } from '../model/index.ts';
+import { type KnownBuild, variantsOf } from './variants.ts';
 
 /** How well a harness can be changed afterwards. */
 export type Serviceability = 'any wire' | 'at its covers' | 'only anew';
@@ -34,27 +28,32 @@ export interface ComparedSchool {
   readonly serviceability: Serviceability;
 }
 
-/** The same harness built in each school: what it weighs, costs and takes, and how thick it gets. */
-export function compareHarnessSchools(
-  document: BuildDocument,
-  catalogue: Catalogue,
-): readonly ComparedSchool[] {
+/**
+ * The same harness built in each school: what it weighs, costs and takes, and how thick it gets; a
+ * step for each.
+ */
+export function* compareHarnessSchools(
+  known: KnownBuild,
+): Generator<void, readonly ComparedSchool[]> {
+  const { document } = known;
+  const variants = variantsOf(known);
   const { bought, school: present } = readBuild(document).harness;
   const isBought = bought.length > 0;
   const schools: readonly ComparedSchool['school'][] = isBought
     ? ['bought', ...harnessSchools]
     : harnessSchools;
-  return schools.map((school): ComparedSchool => {
+  const compared: ComparedSchool[] = [];
+  for (const school of schools) {
     const built =
       school === 'bought'
         ? document
         : { ...document, harness: { ...document.harness, school, bought: {} } };
     // What lies round a wire says how thin it may be: sizes follow from the school too.
-    const { harness } = evaluate(built, catalogue);
+    const { harness } = built === document ? variants.present : variants.with(built);
     const value = (key: string): number =>
       harness.results.find((result) => result.key === key)?.value ?? 0;
     const laid = harness.bundles.filter(({ wires }) => wires.length > 0);
-    return {
+    compared.push({
       school,
       chosen: school === (isBought ? 'bought' : present),
       copperLength: value(harnessFigure('harness.copperLength').key),
@@ -64,6 +63,8 @@ export function compareHarnessSchools(
       thickest: Math.max(0, ...laid.map(({ diameter }) => diameter)),
       uncovered: laid.filter(({ cover, coverItem }) => cover !== 'none' && !coverItem).length,
       serviceability: serviceabilities[built.harness.school],
-    };
-  });
+    });
+    yield;
+  }
+  return compared;
 }

@@ -4,11 +4,13 @@ import type { BuildDocument } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { type SchoolComparison, compareSchools } from './compareSchools.ts';
 import { referenceProblems } from './references.ts';
-import { evaluated } from '../tests/evaluated.ts';
+import { finished, kept } from '../numerics/index.ts';
+import { evaluated, knownBuild } from '../tests/evaluated.ts';
 
 type Possible = Extract<SchoolComparison, { possible: true }>;
+const schoolsOf = kept((document: BuildDocument) => finished(compareSchools(knownBuild(document))));
 const schoolOf = (document: BuildDocument, id: SchoolComparison['id']): Possible => {
-  const school = compareSchools(document, sampleCatalogue).find((each) => each.id === id)!;
+  const school = schoolsOf(document).find((each) => each.id === id)!;
   if (!school.possible) throw new Error(school.reason);
   return school;
 };
@@ -28,15 +30,15 @@ describe('the schools of switching', () => {
   });
 
   test('the kept box saves its relays and fuses, and moves nothing else', () => {
-    const [present, kept] = (['present', 'kept'] as const).map((id) => schoolOf(lantern, id));
-    expect(kept!.figures.price).toBeLessThan(present!.figures.price);
-    expect(kept!.figures.mass).toBeLessThan(present!.figures.mass);
-    expect({ ...kept!.figures, price: 0, mass: 0 }).toEqual({
+    const [present, box] = (['present', 'kept'] as const).map((id) => schoolOf(lantern, id));
+    expect(box!.figures.price).toBeLessThan(present!.figures.price);
+    expect(box!.figures.mass).toBeLessThan(present!.figures.mass);
+    expect({ ...box!.figures, price: 0, mass: 0 }).toEqual({
       ...present!.figures,
       price: 0,
       mass: 0,
     });
-    const again = compareSchools(taken(kept!, lantern), sampleCatalogue);
+    const again = schoolsOf(taken(box!, lantern));
     expect(again.find(({ id }) => id === 'kept')).toMatchObject({
       possible: false,
       reason: 'all relays and fuses are kept already',
@@ -60,7 +62,7 @@ describe('the schools of switching', () => {
 
   test('says why where no module can be fitted', () => {
     for (const document of [lantern, sandpiper]) {
-      const module = compareSchools(document, sampleCatalogue).find(({ id }) => id === 'module');
+      const module = schoolsOf(document).find(({ id }) => id === 'module');
       expect(module).toMatchObject({ possible: false });
     }
   });

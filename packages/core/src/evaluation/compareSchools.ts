@@ -1,8 +1,9 @@
-import type { Catalogue, CatalogueItem } from '../catalogue/index.ts';
+import type { CatalogueItem } from '../catalogue/index.ts';
 import { type School, type SingleFailure, schools, singleFailures } from '../electrics/index.ts';
-import { type BuildDocument, type Change, readBuild } from '../model/index.ts';
+import { type Change, readBuild } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
-import { type Evaluation, evaluate } from './evaluate.ts';
+import type { Evaluation } from './evaluate.ts';
+import { type KnownBuild, variantsOf } from './variants.ts';
 
 /** What a way to switch things comes to on a build. SI; the price in the build’s currency. */
 export interface SchoolFigures {
@@ -61,26 +62,25 @@ function figuresOf({ electrics, parts, findings, sneaks }: Evaluation): SchoolFi
   };
 }
 
-/** The schools of switching side by side, each evaluated on the whole build. */
-export function compareSchools(
-  document: BuildDocument,
-  catalogue: Catalogue,
-): readonly SchoolComparison[] {
-  const present = evaluate(document, catalogue);
-  const { netlist, buses } = present.electrics;
-  return schools({ wired: readBuild(document), netlist, catalogue, buses }).map(
-    (school): SchoolComparison => {
-      if (!school.possible) return school;
-      const { id, name, changes } = school;
-      const changed =
-        changes.length === 0
-          ? present
-          : evaluate(
-              applyCommand(document, { name: 'set-several', label: name, changes: [...changes] })
-                .document,
-              catalogue,
-            );
-      return { id, name, possible: true, changes, figures: figuresOf(changed) };
-    },
-  );
+/** The schools of switching side by side, each on the whole build; a step for each. */
+export function* compareSchools(known: KnownBuild): Generator<void, readonly SchoolComparison[]> {
+  const { document, catalogue } = known;
+  const variants = variantsOf(known);
+  const { netlist, buses } = variants.present.electrics;
+  const compared: SchoolComparison[] = [];
+  for (const school of schools({ wired: readBuild(document), netlist, catalogue, buses })) {
+    if (!school.possible) {
+      compared.push(school);
+      continue;
+    }
+    const { id, name, changes } = school;
+    const command = { name: 'set-several', label: name, changes: [...changes] } as const;
+    const evaluation =
+      changes.length === 0
+        ? variants.present
+        : variants.with(applyCommand(document, command).document);
+    compared.push({ id, name, possible: true, changes, figures: figuresOf(evaluation) });
+    yield;
+  }
+  return compared;
 }

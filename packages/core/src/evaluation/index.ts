@@ -24,3 +24,4 @@ export { rules } from './rules.ts';
 export * from './startBuild.ts';
 export * from './startSpec.ts';
 export * from './told/index.ts';
+export * from './variants.ts';

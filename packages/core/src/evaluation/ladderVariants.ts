@@ -1,10 +1,9 @@
 import { type Build, type BuildDocument, type Fuel, writeFuel } from '../model/index.ts';
-import type { Catalogue } from '../catalogue/index.ts';
 import { pumpDuties } from '../fuel/index.ts';
 import { fuelLabel, petrolReidOf, reidOfBlend } from '../engine/index.ts';
 import { quantity } from '../quantities/index.ts';
-import type { Evaluator } from './evaluate.ts';
 import { type Ladder, type Loss, limitLadder } from './ladder.ts';
+import { type KnownBuild, variantsOf } from './variants.ts';
 
 /** Another ladder of the same build: something lost, or another fuel in the first circuit. */
 export interface LadderVariant {
@@ -87,14 +86,8 @@ export const withFuels = (document: BuildDocument, fuels: readonly Fuel[]): Buil
 });
 
 /** Climbs the ladder of a variant. */
-export function variantLadder(input: {
-  evaluator: Evaluator;
-  document: BuildDocument;
-  catalogue: Catalogue;
-  variant: LadderVariant;
-}): Ladder {
-  const { variant } = input;
-  const document =
-    variant.fuels.length > 0 ? withFuels(input.document, variant.fuels) : input.document;
-  return limitLadder(input.evaluator.check(document, input.catalogue), variant.loss);
+export function variantLadder(known: KnownBuild, { fuels, loss }: LadderVariant): Ladder {
+  const document = fuels.length > 0 ? withFuels(known.document, fuels) : known.document;
+  const evaluator = variantsOf(known).evaluator();
+  return limitLadder(evaluator.check(document, known.catalogue), loss);
 }

@@ -5,7 +5,7 @@ import { applyCommand } from './commands/applyCommand.ts';
 import { layOutAs, suctionHead, vapourInRun } from '../fuel/index.ts';
 import { endsOfOpenLines } from '../plumbing/index.ts';
 import { quantity as q } from '../quantities/index.ts';
-import { evaluate } from './evaluate.ts';
+import { type Evaluator, createEvaluator } from './evaluate.ts';
 import { PUMP_OUTSIDE, rawBuild } from './rawBuild.ts';
 import type { StartAnswers } from './startSpec.ts';
 
@@ -25,6 +25,7 @@ const boilingRules: ReadonlySet<string> = new Set([suctionHead.id, vapourInRun.i
 function regulatedBeforeRail(
   document: BuildDocument,
   catalogue: Catalogue,
+  { evaluate }: Evaluator,
 ): BuildDocument | undefined {
   const boils = (build: BuildDocument): boolean =>
     evaluate(build, catalogue).findings.some(
@@ -69,6 +70,9 @@ function outsideTank(document: BuildDocument): BuildDocument {
  * changed. Throws NotFound when the catalogue lacks the usual parts.
  */
 export function startBuild(answers: StartAnswers, catalogue: Catalogue): StartedBuild {
+  // What one proposal leaves as it was need not be worked out for the next.
+  const evaluator = createEvaluator();
+  const evaluate = (of: BuildDocument) => evaluator.evaluate(of, catalogue);
   const raw = rawBuild(answers, catalogue);
   let document = writeBuild(raw);
   const proposed = [
@@ -76,7 +80,7 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
       ? 'In-tank pump with a filter-regulator at the tank and one line forward'
       : 'Circuit with the regulator after the rail and a return to the tank',
   ];
-  const injector = evaluate(document, catalogue).candidates.injectors()['primary']?.[0];
+  const injector = evaluate(document).candidates.injectors()['primary']?.[0];
   if (injector && injector.verdict !== 'does not fit') {
     document = applyCommand(document, {
       name: 'choose-injector',
@@ -85,7 +89,7 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
     }).document;
     proposed.push(`${answers.cylinders} injectors ${injector.item.designation}`);
   }
-  const pump = evaluate(document, catalogue).candidates.pumps()['pump']?.[0];
+  const pump = evaluate(document).candidates.pumps()['pump']?.[0];
   if (pump && pump.verdict !== 'does not fit') {
     document = applyCommand(document, {
       name: 'choose-part',
@@ -95,7 +99,7 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
     }).document;
     proposed.push(`Pump ${pump.item.designation}`);
   }
-  const cooler = regulatedBeforeRail(document, catalogue);
+  const cooler = regulatedBeforeRail(document, catalogue, evaluator);
   if (cooler) {
     document = outsideTank(cooler);
     proposed[0] =
@@ -105,7 +109,7 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
       proposed.push(`The pump stands outside of the tank there: ${outside.item.id}`);
     }
   }
-  const changes = endsOfOpenLines(evaluate(document, catalogue).made, catalogue);
+  const changes = endsOfOpenLines(evaluate(document).made, catalogue);
   if (changes.length > 0) {
     document = applyCommand(document, {
       name: 'set-several',
@@ -115,13 +119,13 @@ export function startBuild(answers: StartAnswers, catalogue: Catalogue): Started
     proposed.push('Ends and adapters for every line, from the catalogue');
   }
   for (let n = 0; n < MOST_CURES; n++) {
-    const stop = evaluate(document, catalogue).findings.find(
+    const stop = evaluate(document).findings.find(
       (f) => f.severity === 'stop' && f.cures().some((c) => c.command),
     );
     const cure = stop?.cures().find((c) => c.command);
     if (!stop || !cure?.command) break;
     const next = applyCommand(document, cure.command).document;
-    const gone = !evaluate(next, catalogue).findings.some((f) => f.id === stop.id);
+    const gone = !evaluate(next).findings.some((f) => f.id === stop.id);
     if (!gone) break;
     document = next;
     proposed.push(`${cure.text} (${stop.title.toLowerCase()})`);

@@ -21,7 +21,8 @@ import { compareFuels } from './compareFuels.ts';
 import { createEvaluator } from './evaluate.ts';
 import { type Ladder, limitLadder, reachedRungs } from './ladder.ts';
 import { ladderVariants, variantLadder } from './ladderVariants.ts';
-import { evaluated } from '../tests/evaluated.ts';
+import { finished } from '../numerics/index.ts';
+import { evaluated, knownBuild } from '../tests/evaluated.ts';
 
 const converged = (build: BuildDocument, name: 'peakPower' | 'hotIdle' | 'cruise', index = 0) => {
   const { point, solution } = evaluated(build).fluids[index]!.cases[name];
@@ -131,7 +132,7 @@ describe('every layout', () => {
     };
     const costs = (catalogue: Catalogue): number =>
       Object.keys(kittiwake.fuelCircuits).reduce(
-        (sum, id) => sum + judgeCircuit(kittiwake, catalogue, id).price,
+        (sum, id) => sum + judgeCircuit(knownBuild(kittiwake, catalogue), id).price,
         0,
       );
     const { parts } = evaluated(kittiwake).parts;
@@ -144,14 +145,9 @@ describe('every layout', () => {
   });
 
   test('is judged beside the present one on the same demand', () => {
-    const now = judgeCircuit(lantern, sampleCatalogue, 'main');
+    const now = judgeCircuit(knownBuild(lantern), 'main');
     for (const architecture of otherArchitectures(now.circuit)) {
-      const other = judgeArchitecture({
-        document: lantern,
-        catalogue: sampleCatalogue,
-        circuitId: 'main',
-        architecture,
-      });
+      const other = judgeArchitecture(knownBuild(lantern), 'main', architecture);
       expect(other.circuit.architecture).toBe(architecture);
       expect(other.price).toBeGreaterThan(0);
       expect(other.joints).toBeGreaterThan(5);
@@ -260,7 +256,7 @@ describe('heat, prime and range', () => {
   });
 
   test('E85 costs a quarter to a third of the range', () => {
-    const fuels = compareFuels(lantern, sampleCatalogue);
+    const fuels = finished(compareFuels(knownBuild(lantern)));
     const e85 = fuels.find((f) => f.label === 'E85')!;
     expect(e85.rangeRatio).toBeGreaterThan(0.65);
     expect(e85.rangeRatio).toBeLessThan(0.76);
@@ -355,12 +351,10 @@ describe('Kittiwake', () => {
   describe('with the first pump lost', () => {
     const told = (build: BuildDocument) => {
       const found = evaluated(build).findings.find((f) => f.id === 'pump.lost:main');
-      const ladder = variantLadder({
-        evaluator: createEvaluator(),
-        document: build,
-        catalogue: sampleCatalogue,
-        variant: ladderVariants(readBuild(build)).find((v) => v.id === 'pump-lost:pump')!,
-      });
+      const ladder = variantLadder(
+        knownBuild(build),
+        ladderVariants(readBuild(build)).find((v) => v.id === 'pump-lost:pump')!,
+      );
       return { found: found!, ladder };
     };
 
@@ -397,12 +391,7 @@ describe('other ladders', () => {
     const e85 = variants.find((v) => v.id === 'fuel:E85')!;
     const first = (ladder: ReturnType<typeof limitLadder>): number =>
       ladder.rungs.find((r) => r.power !== null)!.power!;
-    const there = variantLadder({
-      evaluator,
-      document: lantern,
-      catalogue: sampleCatalogue,
-      variant: e85,
-    });
+    const there = variantLadder({ evaluator, document: lantern, catalogue: sampleCatalogue }, e85);
     expect(first(there)).toBeLessThan(
       first(limitLadder(evaluator.check(lantern, sampleCatalogue))),
     );
@@ -413,12 +402,7 @@ describe('other ladders', () => {
     const variant = ladderVariants(readBuild(kittiwake)).find(
       (v) => v.id === 'row-lost:secondary',
     )!;
-    const ladder = variantLadder({
-      evaluator: createEvaluator(),
-      document: kittiwake,
-      catalogue: sampleCatalogue,
-      variant,
-    });
+    const ladder = variantLadder(knownBuild(kittiwake), variant);
     const duty = (l: typeof ladder) =>
       l.rungs.find((r) => r.label === 'Injector duty, E85 circuit')!.power!;
     expect(duty(ladder)).toBeLessThan(

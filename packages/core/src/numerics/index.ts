@@ -1,5 +1,6 @@
 export * from './entries.ts';
 export * from './bisect.ts';
+export * from './finished.ts';
 export * from './groups.ts';
 export * from './interpolate.ts';
 export * from './kept.ts';

@@ -4,7 +4,8 @@ import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer
 import { QuantityField } from '../../ui/QuantityField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 
-const ask: Question<null, FuelComparison[]> = (worker, document) => worker.compareFuels(document);
+const ask: Question<null, FuelComparison[] | undefined> = (worker, document) =>
+  worker.compareFuels(document);
 
 /** What can be set of the fuels, and the first one beside the usual others. */
 export function FuelPanel() {

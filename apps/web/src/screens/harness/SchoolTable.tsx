@@ -3,7 +3,7 @@ import { useBuild } from '../../build/BuildContext.ts';
 import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer.ts';
 import { useUnits } from '../../ui/preferences.ts';
 
-const ask: Question<string, readonly ComparedSchool[]> = (worker, document) =>
+const ask: Question<string, readonly ComparedSchool[] | undefined> = (worker, document) =>
   worker.harnessSchools(document);
 
 /** The same harness in every school, side by side. */

@@ -5,7 +5,7 @@ import { type Question, useWorkerAnswer } from '../../evaluation/useWorkerAnswer
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 
-const ask: Question<null, readonly SchoolComparison[]> = (worker, document) =>
+const ask: Question<null, readonly SchoolComparison[] | undefined> = (worker, document) =>
   worker.compareSchools(document);
 const lead =
   'The same vehicle switched by relays and fuses, by a power module, or by its own box kept: each worked out on the whole build.';

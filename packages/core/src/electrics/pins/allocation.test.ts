@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { type ProgramSolver, seededUniform } from '../../numerics/index.ts';
+import { type ProgramSolver, finished, seededUniform } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import { type AllocationAnswer, allocate, allocationCost, conflictOf } from './allocate.ts';
 import { pin, signal } from '../../tests/allocationParts.ts';
@@ -22,10 +22,7 @@ const problem = (
   totals: AllocationProblem['totals'] = [],
 ): AllocationProblem => ({ pins, signals, totals });
 
-function answerTo(asked: AllocationProblem): AllocationAnswer {
-  const search = allocate(asked, solve);
-  for (let step = search.next(); ; step = search.next()) if (step.done) return step.value;
-}
+const answerTo = (asked: AllocationProblem): AllocationAnswer => finished(allocate(asked, solve));
 function allocated(asked: AllocationProblem): ReadonlyMap<string, string> {
   const answer = answerTo(asked);
   if (answer.state !== 'allocated') throw new Error(`no allocation: ${answer.state}`);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { kittiwake, lantern, sandpiper } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
+import { finished } from '../../numerics/index.ts';
 import { type Vector, bodyAt, checkComponent, componentFaults } from '../../vehicle/index.ts';
 import { type PlaceWish, type PlacesProgress, findPlaces } from './findPlaces.ts';
 import { goesThrough } from './sheetBetween.ts';
@@ -23,10 +24,7 @@ const wishOf = (document: BuildDocument, placementId: string): PlaceWish => {
     around: map.around,
   };
 };
-const found = (wish: PlaceWish): PlacesProgress => {
-  const search = findPlaces(wish);
-  for (let step = search.next(); ; step = search.next()) if (step.done) return step.value;
-};
+const found = (wish: PlaceWish): PlacesProgress => finished(findPlaces(wish));
 
 describe.each([
   ['Sandpiper', sandpiper],

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { applyCommand } from '../../evaluation/index.ts';
 import { demoBuilds, kittiwake, sampleCatalogue, sandpiper } from '../../exchange/index.ts';
 import { type BuildDocument, readBuild, withValueAt } from '../../model/index.ts';
+import { finished } from '../../numerics/index.ts';
 import { type HarnessProgress, proposeHarness } from './proposeHarness.ts';
 import { proposedSplices } from './proposedSplices.ts';
 import { evaluated } from '../../tests/evaluated.ts';
@@ -19,10 +20,7 @@ function proposed(document: BuildDocument): HarnessProgress {
     vehicle: build.vehicle,
     catalogue: sampleCatalogue,
   });
-  for (;;) {
-    const next = search.next();
-    if (next.done) return next.value;
-  }
+  return finished(search);
 }
 
 const withHarness = (document: BuildDocument, { best }: HarnessProgress): BuildDocument => ({

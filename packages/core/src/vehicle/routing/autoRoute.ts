@@ -1,4 +1,4 @@
-import { entryAt } from '../../numerics/index.ts';
+import { entryAt, finished } from '../../numerics/index.ts';
 import type { MountingLine } from '../../model/index.ts';
 import type { Box } from '../geometry/distances.ts';
 import { type RoutePath, type RoutePoint, pointAt, shapeOf } from '../geometry/path.ts';
@@ -246,8 +246,7 @@ export function* autoRoute(
 
 /** The ways between two ports, all searches run. */
 export function waysBetween(input: AutoRouteInput): readonly ProposedWay[] {
-  const search = autoRoute(input);
-  for (let step = search.next(); ; step = search.next()) if (step.done) return step.value;
+  return finished(autoRoute(input));
 }
 
 /** A way joins those that are there where it differs, or takes the place of one it betters. */
