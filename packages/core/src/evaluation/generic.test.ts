@@ -14,7 +14,9 @@ import {
   valueAt,
   withValueAt,
 } from '../model/index.ts';
+import { wireCutTo } from '../harness/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
+import { editInWords } from './commands/editInWords.ts';
 import { commandKinds } from './commands/commandKinds.ts';
 import { electricCases } from '../electrics/index.ts';
 import { addCircuit, caseNames, insertCommand, layOutAs } from '../fuel/index.ts';
@@ -157,6 +159,12 @@ describe('commands', () => {
     },
     { name: 'take-segment-out', segmentId: 'trunk' },
     { name: 'take-breakout-out', breakoutId: 'middle' },
+    {
+      name: 'mark-cut',
+      wireId: 'pump~+',
+      wireName: 'Fuel pump, supply',
+      cut: wireCutTo({ value: 3.2, unit: 'mm' }),
+    },
     { name: 'pull-map-true' },
     {
       name: 'lay-out-vehicle',
@@ -214,11 +222,13 @@ describe('commands', () => {
     {
       name: 'choose-wire',
       wireId: 'pump~+',
+      wireName: 'The wire',
       size: { id: 'W10', revision: 1 },
     },
     {
       name: 'set-wire-length',
       wireId: 'pump~+',
+      wireName: 'The wire',
       length: { typed: { value: 5, unit: 'm' }, measured: null },
     },
     { name: 'decide', optionId: 'tank-outlet', alternativeId: 'existing', assemblies: {} },
@@ -300,6 +310,23 @@ describe('commands', () => {
       expect(hashOf(back)).toBe(hashOf(start));
       const forth = applyPatch(back, applied.patch);
       expect(hashOf(forth)).toBe(hashOf(applied.document));
+    },
+  );
+
+  test.each(commands.map((c) => [c.name, c] as const))(
+    '%s: is told in words that a person reads, not by ids',
+    (_name, command) => {
+      // An id that is a single word may be one of the language as well.
+      const ids = new Set<string>();
+      JSON.stringify(start, (key, value: unknown) => {
+        if (/[-~]/.test(key)) ids.add(key);
+        return value;
+      });
+      const words = editInWords(start, command);
+      expect(words).not.toBe('');
+      expect(words.split(/[\s,“”"]+/).filter((word) => ids.has(word) || /~/.test(word))).toEqual(
+        [],
+      );
     },
   );
 

@@ -106,6 +106,7 @@ describe('wire list', () => {
     const typed = applyCommand(lantern, {
       name: 'set-wire-length',
       wireId: 'pump~+',
+      wireName: 'The wire',
       length: { typed: { value: 4.567, unit: 'm' }, measured: null },
     }).document;
     const wire = wireList(evaluated(typed)).find((w) => w.wire === 'pump~+')!;

@@ -53,6 +53,14 @@ function referenceAt(document: unknown, path: Path): ReferenceSpec | undefined {
   return inner?.type === 'reference' ? inner : undefined;
 }
 
+/** What a text may be the id of; nothing where it is no such text, or names nothing. */
+function mayName(document: unknown, path: Path, value: unknown): unknown {
+  const spec = specAt(documentSpec, path, document);
+  return spec?.type === 'text'
+    ? spec.mayName?.map((collection) => entryIn(document, collection, value)).find(Boolean)
+    : undefined;
+}
+
 /**
  * A value of a document, or one that is to stand at its path, in few words: a reference by the name
  * of what it names, all else as it is told by itself.
@@ -68,7 +76,9 @@ export function fieldInWords(
     const circuit = holdersOf(document, path).findLast((holder) => isEntries(holder['nodes']));
     return jointInWords(circuit, value) ?? valueInWords(value, numbers);
   }
-  const entry = reference ? named(document, path, reference, value) : undefined;
+  const entry = reference
+    ? named(document, path, reference, value)
+    : mayName(document, path, value);
   const { name, title } = isEntries(entry) ? entry : {};
   const called = typeof name === 'string' ? name : title;
   return typeof called === 'string' ? called : valueInWords(value, numbers);

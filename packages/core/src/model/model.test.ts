@@ -128,11 +128,13 @@ describe('commands', () => {
     const once = applyCommand(lantern, {
       name: 'choose-wire',
       wireId: 'a~b',
+      wireName: 'The wire',
       size: { id: 'W1', revision: 1 },
     });
     const twice = applyCommand(once.document, {
       name: 'set-wire-length',
       wireId: 'a~b',
+      wireName: 'The wire',
       length: { typed: { value: 2, unit: 'm' }, measured: null },
     });
     expect(twice.document.power.wireDecisions).toEqual({
@@ -152,13 +154,13 @@ describe('commands', () => {
     const fuse = pathOf('power.mainFuse');
     expect(describeCommand({ name: 'set', path: fuse, value: 1 })).toBe('Change main fuse');
     const place = { name: 'remove', path: ['placements', 'pump'] } as const;
-    expect(describeCommand(place)).toBe('Take out pump');
+    expect(describeCommand(place)).toBe('Take out placements');
     expect(describeCommand({ name: 'choose-fuse', deviceId: 'f', item: null })).toBe(
       'Let the rules choose the fuse',
     );
-    expect(describeCommand({ name: 'choose-wire', wireId: 'a~b', size: null })).toBe(
-      'Let the rules size a~b',
-    );
+    expect(
+      describeCommand({ name: 'choose-wire', wireId: 'a~b', wireName: 'The wire', size: null }),
+    ).toBe('The wire: size by the rules');
   });
 });
 

@@ -22,6 +22,8 @@ const isGroup = (spec: Spec): boolean => spec.type === 'object' || spec.type ===
 export function pathInWords(path: Path): string {
   const words: string[] = [];
   let spec: Spec | undefined = documentSpec;
+  /** the collection that was passed last: an entry of it has no better word */
+  let collected = '';
   path.forEach((key, depth) => {
     if (spec?.type === 'record') {
       spec = spec.of;
@@ -30,10 +32,11 @@ export function pathInWords(path: Path): string {
     const field: Spec | undefined = spec && fieldOf(spec, key);
     const onTheWay = field !== undefined && isGroup(field) && depth < path.length - 1;
     const collection = field?.type === 'record' || depth === 0;
+    if (field?.type === 'record') collected = key;
     if (field && !silent.has(key) && !(onTheWay && collection)) words.push(key);
     spec = field;
   });
-  const shown = words.length > 0 ? words : path.slice(-1);
+  const shown = words.length > 0 ? words : [collected];
   return shown
     .map((key) => key.replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`))
     .join(' ');

@@ -75,6 +75,8 @@ export interface TextSpec extends FieldWords, Typed<string> {
   readonly max: number;
   readonly message?: string;
   readonly initial?: string;
+  /** collections of whose entries it may be the id, to be told by their names */
+  readonly mayName?: readonly string[];
 }
 /** A moment, ISO 8601. */
 export interface MomentSpec extends FieldWords, Typed<string> {

@@ -67,9 +67,12 @@ export function CutListScreen() {
               wordless
               checked={made === 'cut'}
               onChange={(cut) => {
-                const path = ['harness', 'cut', wire];
-                const value = asCut(length);
-                edit(cut ? { name: 'set', path, value } : { name: 'remove', path });
+                edit({
+                  name: 'mark-cut',
+                  wireId: wire,
+                  wireName: name,
+                  cut: cut ? asCut(length) : null,
+                });
               }}
             >
               {name} is cut

@@ -69,7 +69,12 @@ function WireInspector({ wire, sheet }: { wire: ToldWire; sheet: WireSheet | und
           ]}
           onChoose={(id) => {
             const size = sizes.find((each) => each.id === id);
-            edit({ name: 'choose-wire', wireId: wire.id, size: size ? refOf(size) : null });
+            edit({
+              name: 'choose-wire',
+              wireId: wire.id,
+              wireName: wire.name,
+              size: size ? refOf(size) : null,
+            });
           }}
         />
         {sheet && <WireLengthField key={wire.id} sized={sheet.sized} />}

@@ -18,7 +18,12 @@ export function WireLengthField({ sized }: { sized: SizedWire }) {
       optional
       whenEmpty={`about ${formatMeasure({ value: estimate, kind: 'length' }, units)}`}
       store={(typed) =>
-        edit({ name: 'set-wire-length', wireId: sized.wire.id, length: { typed, measured: null } })
+        edit({
+          name: 'set-wire-length',
+          wireId: sized.wire.id,
+          wireName: sized.wire.name,
+          length: { typed, measured: null },
+        })
       }
     />
   );

@@ -139,6 +139,7 @@ export function WiringScreen() {
                 edit({
                   name: 'choose-wire',
                   wireId: selected.wire.id,
+                  wireName: selected.wire.name,
                   size: id === AUTO ? null : refOf(sizes.find((s) => s.id === id)!),
                 })
               }

@@ -7,6 +7,8 @@ import { wirePumpCoil } from './pumpCoil.ts';
 import { assignPins, connectPin, putDevices, removeDevice } from './devices.ts';
 
 const wireId = text({ min: 1, max: 120 });
+/** What the wire is called: wires are derived, a build does not know their names. */
+export const wireName = text({ min: 1, max: 120 });
 
 /** What is decided about a wire; begun where nothing was. */
 function decisionOn(draft: DocumentDraft, id: string) {
@@ -29,9 +31,8 @@ const chooseFuse = command({
 /** Chooses a wire's size by hand, or leaves it to the rules. */
 const chooseWire = command({
   name: 'choose-wire',
-  fields: { wireId, size: nullable(itemRef('wire')) },
-  words: (c) =>
-    c.size ? `Choose wire ${c.size.id} for ${c.wireId}` : `Let the rules size ${c.wireId}`,
+  fields: { wireId, wireName, size: nullable(itemRef('wire')) },
+  words: (c) => `${c.wireName}: size ${c.size ? c.size.id : 'by the rules'}`,
   recipe(draft, c) {
     decisionOn(draft, c.wireId).size = c.size;
   },
@@ -40,8 +41,8 @@ const chooseWire = command({
 /** What a person knows of a wire's length. */
 const setWireLength = command({
   name: 'set-wire-length',
-  fields: { wireId, length: lengthSpec },
-  words: (c) => `Change the length of ${c.wireId}`,
+  fields: { wireId, wireName, length: lengthSpec },
+  words: (c) => `${c.wireName}: length`,
   recipe: (draft, c) => mergeInto(decisionOn(draft, c.wireId).length, c.length),
 });
 

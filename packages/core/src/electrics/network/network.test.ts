@@ -131,6 +131,7 @@ describe('what a circuit tells', () => {
     const { document: far } = applyCommand(lantern, {
       name: 'set-wire-length',
       wireId: 'fuse-fan-1~in',
+      wireName: 'The wire',
       length: { typed: { value: 0.19, unit: 'mm' }, measured: null },
     });
     expect(of(lantern)).toBeLessThanOrEqual(30);
@@ -145,8 +146,12 @@ describe('what a circuit tells', () => {
     const settled = (document: BuildDocument): BuildDocument =>
       ['battery-+~main-fuse', 'main-fuse~power-stud', 'battery~−'].reduce(
         (build, wireId) =>
-          applyCommand(build, { name: 'choose-wire', wireId, size: { id: 'W25', revision: 1 } })
-            .document,
+          applyCommand(build, {
+            name: 'choose-wire',
+            wireId,
+            wireName: 'The wire',
+            size: { id: 'W25', revision: 1 },
+          }).document,
         document,
       );
     const [one, other] = [series(settled(settledLantern)), series(settled(without))];
@@ -207,6 +212,7 @@ describe('a bus', () => {
     const long = applyCommand(kittiwake, {
       name: 'set-wire-length',
       wireId: wire.id,
+      wireName: 'The wire',
       length: { typed: { value: 0.45, unit: 'mm' }, measured: null },
     }).document;
     const rateAs = (document: BuildDocument, rate: string) =>

@@ -60,8 +60,12 @@ function feedsWhatCranks({ wired }: ElectricsChecked, signal: VehicleSignal): bo
 }
 
 /** Every connection that leads to one wire found, led to another. */
-function ledTo({ wired }: ElectricsChecked, from: string, to: string): BuildCommand {
-  const target: Connection = { to: 'signal', signalId: to };
+function ledTo(
+  { wired }: ElectricsChecked,
+  from: string,
+  to: ElectricsChecked['wired']['vehicleSignals'][number],
+): BuildCommand {
+  const target: Connection = { to: 'signal', signalId: to.id };
   const changes = (path: readonly string[], connections: Readonly<Record<string, Connection>>) =>
     Object.entries(connections).flatMap(([pin, each]) =>
       each.to === 'signal' && each.signalId === from
@@ -75,7 +79,7 @@ function ledTo({ wired }: ElectricsChecked, from: string, to: string): BuildComm
   );
   return {
     name: 'set-several',
-    label: `Take ${to} for the ignition feed`,
+    label: `Take ${to.name} for the ignition feed`.slice(0, 120),
     changes: [
       ...ofEcu,
       ...wired.devices.flatMap((d) => changes(['devices', d.id], d.connections)),
@@ -101,7 +105,7 @@ const deadInCrank: ElectricsRule = {
       );
       const cures: Cure<BuildCommand>[] = others.map((other) => ({
         text: `Take ${other.name}: it is live in both`,
-        command: ledTo(checked, signal.id, other.id),
+        command: ledTo(checked, signal.id, other),
       }));
       const measured = { value: signal.crank?.value ?? 0, kind: 'voltage' } as const;
       const finding: BuildFinding = {

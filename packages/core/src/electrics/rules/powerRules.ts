@@ -96,6 +96,7 @@ const mainFuse: ElectricsRule = {
             command: {
               name: 'set-wire-length',
               wireId: first.wire.id,
+              wireName: first.wire.name,
               length: { typed: { value: 0.15, unit: 'mm' }, measured: null },
             },
           },

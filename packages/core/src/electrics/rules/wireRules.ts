@@ -47,7 +47,12 @@ function wireFinding(
     ? [
         {
           text: 'Let the rules size this wire',
-          command: { name: 'choose-wire', wireId: sized.wire.id, size: null },
+          command: {
+            name: 'choose-wire',
+            wireId: sized.wire.id,
+            wireName: sized.wire.name,
+            size: null,
+          },
         },
       ]
     : [

@@ -4,6 +4,7 @@ import { type BuildCommand, withValueAt } from '../../model/index.ts';
 import { editInWords } from './editInWords.ts';
 
 const words = (command: BuildCommand): string => editInWords(lantern, command);
+const place = lantern.placements['battery']!;
 
 describe('an edit in words', () => {
   test.each<[BuildCommand, string]>([
@@ -53,6 +54,82 @@ describe('an edit in words', () => {
       'Fine filter moved towards the tank',
     ],
     [{ name: 'choose-induction', aspiration: 'natural' }, 'Change induction to natural'],
+    [{ name: 'remove', path: ['devices', 'fan-2'] }, 'Fan 2 taken out'],
+    [{ name: 'remove', path: ['shelf', 'HBR-6'] }, 'Taken out of shelf'],
+    [
+      { name: 'set', path: ['placements', 'jack'], value: { ...place, name: 'Jack point' } },
+      'Jack point put in',
+    ],
+    [
+      { name: 'set', path: ['placements', 'battery'], value: { ...place, name: 'Battery' } },
+      'Change Battery box',
+    ],
+    [
+      {
+        name: 'set',
+        path: ['devices', 'idle-valve', 'connections', '2', 'partId'],
+        value: 'crank',
+      },
+      'Idle valve, connections, part Fuse, valves and sensors → Crank sensor',
+    ],
+    [{ name: 'remove-device', deviceId: 'fan-2' }, 'Fan 2 taken off the list of devices'],
+    [
+      {
+        name: 'connect-pin',
+        owner: { kind: 'device', id: 'fan-2' },
+        pin: '−',
+        connection: { to: 'ground', groundId: 'panel-stud' },
+      },
+      `Fan 2 − wired to ${lantern.grounds['panel-stud']!.name}`,
+    ],
+    [
+      {
+        name: 'connect-pin',
+        owner: { kind: 'ecu', id: 'ecu' },
+        pin: 'A01',
+        connection: { to: 'part', partId: 'fuse-valves', pin: 'out' },
+      },
+      'The ECU A01 wired to Fuse, valves and sensors out',
+    ],
+    [
+      {
+        name: 'connect-pin',
+        owner: { kind: 'device', id: 'fan-2' },
+        pin: '+',
+        connection: null,
+      },
+      'Fan 2 + wired to nothing',
+    ],
+    [
+      {
+        name: 'connect-pin',
+        owner: { kind: 'controller', id: 'gearbox-controller' },
+        pin: 'A01',
+        connection: { to: 'signal', signalId: 'ign-brown' },
+      },
+      `Gearbox controller A01 wired to ${lantern.vehicleSignals['ign-brown']!.name}`,
+    ],
+    [
+      { name: 'assign-pins', controllerId: 'ecu', devices: { coolant: { '1': 'A17' } } },
+      'Pins of the ECU assigned',
+    ],
+    [
+      { name: 'choose-fuse', deviceId: 'fuse-valves', item: null },
+      'Fuse, valves and sensors: by the rules',
+    ],
+    [
+      { name: 'mark-cut', wireId: 'air~1', wireName: 'Air temperature, signal', cut: null },
+      'Air temperature, signal is not cut after all',
+    ],
+    [
+      {
+        name: 'choose-wire',
+        wireId: 'pump~+',
+        wireName: 'Fuel pump, supply',
+        size: { id: 'W6', revision: 1 },
+      },
+      'Fuel pump, supply: size W6',
+    ],
   ])('%j', (command, text) => {
     expect(words(command)).toBe(text);
   });

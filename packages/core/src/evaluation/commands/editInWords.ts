@@ -1,3 +1,4 @@
+import type { Connection } from '../../electrics/index.ts';
 import {
   type BuildCommand,
   type BuildDocument,
@@ -38,17 +39,60 @@ function changed(build: BuildDocument, path: Path, to: unknown): string | undefi
   return `${capital(place)} ${before} → ${after}`;
 }
 
+const isNamed = (value: unknown): value is { readonly name: string } =>
+  typeof value === 'object' && value !== null && 'name' in value && typeof value.name === 'string';
+
+/** "Rear fan put in"; undefined for what has no name of its own, or was there before. */
+function putIn(build: BuildDocument, path: Path, value: unknown): string | undefined {
+  return isNamed(value) && valueAt(build, path) === undefined ? `${value.name} put in` : undefined;
+}
+
+/** "Rear fan taken out"; what has no name of its own is told by what it is in. */
+function takenOut(build: BuildDocument, path: Path): string {
+  const place = placeInWords(build, path);
+  const entry = valueAt(build, path);
+  return isNamed(entry) ? `${capital(place)} taken out` : `Taken out of ${place}`;
+}
+
+/** What the entry at a path is called in a build, else its id. */
+function calledAt(build: BuildDocument, path: Path): string {
+  const entry = valueAt(build, path);
+  return isNamed(entry) ? entry.name : (path.at(-1) ?? '');
+}
+
 /** What an element is called in a build, else its id. */
-function nameOf(before: BuildDocument, circuitId: string, elementId: string): string {
-  const name = valueAt(before, ['fuelCircuits', circuitId, 'elements', elementId, 'name']);
-  return typeof name === 'string' ? name : elementId;
+const nameOf = (build: BuildDocument, circuitId: string, elementId: string): string =>
+  calledAt(build, ['fuelCircuits', circuitId, 'elements', elementId]);
+
+/** A controller of a build, in words. */
+const controllerIn = (build: BuildDocument, id: string): string =>
+  Object.hasOwn(build.controllers, id) ? calledAt(build, ['controllers', id]) : 'the ECU';
+
+/** What a pin is wired to, in words. */
+function wiredTo(build: BuildDocument, connection: Connection): string {
+  switch (connection.to) {
+    case 'part':
+      return `${calledAt(build, ['devices', connection.partId])} ${connection.pin}`;
+    case 'controller':
+      return `${controllerIn(build, connection.controllerId)} ${connection.pin}`.trimEnd();
+    case 'signal':
+      return calledAt(build, ['vehicleSignals', connection.signalId]);
+    case 'ground':
+      return calledAt(build, ['grounds', connection.groundId]);
+  }
 }
 
 /** An edit in plain words, with the names of things and what stood there before. */
 export function editInWords(before: BuildDocument, command: BuildCommand): string {
   switch (command.name) {
     case 'set':
-      return changed(before, command.path, command.value) ?? describeCommand(command);
+      return (
+        changed(before, command.path, command.value) ??
+        putIn(before, command.path, command.value) ??
+        `Change ${placeInWords(before, command.path) || 'the build'}`
+      );
+    case 'remove':
+      return takenOut(before, command.path);
     case 'choose-part': {
       const path = ['fuelCircuits', command.circuitId, 'elements', command.elementId, 'item'];
       return changed(before, path, command.item) ?? describeCommand(command);
@@ -74,6 +118,25 @@ export function editInWords(before: BuildDocument, command: BuildCommand): strin
       const side = command.direction === 'towards-tank' ? 'tank' : 'engine';
       return `${nameOf(before, command.circuitId, command.elementId)} moved towards the ${side}`;
     }
+    case 'remove-device':
+      return `${calledAt(before, ['devices', command.deviceId])} taken off the list of devices`;
+    case 'connect-pin': {
+      const { owner, pin, connection } = command;
+      const whose =
+        owner.kind === 'device'
+          ? calledAt(before, ['devices', owner.id])
+          : controllerIn(before, owner.id);
+      const to = connection ? `wired to ${wiredTo(before, connection)}` : 'wired to nothing';
+      return `${capital(whose)} ${pin} ${to}`;
+    }
+    case 'assign-pins':
+      return `Pins of ${controllerIn(before, command.controllerId)} assigned`;
+    case 'choose-fuse': {
+      const fuse = calledAt(before, ['devices', command.deviceId]);
+      return `${fuse}: ${command.item ? command.item.id : 'by the rules'}`;
+    }
+    case 'remove-circuit':
+      return `${calledAt(before, ['fuelCircuits', command.circuitId])} taken out`;
     default:
       return describeCommand(command);
   }

@@ -117,11 +117,13 @@ describe('pump comparison', () => {
     const long = applyCommand(lantern, {
       name: 'set-wire-length',
       wireId: 'pump~+',
+      wireName: 'The wire',
       length: { typed: { value: 12, unit: 'm' }, measured: null },
     }).document;
     const thin = applyCommand(long, {
       name: 'choose-wire',
       wireId: 'pump~+',
+      wireName: 'The wire',
       size: { id: 'W1', revision: 1 },
     }).document;
     const flow = (d: typeof lantern) =>

@@ -1,11 +1,13 @@
 import { type CommandOf, command, entryOf } from '../../model/command.ts';
 import type { DocumentDraft } from '../../model/edit.ts';
-import { itemRef, quantityField, text } from '../../model/spec.ts';
+import { itemRef, nullable, quantityField, text } from '../../model/spec.ts';
 import { ORDER_STEP } from '../../model/writeBuild.ts';
+import { wireName } from '../../electrics/commands/index.ts';
 import { plainDevice } from '../../electrics/slices/plainDevice.ts';
 import { type RoutePoint, type Vector, distanceBetween, vectorOf } from '../../vehicle/index.ts';
 import { BARE_PLACE } from '../../vehicle/model.ts';
 import type { SegmentEnd } from '../model.ts';
+import { cutWireSpec } from '../slices/asMade.ts';
 import { cornersOf, freeKey, inOrder, mm, partingOf, standsAt } from './partedSegment.ts';
 
 export { freeKey } from './partedSegment.ts';
@@ -171,11 +173,23 @@ const takeBreakoutOut = command({
   },
 });
 
+/** A wire is cut, and to which length; null: it is not cut after all. */
+const markCut = command({
+  name: 'mark-cut',
+  fields: { wireId: text({ min: 1, max: 120 }), wireName, cut: nullable(cutWireSpec) },
+  words: (c) => `${c.wireName} is ${c.cut ? 'cut' : 'not cut after all'}`,
+  recipe({ harness }, { wireId, cut }) {
+    if (cut) harness.cut[wireId] = cut;
+    else delete harness.cut[wireId];
+  },
+});
+
 /** Edits of the harness. */
 export const harnessCommands = [
   takeSegmentOut,
   putBreakout,
   putConnector,
   takeBreakoutOut,
+  markCut,
 ] as const;
 export type HarnessCommand = CommandOf<(typeof harnessCommands)[number]>;

@@ -59,6 +59,7 @@ describe('a wire in the harness', () => {
     const { document } = applyCommand(sandpiper, {
       name: 'set-wire-length',
       wireId: 'coolant~1',
+      wireName: 'The wire',
       length: { typed: null, measured: { value: 1.234, unit: 'm' } },
     });
     expect(figure(document, length('coolant~1'))).toBe(1.234);
