@@ -5,7 +5,7 @@ import {
   type LayoutGraph,
   type PlacedSheet,
   type SchematicSheet,
-  drawnNetlist,
+  drawnVehicle,
   layoutSheet,
   systemSheets,
 } from '@brookrain/core';
@@ -21,10 +21,8 @@ const engine: LayoutEngine = (graph) =>
   elk.layout(structuredClone(graph));
 
 /** The sheets of a build’s schematic, a system after the other. */
-export const sheetsOf = ({ electrics }: Evaluation): SchematicSheet[] => {
-  const sizes = new Map(electrics.wires.map(({ wire, size }) => [wire.id, size.size]));
-  return systemSheets(drawnNetlist(electrics.netlist, (id) => sizes.get(id) ?? ''));
-};
+export const sheetsOf = (evaluation: Evaluation): SchematicSheet[] =>
+  systemSheets(drawnVehicle(evaluation));
 
 /** A sheet with everything in its place. */
 export const placedSheet = (sheet: SchematicSheet): Promise<PlacedSheet> =>

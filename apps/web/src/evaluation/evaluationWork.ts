@@ -51,7 +51,7 @@ import {
   singleFailures,
   supplyTree,
   deviceSheet,
-  drawnNetlist,
+  drawnVehicle,
   switchingSheet,
   systemSheets,
   differences,
@@ -132,12 +132,6 @@ const knownBuild = (document: BuildDocument): KnownBuild => ({
 const fuelsAsked = longRuns();
 const schoolsAsked = longRuns();
 
-/** The netlist of a build as it is drawn, with the sizes of its wires. */
-function drawnOf(document: BuildDocument) {
-  const { netlist, wires } = electricsOf(document);
-  const sizes = new Map(wires.map(({ wire, size }) => [wire.id, size.size]));
-  return drawnNetlist(netlist, (id) => sizes.get(id) ?? '');
-}
 
 const worker = {
   setCatalogue(next: Catalogue): void {
@@ -285,11 +279,11 @@ const longWork = {
   },
   /** The schematic, a sheet or more for each system. */
   schematic(document: BuildDocument): readonly SchematicSheet[] {
-    return systemSheets(drawnOf(document));
+    return systemSheets(drawnVehicle(evaluationOf(document)));
   },
   /** One part with everything on the way to what feeds it. */
   deviceSheet(document: BuildDocument, partId: string): SchematicSheet | undefined {
-    return deviceSheet(drawnOf(document), partId);
+    return deviceSheet(drawnVehicle(evaluationOf(document)), partId);
   },
   /** What each single failure of a fuse, ground, relay or controller stops. */
   singleFailures(document: BuildDocument): readonly SingleFailure[] {

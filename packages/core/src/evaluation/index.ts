@@ -11,6 +11,7 @@ export * from './compareCircuits.ts';
 export * from './compareFuels.ts';
 export * from './compareHarnessSchools.ts';
 export * from './compareSchools.ts';
+export * from './drawnVehicle.ts';
 export * from './evaluate.ts';
 export type { KeptAnswers } from './runner/runner.ts';
 export * from './figures/documentedFigures.ts';

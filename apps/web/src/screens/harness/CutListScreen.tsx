@@ -13,6 +13,8 @@ import { Reels } from './Reels.tsx';
 import { WireSwatch } from './WireSwatch.tsx';
 
 type Row = ToldWire & {
+  /** as on labels, lists and the schematic */
+  readonly number: number;
   readonly length: number;
   readonly known: number;
   readonly colour: string;
@@ -38,6 +40,7 @@ export function CutListScreen() {
     const unled = new Set(harness.unled);
     return wires.map((wire, i): Row => ({
       ...wire,
+      number: i + 1,
       length: entryAt(wireFigures.length, i),
       known: entryAt(harness.uncertainty, i),
       colour: entryAt(harness.colours, i),
@@ -47,6 +50,12 @@ export function CutListScreen() {
   }, [wires, wireFigures, harness, build.harness.segments]);
   const columns = useMemo(
     (): readonly DataColumn<Row>[] => [
+      {
+        key: 'number',
+        label: 'No.',
+        sortBy: ({ number }) => number,
+        cell: ({ number }) => number,
+      },
       {
         key: 'wire',
         label: 'Wire',

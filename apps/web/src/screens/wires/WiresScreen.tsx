@@ -28,7 +28,7 @@ import { WhySize } from '../wiring/WhySize.tsx';
 import { WireLengthField } from '../wiring/WireLengthField.tsx';
 
 /** A wire of the list with its figures. SI. */
-type WireRow = ToldWire & Record<'length' | 'current' | 'drop' | 'temperature', number>;
+type WireRow = ToldWire & Record<'number' | 'length' | 'current' | 'drop' | 'temperature', number>;
 
 const ALL = '';
 const AUTO = 'auto';
@@ -114,6 +114,7 @@ export function WiresScreen() {
     () =>
       told.map((wire, i) => ({
         ...wire,
+        number: i + 1,
         length: entryAt(wireFigures.length, i),
         current: entryAt(wireFigures.current, i),
         drop: entryAt(wireFigures.drop, i),
@@ -143,6 +144,12 @@ export function WiresScreen() {
     const measure = (value: number, kind: 'length' | 'current' | 'voltage' | 'temperature') =>
       formatMeasure({ value, kind }, units);
     return [
+      {
+        key: 'number',
+        label: 'No.',
+        sortBy: ({ number }) => number,
+        cell: ({ number }) => number,
+      },
       {
         key: 'wire',
         label: 'Wire',

@@ -9,17 +9,19 @@ import {
   symbolOf,
 } from './schematicSheet.ts';
 
+/** What stands on a wire, over it and under it. */
+export type WireTold = (wireId: string) => SchematicWire['label'];
+
 /** A netlist with its parts by their pins, asked for every sheet. */
 export interface DrawnNetlist {
   readonly netlist: Netlist;
   readonly owner: ReadonlyMap<string, NetPart>;
   readonly columnOf: (part: NetPart) => number;
-  /** what stands on a wire: its size */
-  readonly sizeOf: (wireId: string) => string;
+  readonly told: WireTold;
 }
 
 /** A netlist ready to be drawn. */
-export function drawnNetlist(netlist: Netlist, sizeOf: (wireId: string) => string): DrawnNetlist {
+export function drawnNetlist(netlist: Netlist, told: WireTold): DrawnNetlist {
   const owner = new Map(
     netlist.parts.flatMap((part) => part.pins.map(({ node }) => [node, part] as const)),
   );
@@ -29,7 +31,7 @@ export function drawnNetlist(netlist: Netlist, sizeOf: (wireId: string) => strin
       return source && owner.get(to.node)?.id === partId ? [[partId, source] as const] : [];
     }),
   );
-  return { netlist, sizeOf, owner, columnOf: (part) => columnOf(part, fedBy.get(part.id)) };
+  return { netlist, told, owner, columnOf: (part) => columnOf(part, fedBy.get(part.id)) };
 }
 
 interface End {
@@ -39,7 +41,7 @@ interface End {
 
 /** Puts the wires given on one sheet, the parts in `home` as boxes, others as the flags of their ends. */
 export function drawnSheet(
-  { owner, sizeOf, columnOf: columnAt }: DrawnNetlist,
+  { owner, told, columnOf: columnAt }: DrawnNetlist,
   sheet: { readonly id: string; readonly title: string },
   wires: readonly DerivedWire[],
   home: ReadonlySet<string>,
@@ -83,7 +85,7 @@ export function drawnSheet(
     return [
       {
         id: wire.id,
-        label: [wire.id, sizeOf(wire.id)],
+        label: told(wire.id),
         role: wire.role,
         from: drawEnd(wire, left, 'east'),
         to: drawEnd(wire, right, 'west'),

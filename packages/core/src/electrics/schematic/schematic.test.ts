@@ -17,7 +17,7 @@ import { systemsOf } from './systems.ts';
 const drawnOf = (document: BuildDocument) =>
   drawnNetlist(
     buildNetlist({ document: readBuild(document), catalogue: sampleCatalogue }),
-    () => '1 mm²',
+    (id) => [id, '1 mm²'],
   );
 
 /** Everything one under the other: an engine that only has to give places. */
