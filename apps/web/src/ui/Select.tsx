@@ -1,5 +1,6 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { Select as Primitive } from 'radix-ui';
+import { useState } from 'react';
 
 export interface Choice<Value extends string = string> {
   readonly value: Value;
@@ -45,15 +46,22 @@ function Item({ value, label }: Choice) {
   );
 }
 
-/** One of several, opened as a list; walked with arrows, found by its first letters. */
+/**
+ * One of several, opened as a list; walked with arrows, found by its first letters. The list is made
+ * when somebody comes to it: a page may have many, and one may hold hundreds.
+ */
 export function Select<Value extends string>(props: Props<Value>) {
   const { id, name, value, choices, onChoose, placeholder, className, invalid, describedBy } =
     props;
+  const [open, setOpen] = useState(false);
+  const [isFocused, setFocused] = useState(false);
   const known = choices
     .flatMap((choice) => ('heading' in choice ? choice.choices : [choice]))
-    .some((choice) => choice.value === value);
+    .find((choice) => choice.value === value);
   return (
     <Primitive.Root
+      open={open}
+      onOpenChange={setOpen}
       value={value === undefined || !known ? '' : inner(value)}
       onValueChange={(chosen) => chosen !== '' && onChoose(chosen.slice(1) as Value)}
     >
@@ -62,41 +70,47 @@ export function Select<Value extends string>(props: Props<Value>) {
         aria-label={name}
         aria-invalid={invalid}
         aria-describedby={describedBy}
+        onFocus={() => setFocused(true)}
+        onBlur={() => setFocused(false)}
         className={`field flex items-center justify-between gap-1 text-left ${className ?? ''}`}
       >
         <span className="min-w-0 truncate">
           {/* What is kept but no longer offered stays in sight. */}
-          <Primitive.Value placeholder={known ? placeholder : (value ?? placeholder)} />
+          <Primitive.Value placeholder={known ? placeholder : (value ?? placeholder)}>
+            {known?.label}
+          </Primitive.Value>
         </span>
         <Primitive.Icon>
           <ChevronDown size={14} aria-hidden="true" className="shrink-0 text-second" />
         </Primitive.Icon>
       </Primitive.Trigger>
-      <Primitive.Portal>
-        <Primitive.Content
-          position="popper"
-          sideOffset={2}
-          collisionPadding={8}
-          className="z-50 max-h-[min(420px,var(--radix-select-content-available-height))] min-w-[var(--radix-select-trigger-width)] max-w-[94vw] border border-ink bg-paper"
-        >
-          <Primitive.Viewport>
-            {choices.map((choice) =>
-              'heading' in choice ? (
-                <Primitive.Group key={choice.heading}>
-                  <Primitive.Label className="px-2 pt-1.5 text-[12px] text-second">
-                    {choice.heading}
-                  </Primitive.Label>
-                  {choice.choices.map((each) => (
-                    <Item key={each.value} {...each} />
-                  ))}
-                </Primitive.Group>
-              ) : (
-                <Item key={choice.value} {...choice} />
-              ),
-            )}
-          </Primitive.Viewport>
-        </Primitive.Content>
-      </Primitive.Portal>
+      {(open || isFocused) && (
+        <Primitive.Portal>
+          <Primitive.Content
+            position="popper"
+            sideOffset={2}
+            collisionPadding={8}
+            className="z-50 max-h-[min(420px,var(--radix-select-content-available-height))] min-w-[var(--radix-select-trigger-width)] max-w-[94vw] border border-ink bg-paper"
+          >
+            <Primitive.Viewport>
+              {choices.map((choice) =>
+                'heading' in choice ? (
+                  <Primitive.Group key={choice.heading}>
+                    <Primitive.Label className="px-2 pt-1.5 text-[12px] text-second">
+                      {choice.heading}
+                    </Primitive.Label>
+                    {choice.choices.map((each) => (
+                      <Item key={each.value} {...each} />
+                    ))}
+                  </Primitive.Group>
+                ) : (
+                  <Item key={choice.value} {...choice} />
+                ),
+              )}
+            </Primitive.Viewport>
+          </Primitive.Content>
+        </Primitive.Portal>
+      )}
     </Primitive.Root>
   );
 }

@@ -51,18 +51,18 @@ export function CutListScreen() {
   const columns = useMemo(
     (): readonly DataColumn<Row>[] => [
       {
-        key: 'number',
-        label: 'No.',
-        sortBy: ({ number }) => number,
-        cell: ({ number }) => number,
-      },
-      {
         key: 'wire',
         label: 'Wire',
         text: true,
         shown: 'always',
         sortBy: ({ name }) => name,
         cell: ({ name }) => name,
+      },
+      {
+        key: 'number',
+        label: 'No.',
+        sortBy: ({ number }) => number,
+        cell: ({ number }) => number,
       },
       {
         key: 'made',

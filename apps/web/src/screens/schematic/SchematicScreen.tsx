@@ -38,8 +38,14 @@ const columnsFor = (sheet: SchematicSheet): readonly DataColumn<PlacedWire>[] =>
       label: 'Wire',
       text: true,
       shown: 'always',
-      cell: ({ id }) => id,
-      sortBy: ({ id }) => id,
+      cell: ({ name }) => name,
+      sortBy: ({ name }) => name,
+    },
+    {
+      key: 'number',
+      label: 'No.',
+      cell: ({ label }) => label[0],
+      sortBy: ({ label }) => Number(label[0]),
     },
     {
       key: 'from',
@@ -57,7 +63,13 @@ const columnsFor = (sheet: SchematicSheet): readonly DataColumn<PlacedWire>[] =>
       cell: ({ role }) => role,
       sortBy: ({ role }) => role,
     },
-    { key: 'size', label: 'Size', cell: ({ label }) => label[1], sortBy: ({ label }) => label[1] },
+    {
+      key: 'made',
+      label: 'Size and colour',
+      text: true,
+      cell: ({ label }) => label[1],
+      sortBy: ({ label }) => label[1],
+    },
   ];
 };
 

@@ -145,18 +145,18 @@ export function WiresScreen() {
       formatMeasure({ value, kind }, units);
     return [
       {
-        key: 'number',
-        label: 'No.',
-        sortBy: ({ number }) => number,
-        cell: ({ number }) => number,
-      },
-      {
         key: 'wire',
         label: 'Wire',
         text: true,
         shown: 'always',
         sortBy: ({ name }) => name,
         cell: ({ name }) => name,
+      },
+      {
+        key: 'number',
+        label: 'No.',
+        sortBy: ({ number }) => number,
+        cell: ({ number }) => number,
       },
       {
         key: 'from',

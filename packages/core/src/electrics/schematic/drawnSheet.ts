@@ -85,6 +85,7 @@ export function drawnSheet(
     return [
       {
         id: wire.id,
+        name: wire.name,
         label: told(wire.id),
         role: wire.role,
         from: drawEnd(wire, left, 'east'),

@@ -41,7 +41,8 @@ export interface SchematicBlock {
 /** A wire between two pins of a sheet. */
 export interface SchematicWire {
   readonly id: string;
-  /** what stands over and under its line: its name, its size */
+  readonly name: string;
+  /** what stands over and under its line */
   readonly label: readonly [over: string, under: string];
   readonly role: WireRole;
   readonly from: string;
