@@ -98,6 +98,30 @@ async function lookOnPhone(page: Page, url: string): Promise<void> {
     .toBeLessThanOrEqual(onPhone.width);
 }
 
+/** Ids of a build that no word of the language is. */
+async function idsOf(page: Page, server: string, build: string): Promise<string[]> {
+  const { document } = (await (await page.request.get(`${server}/api/builds/${build}`)).json()) as {
+    document: unknown;
+  };
+  const ids = new Set<string>();
+  JSON.stringify(document, (key, value: unknown) => {
+    if (/^[a-z0-9]+(-[a-z0-9]+)+$/.test(key)) ids.add(key);
+    return value;
+  });
+  return [...ids];
+}
+
+/** What of a page a person would read as an id: things have names, wires have numbers. */
+const idsRead = (page: Page, ids: readonly string[]): Promise<string[]> =>
+  page.evaluate((known) => {
+    const marks = [...document.querySelectorAll('[aria-label], [title]')].flatMap((mark) => [
+      mark.getAttribute('aria-label') ?? '',
+      mark.getAttribute('title') ?? '',
+    ]);
+    const words = [document.body.innerText, ...marks].join(' ').split(/[^\w~-]+/);
+    return [...new Set(words)].filter((word) => known.includes(word) || word.includes('~'));
+  }, ids);
+
 test('pages without a build: no serious fault in either theme, and they fit on a phone', async ({
   page,
   server,
@@ -116,8 +140,11 @@ test('screens of a build: no serious fault in either theme, they fit on a desk a
 }) => {
   test.setTimeout(480_000);
   await page.goto(`${server}/builds/lantern/brief`);
+  const ids = await idsOf(page, server, 'lantern');
+  expect(ids.length).toBeGreaterThan(100);
   for (const screen of screens) {
     await look(page, `/builds/lantern/${screen}`);
+    expect(await idsRead(page, ids), screen).toEqual([]);
     const sizes = await page.evaluate(() => ({
       wide: document.documentElement.scrollWidth,
       high: document.documentElement.scrollHeight,

@@ -157,14 +157,14 @@ test('a pump is mounted lower with one press: its place moves and the inlet is r
   await page.goto(`${server}/builds/lantern/findings`);
   const finding = page.locator('article').filter({ hasText: 'Pump inlet is close to boiling' });
   await finding
-    .getByRole('button', { name: /^Mount it 150 mm lower on .Right leg, inside/ })
+    .getByRole('button', { name: /^Mount it 140 mm lower on .Right leg, inside/ })
     .click();
   await expect(page.getByText('Pump inlet is close to boiling')).toHaveCount(0);
   await goTo(page, `${server}/builds/lantern/map?of=placements:pump`);
-  await expect(field(page, 'Above the ground')).toHaveValue('350 mm');
+  await expect(field(page, 'Above the ground')).toHaveValue('360 mm');
   await page.getByRole('button', { name: /^Fuel pump, .* side view$/ }).focus();
   await page.keyboard.press('Shift+ArrowUp');
-  await expect(field(page, 'Above the ground')).toHaveValue('400 mm');
+  await expect(field(page, 'Above the ground')).toHaveValue('410 mm');
 });
 
 test('a place is measured with a tape: what begins there is known better', async ({
