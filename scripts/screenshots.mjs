@@ -105,6 +105,7 @@ const pictures = [
     name: 'findings',
     path: '/builds/lantern/findings',
     act: async (page) => {
+      await page.getByRole('button', { name: 'Put a heat sleeve over it' }).waitFor();
       await page.getByRole('button', { name: 'Accept with a reason' }).first().click();
     },
   },
