@@ -132,7 +132,6 @@ const knownBuild = (document: BuildDocument): KnownBuild => ({
 const fuelsAsked = longRuns();
 const schoolsAsked = longRuns();
 
-
 const worker = {
   setCatalogue(next: Catalogue): void {
     catalogue = next;
