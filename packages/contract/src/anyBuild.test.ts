@@ -101,7 +101,7 @@ describe('any build that the fields accept', () => {
           }
         }
       }),
-      { numRuns: 40 },
+      { numRuns: 30 },
     );
   }, 120_000);
 
@@ -120,7 +120,7 @@ describe('any build that the fields accept', () => {
         expect(told(there).filter((line, i) => line !== before[i])).toEqual([]);
         expect(there.results).toHaveLength(before.length);
       }),
-      { numRuns: 20 },
+      { numRuns: 15 },
     );
   }, 120_000);
 
@@ -139,7 +139,7 @@ describe('any build that the fields accept', () => {
         expect(partsList(build, evaluation).length).toBeGreaterThan(8);
         expect(wireList(evaluation).every((w) => w.length > 0)).toBe(true);
       }),
-      { numRuns: 30 },
+      { numRuns: 20 },
     );
   }, 120_000);
 

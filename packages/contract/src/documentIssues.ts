@@ -5,12 +5,10 @@ import {
   documentSpec,
   pathText,
   referenceProblems,
+  isRecord,
 } from '@brookrain/core';
 import { specIssues } from './fields/specIssues.ts';
 import type { Issue } from './issue.ts';
-
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Everything in a sound document that points at nothing or does not hold together. */
 export const referenceIssues = (document: BuildDocument, catalogue: Catalogue): Issue[] =>

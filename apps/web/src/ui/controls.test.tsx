@@ -65,6 +65,28 @@ describe('a list that one is chosen of', () => {
     expect(field().textContent).toBe('not said');
   });
 
+  test('its list is made when somebody comes to it, and goes with him', async () => {
+    shown();
+    const made = () => document.querySelectorAll('[role="option"], option').length;
+    expect(made()).toBe(0);
+    field().focus();
+    await userEvent.keyboard('{ArrowDown}');
+    expect(made()).toBeGreaterThan(0);
+    await userEvent.keyboard('{Escape}');
+    await userEvent.tab();
+    expect(made()).toBe(0);
+  });
+
+  test('is found by its first letters while it is closed', async () => {
+    shown();
+    const before = field().textContent;
+    field().focus();
+    await userEvent.keyboard('not');
+    expect(before).not.toBe('not said');
+    expect(field().textContent).toBe('not said');
+    expect(screen.queryByRole('option')).toBeNull();
+  });
+
   test('choices may stand under headings; nothing chosen shows the placeholder', async () => {
     render(
       <Select

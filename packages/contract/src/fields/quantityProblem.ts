@@ -1,10 +1,7 @@
-import { type QuantitySpec, findUnit, formatQuantity } from '@brookrain/core';
+import { type QuantitySpec, findUnit, formatQuantity, isRecord } from '@brookrain/core';
 
 const isQuantity = (value: unknown): value is { value: number; unit: string } =>
-  typeof value === 'object' &&
-  value !== null &&
-  !Array.isArray(value) &&
-  Object.keys(value).sort().join() === 'unit,value';
+  isRecord(value) && Object.keys(value).sort().join() === 'unit,value';
 
 /** Why a value is not a quantity as its field declares it; undefined when it is. */
 export function quantityProblem(spec: QuantitySpec, value: unknown): string | undefined {

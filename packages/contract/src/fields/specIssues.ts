@@ -1,9 +1,14 @@
-import { type ObjectSpec, type Spec, entryAt, valueUnder, isKey, kindOf } from '@brookrain/core';
+import {
+  type ObjectSpec,
+  type Spec,
+  entryAt,
+  valueUnder,
+  isKey,
+  kindOf,
+  isRecord,
+} from '@brookrain/core';
 import type { Issue } from '../issue.ts';
 import { fieldProblem, isLeaf } from './fieldProblem.ts';
-
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const under = (path: string, key: string): string => (path === '' ? key : `${path}.${key}`);
 

@@ -1,3 +1,4 @@
+import { isRecord } from '../numerics/index.ts';
 import { type BuildDocument, documentSpec } from './document.ts';
 import type { Path } from './path.ts';
 import type { ObjectSpec, RecordSpec, Spec } from './spec.ts';
@@ -10,9 +11,6 @@ export interface DocumentDifference {
   readonly before: unknown;
   readonly after: unknown;
 }
-
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** What both values are by their declaration; undefined where they are told whole. */
 function sharedSpec(spec: Spec, a: unknown, b: unknown): ObjectSpec | RecordSpec | undefined {
@@ -27,7 +25,7 @@ export function diffDocuments(before: BuildDocument, after: BuildDocument): Docu
   const walk = (spec: Spec, a: unknown, b: unknown, path: Path): void => {
     if (a === b) return;
     const shared = sharedSpec(spec, a, b);
-    if (!shared || !isPlain(a) || !isPlain(b)) {
+    if (!shared || !isRecord(a) || !isRecord(b)) {
       if (stableJson(a) !== stableJson(b)) found.push({ path, before: a, after: b });
       return;
     }

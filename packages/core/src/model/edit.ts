@@ -1,4 +1,4 @@
-import { lastOf } from '../numerics/index.ts';
+import { lastOf, isRecord } from '../numerics/index.ts';
 import { Immer, type Draft, enablePatches } from 'immer';
 import { BadInput } from '../quantities/index.ts';
 import { type BuildDocument, documentSpec } from './document.ts';
@@ -59,17 +59,14 @@ export function applyPatch(document: BuildDocument, patch: Patch): BuildDocument
   }
 }
 
-const isPlain = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
 const sameValue = (a: unknown, b: unknown): boolean =>
   a === b ||
   (Array.isArray(a) &&
     Array.isArray(b) &&
     a.length === b.length &&
     a.every((entry, i) => sameValue(entry, b[i]))) ||
-  (isPlain(a) &&
-    isPlain(b) &&
+  (isRecord(a) &&
+    isRecord(b) &&
     Object.keys(a).length === Object.keys(b).length &&
     Object.keys(a).every((key) => Object.hasOwn(b, key) && sameValue(a[key], b[key])));
 
@@ -80,7 +77,7 @@ export function mergeInto(draft: object, target: object): void {
   for (const key of Object.keys(into)) if (!Object.hasOwn(from, key)) delete into[key];
   for (const [key, value] of Object.entries(from)) {
     const present = into[key];
-    if (isPlain(present) && isPlain(value)) mergeInto(present, value);
+    if (isRecord(present) && isRecord(value)) mergeInto(present, value);
     else if (!Object.hasOwn(into, key) || !sameValue(present, value)) into[key] = value;
   }
 }
@@ -95,15 +92,15 @@ export function putAt(draft: DocumentDraft, path: Path, value: unknown): void {
   const last = lastOf(path);
   let owner: unknown = draft;
   for (const key of path.slice(0, -1)) {
-    owner = isPlain(owner) && Object.hasOwn(owner, key) ? owner[key] : undefined;
+    owner = isRecord(owner) && Object.hasOwn(owner, key) ? owner[key] : undefined;
   }
-  const known = isPlain(owner) && Object.hasOwn(owner, last);
+  const known = isRecord(owner) && Object.hasOwn(owner, last);
   const entry = specAt(documentSpec, path.slice(0, -1), draft)?.type === 'record';
-  if (!isPlain(owner) || (!known && !(spec && entry))) {
+  if (!isRecord(owner) || (!known && !(spec && entry))) {
     throw new BadInput(`there is nothing at "${pathText(path)}" in this build`, pathText(path));
   }
   const present = owner[last];
-  if (isPlain(present) && isPlain(value) && spec?.type !== 'kinds') mergeInto(present, value);
+  if (isRecord(present) && isRecord(value) && spec?.type !== 'kinds') mergeInto(present, value);
   else if (!known || !sameValue(present, value)) owner[last] = value;
 }
 
@@ -113,10 +110,10 @@ export function removeAt(draft: DocumentDraft, path: Path): void {
   const last = lastOf(path);
   let owner: unknown = draft;
   for (const key of path.slice(0, -1)) {
-    owner = isPlain(owner) && Object.hasOwn(owner, key) ? owner[key] : undefined;
+    owner = isRecord(owner) && Object.hasOwn(owner, key) ? owner[key] : undefined;
   }
   const collection = specAt(documentSpec, path.slice(0, -1), draft)?.type === 'record';
-  if (!collection || !isPlain(owner) || !Object.hasOwn(owner, last)) {
+  if (!collection || !isRecord(owner) || !Object.hasOwn(owner, last)) {
     throw new BadInput(`there is no entry at "${pathText(path)}" in this build`, pathText(path));
   }
   delete owner[last];

@@ -1,3 +1,4 @@
+import { isRecord } from '../numerics/index.ts';
 import type { NumberFormat } from '../quantities/index.ts';
 import { documentSpec } from './document.ts';
 import { jointInWords } from './jointInWords.ts';
@@ -7,15 +8,13 @@ import { specAt } from './specAt.ts';
 import { valueInWords } from './valueInWords.ts';
 
 type Entries = Readonly<Record<string, unknown>>;
-const isEntries = (value: unknown): value is Entries =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Everything on the way to a path, outermost first. */
 function holdersOf(document: unknown, path: Path): Entries[] {
   const holders: Entries[] = [];
   let at: unknown = document;
   for (const key of path) {
-    if (!isEntries(at)) break;
+    if (!isRecord(at)) break;
     holders.push(at);
     at = at[key];
   }
@@ -23,8 +22,8 @@ function holdersOf(document: unknown, path: Path): Entries[] {
 }
 
 const entryIn = (holder: unknown, collection: string, id: unknown): unknown => {
-  const entries = isEntries(holder) ? holder[collection] : undefined;
-  return isEntries(entries) && typeof id === 'string' && Object.hasOwn(entries, id)
+  const entries = isRecord(holder) ? holder[collection] : undefined;
+  return isRecord(entries) && typeof id === 'string' && Object.hasOwn(entries, id)
     ? entries[id]
     : undefined;
 };
@@ -41,7 +40,7 @@ function named(document: unknown, path: Path, spec: ReferenceSpec, id: unknown):
       : undefined;
   }
   return entryIn(
-    holders.findLast((holder) => isEntries(holder[spec.to])),
+    holders.findLast((holder) => isRecord(holder[spec.to])),
     spec.to,
     id,
   );
@@ -73,13 +72,13 @@ export function fieldInWords(
 ): string {
   const reference = referenceAt(document, path);
   if (reference?.to === 'nodes') {
-    const circuit = holdersOf(document, path).findLast((holder) => isEntries(holder['nodes']));
+    const circuit = holdersOf(document, path).findLast((holder) => isRecord(holder['nodes']));
     return jointInWords(circuit, value) ?? valueInWords(value, numbers);
   }
   const entry = reference
     ? named(document, path, reference, value)
     : mayName(document, path, value);
-  const { name, title } = isEntries(entry) ? entry : {};
+  const { name, title } = isRecord(entry) ? entry : {};
   const called = typeof name === 'string' ? name : title;
   return typeof called === 'string' ? called : valueInWords(value, numbers);
 }

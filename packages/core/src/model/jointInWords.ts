@@ -1,9 +1,6 @@
+import { isRecord } from '../numerics/index.ts';
 import { elementSpec } from '../fuel/model.ts';
 import { settledSpec } from './specAt.ts';
-
-type Entries = Readonly<Record<string, unknown>>;
-const isEntries = (value: unknown): value is Entries =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** What an element is to a joint that its field names: what fuel comes out of tells most. */
 const sides: Readonly<Record<string, { readonly word: string; readonly rank: number }>> = {
@@ -17,11 +14,11 @@ const beside = { word: 'at', rank: 1 };
  * Fine filter"; undefined where none is.
  */
 export function jointInWords(circuit: unknown, nodeId: unknown): string | undefined {
-  const elements = isEntries(circuit) ? circuit['elements'] : undefined;
-  if (!isEntries(elements)) return undefined;
+  const elements = isRecord(circuit) ? circuit['elements'] : undefined;
+  if (!isRecord(elements)) return undefined;
   const found = Object.values(elements).flatMap((element) => {
     const spec = settledSpec(elementSpec, element);
-    if (!isEntries(element) || spec?.type !== 'object') return [];
+    if (!isRecord(element) || spec?.type !== 'object') return [];
     return Object.entries(spec.fields).flatMap(([key, field]) =>
       field.type === 'reference' && field.to === 'nodes' && element[key] === nodeId
         ? [{ ...(sides[key] ?? beside), name: String(element['name']) }]

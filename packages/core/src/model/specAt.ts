@@ -1,3 +1,4 @@
+import { isRecord } from '../numerics/index.ts';
 import type { Path } from './path.ts';
 import type { ObjectSpec, Spec } from './spec.ts';
 
@@ -44,9 +45,6 @@ export interface Visit {
   readonly path: Path;
   readonly around: readonly Surrounding[];
 }
-
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Visits every value that a spec describes, parents before children. Unknown parts are passed by. */
 export function walkSpec(root: Spec, value: unknown, visit: (at: Visit) => void, from: Path = []) {

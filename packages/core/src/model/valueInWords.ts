@@ -1,7 +1,5 @@
+import { isRecord } from '../numerics/index.ts';
 import { type NumberFormat, type Quantity, echoTyped } from '../quantities/index.ts';
-
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 const isQuantity = (value: Record<string, unknown>): boolean =>
   typeof value['value'] === 'number' && typeof value['unit'] === 'string';
@@ -12,7 +10,7 @@ export function valueInWords(value: unknown, numbers: NumberFormat = 'space-poin
   if (value === null) return 'usual';
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return `${value.length} ${value.length === 1 ? 'entry' : 'entries'}`;
-  if (!isObject(value)) return String(value);
+  if (!isRecord(value)) return String(value);
   if (isQuantity(value)) return echoTyped(value as unknown as Quantity, numbers);
   const { id, revision } = value;
   if (typeof id !== 'string') return 'there';

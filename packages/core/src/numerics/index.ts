@@ -3,6 +3,7 @@ export * from './bisect.ts';
 export * from './finished.ts';
 export * from './groups.ts';
 export * from './interpolate.ts';
+export * from './isRecord.ts';
 export * from './kept.ts';
 export * from './sameValue.ts';
 export * from './narrowBand.ts';

@@ -1,3 +1,5 @@
+import { isRecord } from '../../numerics/index.ts';
+
 /** A part of a document of an older version, not yet checked. */
 export type Plain = Readonly<Record<string, unknown>>;
 
@@ -8,8 +10,7 @@ export const list = (value: unknown): readonly Plain[] =>
     : [];
 
 /** What is an object with keys as it is; an empty one of anything else. */
-export const plain = (value: unknown): Plain =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Plain) : {};
+export const plain = (value: unknown): Plain => (isRecord(value) ? value : {});
 
 /** Every entry of a record of an older version, lifted. */
 export const eachEntry = (value: unknown, lift: (entry: Plain) => Plain): Plain =>
