@@ -9,7 +9,7 @@ import { compiledMain, killed, startProgram } from './attack/runningServer.ts';
 import { freePort } from './freePort.ts';
 
 /** `npm run attack` kills it two hundred times. */
-const ROUNDS = 5;
+const ROUNDS = 3;
 let folder: string;
 let child: ChildProcess | undefined;
 

@@ -2,6 +2,7 @@ import {
   type PlacedSheet,
   demoBuilds,
   evaluate,
+  kept,
   lantern,
   sampleCatalogue,
   schematicInk,
@@ -25,13 +26,14 @@ const overlap = (a: Box, b: Box): boolean =>
   a.y + 0.5 < b.y + b.height &&
   b.y + 0.5 < a.y + a.height;
 
-const placedOf = async (document: (typeof demoBuilds)[number]['document']) => {
+/** The sheets of a demo, laid out once for all tests. */
+const placedOf = kept(async (document: (typeof demoBuilds)[number]['document']) => {
   const placed: PlacedSheet[] = [];
   for (const sheet of sheetsOf(evaluate(document, sampleCatalogue))) {
     placed.push(await placedSheet(sheet));
   }
   return placed;
-};
+});
 
 describe('the sheets as they are laid out', () => {
   // So often wires cross on all sheets of a demo together.
