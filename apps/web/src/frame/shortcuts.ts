@@ -30,12 +30,17 @@ export const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
 
-/** Plain keys outside of fields and dialogs; a handler returns true when it took the key. */
+/** True while letters look for something in a list of choices, open or closed, or in a menu. */
+const isLookedThrough = (target: EventTarget | null): boolean =>
+  target instanceof Element &&
+  target.closest('[role="combobox"], [data-radix-popper-content-wrapper]') !== null;
+
+/** Plain keys outside of fields, lists of choices and dialogs; a handler returns true when it took the key. */
 export function usePlainKeys(handle: (key: string) => boolean): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-      if (event.key !== 'F1' && isTyping(event.target)) return;
+      if (event.key !== 'F1' && (isTyping(event.target) || isLookedThrough(event.target))) return;
       if (document.querySelector('[role="dialog"]')) return;
       if (handle(event.key)) event.preventDefault();
     };
