@@ -5,7 +5,6 @@ import {
   electricsFigure,
   entryAt,
   formatMeasure,
-  newestOf,
   refOf,
 } from '@brookrain/core';
 import { useMemo } from 'react';
@@ -26,6 +25,7 @@ import { FuseAgainstWire } from '../wiring/FuseAgainstWire.tsx';
 import { Criteria } from '../wiring/Criteria.tsx';
 import { WhySize } from '../wiring/WhySize.tsx';
 import { WireLengthField } from '../wiring/WireLengthField.tsx';
+import { wireSizes } from '../wiring/wireSizes.ts';
 
 /** A wire of the list with its figures. SI. */
 type WireRow = ToldWire & Record<'number' | 'length' | 'current' | 'drop' | 'temperature', number>;
@@ -39,7 +39,7 @@ const order: Readonly<Record<Severity, number>> = { stop: 0, warn: 1, note: 2 };
 /** The wire that is looked at: its size by all six criteria, its length, what it comes to. */
 function WireInspector({ wire, sheet }: { wire: ToldWire; sheet: WireSheet | undefined }) {
   const { catalogue, edit, evaluation } = useBuild();
-  const sizes = newestOf(catalogue, 'wire');
+  const sizes = wireSizes(catalogue);
   const findings = evaluation.findings.filter(
     ({ where }) => 'wire' in where && where.wire === wire.id,
   );

@@ -26,6 +26,7 @@ import { Tabs } from '../../ui/Tabs.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { Criteria } from './Criteria.tsx';
 import { WhySize } from './WhySize.tsx';
+import { wireSizes } from './wireSizes.ts';
 import { FuseAgainstWire } from './FuseAgainstWire.tsx';
 import { WireLengthField } from './WireLengthField.tsx';
 import { WireTable } from './WireTable.tsx';
@@ -107,7 +108,7 @@ export function WiringScreen() {
     setPicked(wireId);
   };
   const ecu = lookUp(catalogue, 'ecu', build.power.ecu, 'power.ecu');
-  const sizes = newestOf(catalogue, 'wire');
+  const sizes = wireSizes(catalogue);
   // Blades are what a pump gets; another kind stays in sight where the build has it.
   const offered = newestOf(catalogue, 'fuse').filter(
     (f) => f.style === 'blade' || f.id === feed.fuse?.fuse.id,

@@ -84,6 +84,19 @@ describe('what is lost on the way to the pump', () => {
     await waitFor(() => expect(numberShown(resistance)).toBeGreaterThan(before));
   });
 
+  test('sizes are offered from thin to thick, those in mm² first', async () => {
+    await open(lantern);
+    await look(/^Fuel pump, supply, 4 mm²/);
+    const texts = (await offered('Size')).slice(1);
+    const metric = texts.filter((text) => text.endsWith('mm²')).map((text) => parseFloat(text));
+    expect(metric.length).toBeGreaterThan(10);
+    expect(metric).toEqual([...metric].sort((a, b) => a - b));
+    expect(texts.slice(metric.length).every((text) => text.endsWith('AWG'))).toBe(true);
+    // Of gauges the larger number is the thinner wire.
+    const gauges = texts.slice(metric.length).map((text) => parseFloat(text));
+    expect(gauges).toEqual([...gauges].sort((a, b) => b - a));
+  });
+
   test('less allowed is thicker wire by the rules', async () => {
     const edited = await open(lantern);
     const areas = () =>
