@@ -57,6 +57,7 @@ const messages = [
   'StartReply',
   'StepMessage',
   'WhereUsedReply',
+  'ThisDeviceReply',
   'WorkshopReply',
 ];
 

@@ -23,6 +23,7 @@ import { LastWritten } from './storage/lastWritten.ts';
 import { RecordController } from './record/record.controller.ts';
 import { RecordStore } from './record/recordStore.ts';
 import { PairedDevices } from './workshop/pairedDevices.ts';
+import { ThisDeviceController } from './workshop/thisDevice.controller.ts';
 import { Workshop } from './workshop/workshop.ts';
 import { WorkshopController } from './workshop/workshop.controller.ts';
 import { OpenAnswers } from './workshop/workshopDoor.ts';
@@ -45,6 +46,7 @@ export class AppModule {
         LiveController,
         HealthController,
         WorkshopController,
+        ThisDeviceController,
         RecordController,
       ],
       providers: [

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import type { RequestListener } from 'node:http';
+import type { Server as HttpServer, RequestListener } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { fileTypes } from '@brookrain/core';
@@ -76,6 +76,7 @@ export async function createServer(
     },
   );
   const workshop = app.get(Workshop);
+  workshop.watch(app.getHttpServer() as HttpServer);
   app.use(requestDoor(config.host ?? LOOPBACK, (request) => workshop.addressOf(request)));
   app.use(
     helmet({

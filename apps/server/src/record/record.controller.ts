@@ -5,10 +5,8 @@ import type { Response } from 'express';
 import { LiveEvents } from '../live/liveEvents.ts';
 import { ModelPipe } from '../modelPipe.ts';
 import { MayBeMissing, Replies, Takes } from '../openapi/replies.ts';
+import { deviceOf } from '../workshop/requestDevice.ts';
 import { RecordStore } from './recordStore.ts';
-
-/** What an entry was made on that did not come in from the workshop. */
-const THIS_COMPUTER = 'this computer';
 
 @ApiTags('record')
 @Controller('api/builds/:id/record')
@@ -36,8 +34,7 @@ export class RecordController {
     @Body(new ModelPipe(RecordMessage)) { entries }: RecordMessage,
     @Res({ passthrough: true }) response: Response,
   ): RecordReply {
-    const device = response.locals['device'] as unknown;
-    const added = this.record.add(id, entries, typeof device === 'string' ? device : THIS_COMPUTER);
+    const added = this.record.add(id, entries, deviceOf(response).name);
     if (added > 0) this.live.tell({ type: 'record', id });
     return { entries: this.record.list(id) };
   }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { CODE_LASTS, PairingCodes, WRONG_OF_ALL, WRONG_OF_ONE } from './pairingCodes.ts';
+import { CODE_LASTS, PairingCodes, WRONG_OF_ONE } from './pairingCodes.ts';
 
 const at = (start = 0) => {
   const clock = { now: start };
@@ -37,17 +37,34 @@ describe('a pairing code', () => {
     expect(codes.use(second.code, 'a')).toBe('wrong');
   });
 
-  test('cannot be guessed: few wrong ones of an address, few of all, until they are old', () => {
-    const { clock, codes } = at();
+  test('takes few wrong ones of an address, until there is a new one', () => {
+    const { codes } = at();
     const { code } = codes.next();
     for (let i = 0; i < WRONG_OF_ONE; i += 1) expect(codes.use(`GUESS${i}`, 'a')).toBe('wrong');
     expect(codes.use(code, 'a')).toBe('too many');
-    for (let i = WRONG_OF_ONE; i < WRONG_OF_ALL; i += 1) {
-      expect(codes.use('WRONG', `address ${i}`)).toBe('wrong');
+    expect(codes.use(codes.next().code, 'a')).toBe('paired');
+  });
+
+  test('takes one wrong one fewer than that, and then the right one', () => {
+    const { codes } = at();
+    const { code } = codes.next();
+    for (let i = 1; i < WRONG_OF_ONE; i += 1) codes.use('WRONG', 'a');
+    expect(codes.use(code, 'a')).toBe('paired');
+  });
+
+  test('is good for its owner whatever strangers at any number of addresses send', () => {
+    const { codes } = at();
+    const { code } = codes.next();
+    for (let stranger = 0; stranger < 12_000; stranger += 1) {
+      for (let i = 0; i < WRONG_OF_ONE + 1; i += 1) codes.use('WRONG', `stranger ${stranger}`);
     }
-    expect(codes.use(code, 'b')).toBe('too many');
-    clock.now = CODE_LASTS + 1;
-    const fresh = codes.next();
-    expect(codes.use(fresh.code, 'a')).toBe('paired');
+    expect(codes.use(code, 'owner')).toBe('paired');
+  });
+
+  test('pairs nobody whose address is not known', () => {
+    const { codes } = at();
+    const { code } = codes.next();
+    expect(codes.use(code, undefined)).toBe('wrong');
+    expect(codes.use(code, 'a')).toBe('paired');
   });
 });

@@ -6,6 +6,7 @@ import { eq } from 'drizzle-orm';
 import type { Database } from '../storage/database.ts';
 import { settings } from '../storage/schema.ts';
 import { DATABASE } from '../storage/token.ts';
+import { ConnectionOrigins } from './connectionOrigins.ts';
 import { PairingCodes } from './pairingCodes.ts';
 
 /** The setting that says whether the program is open to the workshop network. */
@@ -26,9 +27,6 @@ const EVERYWHERE: ReadonlySet<string> = new Set(['0.0.0.0', '::']);
 const urlOf = (address: string, port: number): string =>
   `http://${isIP(address) === 6 ? `[${address}]` : address}:${port}`;
 
-const isThisMachine = (address: string | undefined): boolean =>
-  address === undefined || /^(::ffff:)?127\.|^::1$/.test(address);
-
 /**
  * The door to the workshop network: closed unless somebody opens it. Open, the program is served on
  * this machine's addresses too; what comes in there says so, and who it is from has to be paired.
@@ -37,7 +35,7 @@ const isThisMachine = (address: string | undefined): boolean =>
 export class Workshop implements OnModuleDestroy {
   readonly codes = new PairingCodes();
   private listeners: Server[] = [];
-  private readonly cameIn = new WeakMap<IncomingMessage, string>();
+  private readonly origins = new ConnectionOrigins();
   private answer: RequestListener | undefined;
   private port = 0;
   /** where to serve in place of all addresses of this machine */
@@ -68,14 +66,15 @@ export class Workshop implements OnModuleDestroy {
     if (row?.value === 'yes') await this.listen();
   }
 
-  /** The address at which a request came in from the workshop; undefined: from this machine. */
-  addressOf(request: IncomingMessage): string | undefined {
-    const known = this.cameIn.get(request);
-    if (known !== undefined) return known;
-    const { remoteAddress, localAddress, localPort } = request.socket;
-    return isThisMachine(remoteAddress)
-      ? undefined
-      : `${(localAddress ?? '').replace(/^::ffff:/, '')}:${localPort ?? 0}`;
+  /** Notes where the connections of the program's main server come from; called before it listens. */
+  watch(server: Server): void {
+    this.origins.watch(server);
+  }
+
+  /** Address at which a request came in from the workshop, '' if unknown; undefined: from this machine. */
+  addressOf({ socket }: IncomingMessage): string | undefined {
+    const { isThisMachine, cameInAt } = this.origins.of(socket);
+    return isThisMachine ? undefined : cameInAt;
   }
 
   /** Where it is served besides this machine, as addresses for a browser. */
@@ -115,14 +114,15 @@ export class Workshop implements OnModuleDestroy {
     const { answer } = this;
     if (!answer || this.always || this.listeners.length > 0) return;
     for (const address of this.only ?? ownAddresses()) {
-      const server = createServer((request, response) => {
-        const { port } = server.address() as AddressInfo;
-        this.cameIn.set(request, `${address}:${port}`);
-        answer(request, response);
-      });
+      const server = createServer(answer);
+      let port = this.port;
+      this.origins.watch(server, () => `${address}:${port}`);
       const listens = await new Promise<boolean>((resolve) => {
         server.once('error', () => resolve(false));
-        server.listen(this.port, address, () => resolve(true));
+        server.listen(this.port, address, () => {
+          ({ port } = server.address() as AddressInfo);
+          resolve(true);
+        });
       });
       if (listens) this.listeners.push(server);
     }

@@ -8,6 +8,8 @@ import express, {
 } from 'express';
 import { badInput } from '../errors.ts';
 import { MOST_DEVICES, type PairedDevices } from './pairedDevices.ts';
+import { permissionFor } from './devicePermissions.ts';
+import { setDevice } from './requestDevice.ts';
 import { pairingPage, pairingScript } from './pairingPage.ts';
 import type { Workshop } from './workshop.ts';
 
@@ -51,8 +53,10 @@ function cookieOf(request: Request): readonly [id: string, secret: string] | und
 
 /** What stands in the address, without what may be asked of it. */
 const PAIR = '/api/pair';
-/** What only this machine may do; routes are found whatever the case of their letters. */
-const OWN_ONLY = /^\/api\/(workshop|snapshots|demo)(\/|$)/i;
+/** The label of entries that are made on the computer that the program runs on. */
+export const THIS_COMPUTER = 'this computer';
+
+const isApi = (path: string): boolean => /^\/api(\/|$)/i.test(path);
 
 /**
  * Lets in from the workshop network who is paired. Anyone else gets the pairing page whatever he asks
@@ -78,13 +82,9 @@ export function workshopDoor(
       );
     }
     const { code, name } = request.body as PairMessage;
-    const answer = workshop.codes.use(code, request.socket.remoteAddress ?? '');
+    const answer = workshop.codes.use(code, request.socket.remoteAddress);
     if (answer === 'too many') {
-      return refuse(
-        response,
-        429,
-        'Too many wrong codes. Wait ten minutes, then ask for a new one',
-      );
+      return refuse(response, 429, 'Too many wrong codes from this device. Ask for a new code');
     }
     if (answer === 'wrong') {
       return refuse(response, 403, 'This code is not good: each works once, for ten minutes');
@@ -99,7 +99,7 @@ export function workshopDoor(
     response.status(201).json({ name });
   };
   const stranger = (request: Request, response: Response): void => {
-    if (/^\/api\//i.test(request.path)) {
+    if (isApi(request.path)) {
       return refuse(response, 401, 'This device is not paired: open the address in a browser');
     }
     response.setHeader('cache-control', 'no-store');
@@ -124,15 +124,17 @@ export function workshopDoor(
     const cookie = cookieOf(request);
     const device = cookie && (await devices.withSecret(...cookie));
     if (!device) return stranger(request, response);
-    if (OWN_ONLY.test(request.path)) {
+    if (isApi(request.path) && permissionFor(request.method, request.path)?.allowed !== true) {
       return refuse(response, 403, 'Only on the computer that Brookrain runs on');
     }
     open.add(device.id, response);
-    response.locals['device'] = device.name;
+    setDevice(response, { name: device.name, isOwner: false });
     next();
   };
   return (request, response, next) => {
-    if (workshop.addressOf(request) === undefined) next();
-    else answer(request, response, next).catch(next);
+    if (workshop.addressOf(request) === undefined) {
+      setDevice(response, { name: THIS_COMPUTER, isOwner: true });
+      next();
+    } else answer(request, response, next).catch(next);
   };
 }

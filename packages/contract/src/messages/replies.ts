@@ -22,6 +22,14 @@ export interface BuildSummary {
   readonly archived: boolean;
 }
 
+/** The device that a request came from. */
+export interface ThisDeviceReply {
+  /** its name as it was paired */
+  readonly name: string;
+  /** whether it is the computer that the program runs on, which may do everything */
+  readonly isOwner: boolean;
+}
+
 /** What stands against a build: open findings, accepted ones left out. */
 export interface BuildStateReply {
   readonly revision: number;
