@@ -94,3 +94,67 @@ describe('what an edit touched', () => {
     );
   });
 });
+
+describe('the work of checking an edit', () => {
+  /** A collection that counts how often its keys are listed and its entries are read. */
+  function counted(entries: Readonly<Record<string, unknown>>) {
+    const work = { listed: 0, read: 0 };
+    const collection = new Proxy(entries, {
+      ownKeys: (target) => {
+        work.listed += 1;
+        return Reflect.ownKeys(target);
+      },
+      get: (target, key, receiver): unknown => {
+        work.read += 1;
+        return Reflect.get(target, key, receiver);
+      },
+    });
+    return { work, collection };
+  }
+  const removing = (count: number) => {
+    const gone = Array.from({ length: count }, (_, i) => ({
+      op: 'remove' as const,
+      path: ['placements', `gone-${i}`],
+    }));
+    const { work, collection } = counted(lantern.placements);
+    const document = { ...lantern, placements: collection as typeof lantern.placements };
+    expect(editIssues(document, gone, sampleCatalogue)).toEqual([]);
+    return work;
+  };
+
+  test('does not grow with the number of entries that were removed', () => {
+    expect(removing(1000).listed).toBe(removing(1).listed);
+  });
+
+  test('reads each entry of a collection that was replaced a few times, however many there are', () => {
+    const perEntry = (count: number): number => {
+      const { work, collection } = counted(
+        Object.fromEntries(Array.from({ length: count }, (_, i) => [`e${i}`, {}])),
+      );
+      const patch = Object.keys(collection).map((key) => ({
+        op: 'add' as const,
+        path: ['placements', key],
+        value: {},
+      }));
+      const document = { ...lantern, placements: collection as typeof lantern.placements };
+      expect(editIssues(document, patch, sampleCatalogue).length).toBeGreaterThan(0);
+      return work.read / count;
+    };
+    expect(perEntry(2000)).toBeLessThanOrEqual(perEntry(20));
+  });
+
+  test('a collection with too many entries is counted and not read', () => {
+    const many = Object.fromEntries(Array.from({ length: 2998 }, (_, i) => [`e${i}`, {}]));
+    const { document, patch } = applyCommand(lantern, setting(['placements'], many));
+    expect(editIssues(document, patch, sampleCatalogue)).toEqual([
+      { path: 'placements', message: 'must have 1 to 2000 entries' },
+    ]);
+  });
+
+  test('names a hundred places that are wrong, not all of them', () => {
+    const many = Object.fromEntries(Array.from({ length: 1900 }, (_, i) => [`e${i}`, {}]));
+    const { document, patch } = applyCommand(lantern, setting(['placements'], many));
+    expect(editIssues(document, patch, sampleCatalogue)).toHaveLength(100);
+    expect(documentIssues(document, sampleCatalogue).length).toBeLessThan(120);
+  });
+});

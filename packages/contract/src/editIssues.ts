@@ -14,7 +14,7 @@ import {
 } from '@brookrain/core';
 import { referenceIssues } from './documentIssues.ts';
 import { isLeaf } from './fields/fieldProblem.ts';
-import { ruleIssues, specIssues } from './fields/specIssues.ts';
+import { MOST_ISSUES, countProblem, ruleIssues, specIssues } from './fields/specIssues.ts';
 import type { Issue } from './issue.ts';
 
 /** Whether a place is declared, and is more than the kind of the object around it. */
@@ -33,32 +33,89 @@ function touchedPlace(path: Path, document: BuildDocument): Path {
 const at = (document: BuildDocument, path: Path): unknown =>
   path.length === 0 ? document : valueAt(document, path);
 
-/** What is wrong with one place: itself, what it is an entry of, and rules of objects around it. */
-function placeIssues(path: Path, document: BuildDocument): Issue[] {
-  const issues: Issue[] = [];
-  const spec = specAt(documentSpec, path, document)!;
-  const present = at(document, path);
-  const owner = path.slice(0, -1);
-  // A grid is judged against the fields beside it, an entry against how many there may be.
-  const whole = present === undefined || (isLeaf(spec) && spec.type === 'grid');
-  if (whole && path.length > 0) return placeIssues(owner, document);
-  issues.push(...specIssues(spec, present, pathText(path)));
-  for (let depth = path.length - 1; depth >= 0 && issues.length === 0; depth--) {
-    const around = path.slice(0, depth);
-    const value = at(document, around);
-    const declared = specAt(documentSpec, around, document);
-    const settled = declared && settledSpec(declared, value);
-    if (settled?.type === 'object') {
-      issues.push(...ruleIssues(settled, value as object, pathText(around)));
-    } else if (settled?.type === 'record') {
-      const count = Object.keys(value as object).length;
-      if (count < settled.min || count > settled.max) {
-        const message = `must have ${settled.min} to ${settled.max} entries`;
-        issues.push({ path: pathText(around), message });
-      }
+const keyOf = (path: Path): string => JSON.stringify(path);
+
+const settledAt = (path: Path, document: BuildDocument): Spec | undefined => {
+  const spec = specAt(documentSpec, path, document);
+  return spec && settledSpec(spec, at(document, path));
+};
+
+/** What of a document has to be checked after a patch, each place once. */
+interface PlacesToCheck {
+  /** checked whole, none of them within another */
+  readonly whole: readonly Path[];
+  /** objects and collections around those, deepest first: their rules and numbers of entries */
+  readonly around: readonly Path[];
+}
+
+/**
+ * Smallest place that is checked whole for a touched one; undefined where only the number of entries
+ * around it can be wrong. What is judged by the fields beside it, and what was removed from an object,
+ * is checked with its owner.
+ */
+function wholePlace(touched: Path, document: BuildDocument): Path | undefined {
+  let path = touched;
+  while (path.length > 0) {
+    const owner = path.slice(0, -1);
+    const spec = specAt(documentSpec, path, document);
+    const isGone = at(document, path) === undefined;
+    if (isGone && settledAt(owner, document)?.type === 'record') return undefined;
+    if (!isGone && spec && !(isLeaf(spec) && spec.type === 'grid')) break;
+    path = owner;
+  }
+  return path;
+}
+
+function placesToCheck(touched: readonly Path[], document: BuildDocument): PlacesToCheck {
+  const whole = new Map<string, Path>();
+  const around = new Map<string, Path>();
+  for (const path of touched) {
+    const place = wholePlace(path, document);
+    if (place) whole.set(keyOf(place), place);
+    for (let depth = (place ?? path).length - 1; depth >= 0; depth--) {
+      const owner = path.slice(0, depth);
+      around.set(keyOf(owner), owner);
     }
   }
-  return issues;
+  const isWithin = (path: Path): boolean =>
+    path.some((_, depth) => whole.has(keyOf(path.slice(0, depth))));
+  return {
+    whole: [...whole.values()].filter((path) => !isWithin(path)),
+    around: [...around.values()]
+      .filter((path) => !whole.has(keyOf(path)) && !isWithin(path))
+      .sort((a, b) => b.length - a.length),
+  };
+}
+
+/** Collections around a change that hold too many or too few entries: counted before they are read. */
+function countIssues({ around }: PlacesToCheck, document: BuildDocument): Issue[] {
+  return around.flatMap((path) => {
+    const spec = settledAt(path, document);
+    if (spec?.type !== 'record') return [];
+    const message = countProblem(Object.keys(at(document, path) as object).length, spec);
+    return message === undefined ? [] : [{ path: pathText(path), message }];
+  });
+}
+
+function fieldIssues({ whole }: PlacesToCheck, document: BuildDocument): Issue[] {
+  const issues: Issue[] = [];
+  for (const path of whole) {
+    if (issues.length >= MOST_ISSUES) break;
+    const spec = specAt(documentSpec, path, document)!;
+    issues.push(...specIssues(spec, at(document, path), pathText(path)));
+  }
+  return issues.slice(0, MOST_ISSUES);
+}
+
+/** What does not hold between the fields of the objects around a change, from the inside out. */
+function issuesAround({ around }: PlacesToCheck, document: BuildDocument): Issue[] {
+  for (const path of around) {
+    const spec = settledAt(path, document);
+    const issues =
+      spec?.type === 'object' ? ruleIssues(spec, at(document, path) as object, pathText(path)) : [];
+    if (issues.length > 0) return issues;
+  }
+  return [];
 }
 
 /** Fields whose value says what another part of the document is, or where it is. */
@@ -74,20 +131,22 @@ function mayBreakReferences(path: Path, document: BuildDocument): boolean {
 }
 
 /**
- * Everything wrong with a document that was sound before an edit: only what the edit touched is
- * checked against its declaration, and then, where it can have broken any, what refers to what.
- * Empty when it may be kept.
+ * What is wrong with a document that was sound before an edit, at most {@link MOST_ISSUES} places of
+ * it: only what the edit touched is checked against its declaration, each place once, and then, where
+ * it can have broken any, what refers to what. Empty when it may be kept.
  */
 export function editIssues(document: BuildDocument, patch: Patch, catalogue: Catalogue): Issue[] {
   const places = new Map<string, Path>();
   for (const { path } of patch) {
     const place = touchedPlace(path, document);
-    places.set(pathText(place), place);
+    places.set(keyOf(place), place);
   }
   const touched = [...places.values()];
-  const found = touched.flatMap((place) => placeIssues(place, document));
-  const issues = [...new Map(found.map((i) => [`${i.path} ${i.message}`, i])).values()];
-  if (issues.length > 0) return issues;
+  const checked = placesToCheck(touched, document);
+  for (const find of [countIssues, fieldIssues, issuesAround]) {
+    const issues = find(checked, document);
+    if (issues.length > 0) return issues;
+  }
   return touched.some((place) => mayBreakReferences(place, document))
     ? referenceIssues(document, catalogue)
     : [];

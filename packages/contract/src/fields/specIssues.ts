@@ -10,6 +10,9 @@ import {
 import type { Issue } from '../issue.ts';
 import { fieldProblem, isLeaf } from './fieldProblem.ts';
 
+/** So many places that are wrong are named; with more of them nobody reads the rest. */
+export const MOST_ISSUES = 100;
+
 const under = (path: string, key: string): string => (path === '' ? key : `${path}.${key}`);
 
 /** Whether a field may be missing. */
@@ -26,6 +29,7 @@ function objectIssues(spec: ObjectSpec, value: unknown, path: string): Issue[] {
   if (!isRecord(value)) return [{ path, message: 'must be an object' }];
   const issues: Issue[] = [];
   for (const key of Object.keys(value)) {
+    if (issues.length >= MOST_ISSUES) return issues;
     if (!Object.hasOwn(spec.fields, key)) {
       issues.push({ path: under(path, key), message: `there is no field "${key}" here` });
     }
@@ -42,11 +46,13 @@ function objectIssues(spec: ObjectSpec, value: unknown, path: string): Issue[] {
   return issues.length > 0 ? issues : ruleIssues(spec, value, path);
 }
 
-const countProblem = (count: number, { min, max }: { min: number; max: number }) =>
+/** Why a collection may not hold so many entries; undefined when it may. */
+export const countProblem = (count: number, { min, max }: { min: number; max: number }) =>
   count < min || count > max ? `must have ${min} to ${max} entries` : undefined;
 
 /**
- * Everything wrong with a value against its declaration, unknown fields too. Empty when it holds.
+ * What is wrong with a value against its declaration, unknown fields too, in work that grows with its
+ * size: about {@link MOST_ISSUES} places at the most. Empty when it holds.
  * References to other parts of a document are not followed here.
  */
 export function specIssues(spec: Spec, value: unknown, path = ''): Issue[] {
@@ -73,8 +79,10 @@ export function specIssues(spec: Spec, value: unknown, path = ''): Issue[] {
     case 'record': {
       if (!isRecord(value)) return [{ path, message: 'must be an object of entries by id' }];
       const count = countProblem(Object.keys(value).length, spec);
-      const issues: Issue[] = count ? [{ path, message: count }] : [];
+      if (count) return [{ path, message: count }];
+      const issues: Issue[] = [];
       for (const [key, entry] of Object.entries(value)) {
+        if (issues.length >= MOST_ISSUES) break;
         const at = under(path, key);
         if (!isKey(key) || key.length > spec.key) {
           issues.push({ path: at, message: `an id has 1 to ${spec.key} letters` });
@@ -86,7 +94,11 @@ export function specIssues(spec: Spec, value: unknown, path = ''): Issue[] {
       if (!Array.isArray(value)) return [{ path, message: 'must be a list' }];
       const count = countProblem(value.length, spec);
       if (count) return [{ path, message: count }];
-      const issues = value.flatMap((entry, i) => specIssues(spec.of, entry, `${path}.${i}`));
+      const issues: Issue[] = [];
+      for (const [i, entry] of value.entries()) {
+        if (issues.length >= MOST_ISSUES) break;
+        issues.push(...specIssues(spec.of, entry, `${path}.${i}`));
+      }
       const { rising } = spec;
       if (issues.length > 0 || rising === undefined) return issues;
       const rises = (value as Record<string, number>[]).every(
