@@ -28,7 +28,8 @@ import { Workshop } from './workshop/workshop.ts';
 import { WorkshopController } from './workshop/workshop.controller.ts';
 import { OpenAnswers } from './workshop/workshopDoor.ts';
 import { WorkQueue } from './work/workQueue.ts';
-import { DATABASE } from './storage/token.ts';
+import { DocumentWork } from './work/documentWork.ts';
+import { DATABASE, GENERATION } from './storage/token.ts';
 
 /** The server's parts on one open database. */
 @Module({})
@@ -51,6 +52,7 @@ export class AppModule {
       ],
       providers: [
         { provide: DATABASE, useValue: open.database },
+        { provide: GENERATION, useValue: open.generation },
         { provide: LastWritten, useValue: open.last },
         { provide: Snapshots, useValue: new Snapshots(open.sqlite, dataFolder) },
         LiveEvents,
@@ -66,6 +68,7 @@ export class AppModule {
         BuildStarter,
         CatalogueKeeper,
         WorkQueue,
+        DocumentWork,
         { provide: APP_GUARD, useClass: WriteLimit },
       ],
     };

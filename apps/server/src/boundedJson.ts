@@ -1,8 +1,6 @@
-import { MOST_BYTES, jsonFault, jsonTooMuch } from '@brookrain/contract';
+import { jsonFault, jsonTooMuch } from '@brookrain/contract';
 import express, { type RequestHandler } from 'express';
-
-/** A little above the limit of files, so that the file's own message is given first. */
-export const MOST_SENT = MOST_BYTES + 1024;
+import { MOST_SENT, isEditRoute, jsonLimit } from './bodyLimits.ts';
 
 const refused = new WeakMap<object, string>();
 
@@ -19,22 +17,34 @@ function faultOf(error: unknown): string | undefined {
   return undefined;
 }
 
-/** Reads JSON bodies, looked through before: a few megabytes of brackets take a second to read. */
+const isTooMuch = (request: object, body: Uint8Array): void => {
+  const tooMuch = jsonTooMuch(body);
+  if (tooMuch === undefined) return;
+  refused.set(request, tooMuch);
+  throw new Error(tooMuch);
+};
+
+/**
+ * Reads JSON bodies, looked through before: a few megabytes of brackets take a second to read. Bodies of
+ * edits stay bytes.
+ */
 export function boundedJson(): RequestHandler {
-  const read = express.json({
-    limit: MOST_SENT,
-    verify: (request, _response, body) => {
-      const tooMuch = jsonTooMuch(body);
-      if (tooMuch === undefined) return;
-      refused.set(request, tooMuch);
-      throw new Error(tooMuch);
-    },
-  });
-  return (request, response, next) =>
-    read(request, response, (error?: unknown) => {
+  const readers = new Map<number, RequestHandler>();
+  const readerOf = (limit: number): RequestHandler => {
+    const known =
+      readers.get(limit) ?? express.json({ limit, verify: (r, _, b) => isTooMuch(r, b) });
+    readers.set(limit, known);
+    return known;
+  };
+  const raw = express.raw({ type: 'application/json', limit: MOST_SENT });
+  return (request, response, next) => {
+    const { method, path } = request;
+    const read = isEditRoute(method, path) ? raw : readerOf(jsonLimit(path));
+    return read(request, response, (error?: unknown) => {
       const fault = error === undefined ? undefined : faultOf(error);
       // What comes of the error on its way no longer says what it was.
       if (fault !== undefined && !refused.has(request)) refused.set(request, fault);
       next(error);
     });
+  };
 }

@@ -8,7 +8,8 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
-import { MOST_SENT, boundedJson } from './boundedJson.ts';
+import { MOST_SENT } from './bodyLimits.ts';
+import { boundedJson } from './boundedJson.ts';
 import { BuildStore } from './builds/buildStore.ts';
 import { CatalogueStore } from './catalogue/catalogueStore.ts';
 import { LOOPBACK, type ServerConfig, USUAL_WRITES } from './config.ts';
@@ -21,6 +22,7 @@ import { lostInWords } from './storage/lastWritten.ts';
 import { lockFolder } from './storage/folderLock.ts';
 import { Snapshots } from './storage/snapshots.ts';
 import { PairedDevices } from './workshop/pairedDevices.ts';
+import { DocumentWork } from './work/documentWork.ts';
 import { Workshop } from './workshop/workshop.ts';
 import { OpenAnswers, workshopDoor } from './workshop/workshopDoor.ts';
 import { ServerLog } from './serverLog.ts';
@@ -103,6 +105,7 @@ export async function createServer(
   await app.init();
   app.get(BuildStore).bringUpToDate();
   seedDemo(app.get(BuildStore), app.get(CatalogueStore));
+  app.get(DocumentWork).warmUp();
   app.get(Snapshots).start();
   const lost = open.last.lost();
   return {

@@ -1,4 +1,4 @@
-import type { ErrorReply } from '@brookrain/contract';
+import { type ErrorReply, MOST_BYTES } from '@brookrain/contract';
 import {
   type ArgumentsHost,
   Catch,
@@ -9,13 +9,20 @@ import {
 import type { Request, Response } from 'express';
 import { unreadBecause } from './boundedJson.ts';
 import { storageTrouble } from './storage/storageTrouble.ts';
-import { RefusedRequest, badInput, notFound, refusalOf } from './errors.ts';
+import { ConflictRefused, RefusedRequest, badInput, notFound, refusalOf } from './errors.ts';
 
 interface BodyError {
   readonly type?: string;
   readonly status?: number;
   readonly message?: string;
+  /** most bytes that would have been taken */
+  readonly limit?: number;
 }
+
+const tooLarge = (limit: number | undefined): string =>
+  limit === undefined || limit >= MOST_BYTES
+    ? 'the file is larger than 10 MB'
+    : `the request is larger than ${Math.round(limit / 1000)} kB`;
 
 /** Turns every error into a reply of the contract; nothing internal leaks. */
 @Catch()
@@ -25,6 +32,10 @@ export class ErrorFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const http = host.switchToHttp();
     const response = http.getResponse<Response>();
+    if (error instanceof ConflictRefused) {
+      response.status(error.status).type('application/json').send(error.body);
+      return;
+    }
     // What the reading of a body is stopped by comes here as an error of the reader's own.
     const unread = unreadBecause(http.getRequest<Request>());
     const refused =
@@ -40,7 +51,7 @@ export class ErrorFilter implements ExceptionFilter {
     if (body?.type === 'entity.too.large' || status === 413) {
       return new RefusedRequest(413, {
         code: 'too-large',
-        message: 'the file is larger than 10 MB',
+        message: tooLarge(body.limit),
       });
     }
     const storage = storageTrouble(error);

@@ -13,6 +13,18 @@ export class RefusedRequest extends Error {
   }
 }
 
+/** A stale edit; the reply is written already, since it may hold much. */
+export class ConflictRefused extends Error {
+  readonly status = 409;
+  constructor(
+    message: string,
+    readonly body: string,
+  ) {
+    super(message);
+    this.name = 'ConflictRefused';
+  }
+}
+
 /** 400 with every place that is wrong. */
 export function badInput(issues: readonly Issue[]): RefusedRequest {
   const first = issues[0];

@@ -16,3 +16,7 @@ export function wholeNumber(text: string, path: string): number {
   if (Number.isInteger(value) && value >= 1 && value < 2 ** 31) return value;
   throw badInput([{ path, message: 'must be a whole number from 1' }]);
 }
+
+/** The body of an edit, which is read where edits are made. */
+export const bytesOf = (body: unknown): Uint8Array =>
+  body instanceof Uint8Array ? body : new Uint8Array();

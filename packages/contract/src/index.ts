@@ -12,6 +12,7 @@ export * from './itemIssues.ts';
 export { jsonTooMuch } from './jsonBounds.ts';
 export * from './jsonFault.ts';
 export * from './messageIssues.ts';
+export * from './missingInWords.ts';
 export * from './messages/buildMessages.ts';
 export * from './messages/catalogueMessages.ts';
 export * from './messages/editMessages.ts';

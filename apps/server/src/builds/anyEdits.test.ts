@@ -1,18 +1,16 @@
-import { type BuildDocument, hashOf, lantern } from '@brookrain/core';
+import { hashOf, lantern } from '@brookrain/core';
 import fc from 'fast-check';
 import { afterAll, beforeAll, expect, test } from 'vitest';
-import { refusalOf } from '../errors.ts';
+import { ConflictRefused, refusalOf } from '../errors.ts';
+import { documentText } from '../documents/documentText.ts';
+import { openDocuments } from '../tests/openDocuments.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
-import { BuildEditor } from './buildEditor.ts';
-import { BuildStore } from './buildStore.ts';
 
 let server: TestServer;
-let store: BuildStore;
-let editor: BuildEditor;
+let documents: ReturnType<typeof openDocuments>;
 beforeAll(async () => {
   server = await startTestServer();
-  store = server.server.app.get(BuildStore);
-  editor = server.server.app.get(BuildEditor);
+  documents = openDocuments(server);
 });
 afterAll(() => server.close());
 
@@ -100,58 +98,60 @@ const step: fc.Arbitrary<Step> = fc.oneof(
 const author = 'test';
 
 /** Does one step on a build; anything but a refusal fails the test. */
-function take(id: string, each: Step): void {
+async function take(id: string, each: Step): Promise<void> {
+  const { store, editor, edit, documentAt, documentNow } = documents;
   const { revision } = store.read(id);
   const change = { baseRevision: revision, author };
   try {
     switch (each.does) {
       case 'edit':
-        editor.edit(id, change, each.command);
+        await edit(id, change, each.command);
         break;
       case 'undo':
       case 'redo':
-        editor.step(id, change, each.does);
+        await editor.step(id, change, each.does);
         break;
       case 'go back': {
         const to = 1 + (each.to % revision);
-        const then = hashOf(store.documentAt(id, to));
-        editor.goBack(id, change, to);
-        expect(hashOf(store.read(id).document)).toBe(then);
+        const then = hashOf(await documentAt(id, to));
+        await editor.goBack(id, change, to);
+        expect(hashOf(documentNow(id))).toBe(then);
         break;
       }
       case 'stale edit':
-        editor.edit(
+        await edit(
           id,
           { baseRevision: 1 + (each.to % revision), author },
           { name: 'set', path: ['description'], value: `stale ${each.to}` },
         );
     }
   } catch (error) {
-    const refusal = refusalOf(error);
+    const refusal = error instanceof ConflictRefused ? error : refusalOf(error);
     if (!refusal) throw error;
     expect(refusal.status).toBeLessThan(500);
-    expect(JSON.stringify(refusal.reply).length).toBeGreaterThan(20);
+    const said = 'body' in refusal ? refusal.body : JSON.stringify(refusal.reply);
+    expect(said.length).toBeGreaterThan(20);
     expect(store.read(id).revision).toBe(revision);
   }
 }
 
-test('nothing that is accepted makes undo, redo, going back or a stale edit fail', () => {
+test('nothing that is accepted makes undo, redo, going back or a stale edit fail', async () => {
+  const { store, editor, documentAt, documentNow } = documents;
   let edited = 0;
-  fc.assert(
-    fc.property(fc.array(step, { minLength: 3, maxLength: 12 }), (steps) => {
-      const { id } = store.create({ document: lantern, author, words: 'start', items: [] });
-      for (const each of steps) take(id, each);
+  const document = documentText(lantern);
+  await fc.assert(
+    fc.asyncProperty(fc.array(step, { minLength: 3, maxLength: 12 }), async (steps) => {
+      const { id } = store.create({ document, author, words: 'start' });
+      for (const each of steps) await take(id, each);
       edited += store.read(id).revision - 1;
       for (const { number, hash } of store.revisions(id)) {
-        expect(hashOf(store.documentAt(id, number))).toBe(hash);
+        expect(hashOf(await documentAt(id, number))).toBe(hash);
       }
       // Taken back one after the other, what is left is what was there at first.
-      const read = (): { revision: number; document: BuildDocument; undo: string | null } =>
-        store.read(id);
-      while (read().undo !== null) {
-        editor.step(id, { baseRevision: read().revision, author }, 'undo');
+      while (store.read(id).undo !== null) {
+        await editor.step(id, { baseRevision: store.read(id).revision, author }, 'undo');
       }
-      expect(hashOf(read().document)).toBe(hashOf(lantern));
+      expect(hashOf(documentNow(id))).toBe(hashOf(lantern));
     }),
     { numRuns: 60 },
   );

@@ -1,12 +1,13 @@
-import { type BuildDocument, type Patch, applyPatch, storedDocument } from '@brookrain/core';
+import { CURRENT_VERSION } from '@brookrain/core';
 import type { RevisionReply } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
-import { and, asc, desc, eq, gt, gte, lt, lte, or, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gt, gte, lt, lte, or, sql } from 'drizzle-orm';
+import type { LaterEdit } from '../documents/conflict.ts';
+import type { DocumentSource } from '../documents/documentAt.ts';
 import { notFound } from '../errors.ts';
 import type { Database } from '../storage/database.ts';
 import { buildCheckpoints, buildRevisions } from '../storage/schema.ts';
 import { DATABASE } from '../storage/token.ts';
-import { legacyDocument } from './legacyHistory.ts';
 import { Newest } from './newest.ts';
 import { type HistoryStep, type UndoStacks, undoStacks } from './undoHistory.ts';
 
@@ -62,27 +63,6 @@ export class BuildHistory {
       )
       .orderBy(desc(number))
       .limit(most)
-      .all();
-  }
-
-  /** Revisions after one, oldest first. */
-  since(id: string, number: number): RevisionRow[] {
-    return this.database
-      .select()
-      .from(buildRevisions)
-      .where(and(eq(buildRevisions.buildId, id), gt(buildRevisions.number, number)))
-      .orderBy(asc(buildRevisions.number))
-      .all();
-  }
-
-  /** What the revisions after one are called, oldest first. */
-  namesSince(id: string, number: number): Pick<RevisionRow, 'number' | 'words' | 'author'>[] {
-    const { words, author } = buildRevisions;
-    return this.database
-      .select({ number: buildRevisions.number, words, author })
-      .from(buildRevisions)
-      .where(and(eq(buildRevisions.buildId, id), gt(buildRevisions.number, number)))
-      .orderBy(asc(buildRevisions.number))
       .all();
   }
 
@@ -149,8 +129,8 @@ export class BuildHistory {
       .get();
   }
 
-  /** The document as it was at a revision, brought up to this format; null when there is none. */
-  documentAt(id: string, number: number): BuildDocument | null {
+  /** What the document of a revision is made from; null when there is none. */
+  sourceAt(id: string, number: number): DocumentSource | null {
     const row = this.database
       .select({ formatVersion: buildRevisions.formatVersion })
       .from(buildRevisions)
@@ -158,11 +138,15 @@ export class BuildHistory {
       .get();
     if (!row) return null;
     return row.formatVersion <= LAST_WITHOUT_IDS
-      ? this.olderDocumentAt(id, number)
-      : this.currentDocumentAt(id, number);
+      ? this.legacySourceAt(id, number)
+      : this.patchedSourceAt(id, number, row.formatVersion);
   }
 
-  private currentDocumentAt(id: string, number: number): BuildDocument | null {
+  private patchedSourceAt(
+    id: string,
+    number: number,
+    formatVersion: number,
+  ): DocumentSource | null {
     const checkpoint = this.database
       .select()
       .from(buildCheckpoints)
@@ -171,17 +155,16 @@ export class BuildHistory {
       .limit(1)
       .get();
     if (!checkpoint) return null;
-    const then = this.since(id, checkpoint.number)
-      .filter((row) => row.number <= number)
-      .reduce(
-        (document, row) => applyPatch(document, JSON.parse(row.patch) as Patch),
-        JSON.parse(checkpoint.document) as BuildDocument,
-      );
-    return storedDocument(then);
+    return {
+      kind: 'patched',
+      checkpoint: checkpoint.document,
+      patches: this.patches(id, checkpoint.number, number),
+      formatVersion,
+    };
   }
 
   /** Before format 4 there was one document, the newest: later patches are taken back from it. */
-  private olderDocumentAt(id: string, number: number): BuildDocument | null {
+  private legacySourceAt(id: string, number: number): DocumentSource | null {
     const checkpoint = this.database
       .select()
       .from(buildCheckpoints)
@@ -190,7 +173,51 @@ export class BuildHistory {
       .limit(1)
       .get();
     if (!checkpoint) return null;
-    const later = this.since(id, number).filter((row) => row.number <= checkpoint.number);
-    return legacyDocument(checkpoint.document, later.map((row) => row.patch).reverse());
+    const newestFirst = [...this.patches(id, number, checkpoint.number)].reverse();
+    return { kind: 'legacy', checkpoint: checkpoint.document, newestFirst };
+  }
+
+  /** Patches of the revisions after one up to another, oldest first. */
+  private patches(id: string, after: number, upTo: number): string[] {
+    const { buildId, number, patch } = buildRevisions;
+    return this.database
+      .select({ patch })
+      .from(buildRevisions)
+      .where(and(eq(buildId, id), gt(number, after), lte(number, upTo)))
+      .orderBy(asc(number))
+      .all()
+      .map((row) => row.patch);
+  }
+
+  /**
+   * What others did since a revision: the last few edits, the document before the first of them, and
+   * how many came before those. Edits of older formats cannot be compared.
+   */
+  laterEdits(
+    id: string,
+    after: number,
+    most: number,
+  ): {
+    readonly later: readonly LaterEdit[];
+    readonly before: DocumentSource | null;
+    readonly untold: number;
+  } {
+    const { buildId, number, words, author, patch, formatVersion } = buildRevisions;
+    const since = and(eq(buildId, id), gt(number, after));
+    const all = this.database.select({ all: count() }).from(buildRevisions).where(since).get()!.all;
+    const rows = this.database
+      .select({ number, words, author, patch, formatVersion })
+      .from(buildRevisions)
+      .where(since)
+      .orderBy(desc(number))
+      .limit(most)
+      .all()
+      .reverse();
+    const isComparable = rows.every((row) => row.formatVersion === CURRENT_VERSION);
+    return {
+      later: rows,
+      before: isComparable ? this.sourceAt(id, (rows[0]?.number ?? 1) - 1) : null,
+      untold: all - rows.length,
+    };
   }
 }

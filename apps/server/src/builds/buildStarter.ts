@@ -1,19 +1,14 @@
 import { demoBuilds, startBuild } from '@brookrain/core';
-import type {
-  BuildReply,
-  BuildSummary,
-  CopyMessage,
-  RevisionDocumentReply,
-  StartMessage,
-  StartReply,
-} from '@brookrain/contract';
+import type { BuildSummary, CopyMessage, StartMessage } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
-import { notFound } from '../errors.ts';
+import { documentText } from '../documents/documentText.ts';
+import { newDocument } from '../documents/readFiles.ts';
 import { LiveEvents } from '../live/liveEvents.ts';
 import { NOBODY } from '../requests.ts';
 import { BuildEditor } from './buildEditor.ts';
 import { BuildStore } from './buildStore.ts';
+import { type StoredBuild, buildReplyJson } from './storedBuild.ts';
 
 /** Makes builds out of answers, of other builds and of the shipped ones. */
 @Injectable()
@@ -25,36 +20,35 @@ export class BuildStarter {
     @Inject(LiveEvents) private readonly live: LiveEvents,
   ) {}
 
-  start(message: StartMessage): StartReply {
-    const { document, proposed } = startBuild(message, this.catalogue.all());
+  /** Starts a build from answers; the reply as JSON. */
+  start(message: StartMessage): string {
+    const catalogue = this.catalogue.all();
+    const { document, proposed } = startBuild(message, catalogue);
     const build = this.editor.create({
-      document,
+      document: newDocument(document, catalogue),
       author: message.author ?? NOBODY,
       words: 'Guided start',
-      items: [],
     });
-    return { build, proposed };
+    return `{"build":${buildReplyJson(build)},"proposed":${JSON.stringify(proposed)}}`;
   }
 
-  revision(id: string, number: number): RevisionDocumentReply {
-    const document = this.store.documentAt(id, number);
-    if (!document) throw notFound(`there is no revision ${number}`);
-    return { number, document };
+  /** The document of a revision; the reply as JSON. */
+  async revision(id: string, number: number): Promise<string> {
+    const { text } = await this.editor.documentAt(id, number);
+    return `{"number":${number},"document":${text}}`;
   }
 
-  copy(id: string, message: CopyMessage): BuildReply {
+  async copy(id: string, message: CopyMessage): Promise<StoredBuild> {
     const from = this.store.read(id);
     const number = message.revision ?? from.revision;
-    const { document } = this.revision(id, number);
     return this.editor.create({
-      document: { ...document, name: message.name },
+      document: await this.editor.documentAt(id, number, message.name),
       author: message.author ?? NOBODY,
-      words: `Copy of ${from.document.name}, revision ${number}`,
-      items: [],
+      words: `Copy of ${from.name}, revision ${number}`,
     });
   }
 
-  archive(id: string, archived: boolean): BuildReply {
+  archive(id: string, archived: boolean): StoredBuild {
     this.store.archive(id, archived);
     this.live.tell({ type: 'builds' });
     return this.store.read(id);
@@ -64,16 +58,15 @@ export class BuildStarter {
    * Puts the shipped builds back as they were shipped: as one edit that can be undone where they
    * are, anew where they are not. Own builds are not touched.
    */
-  resetDemos(author: string): BuildSummary[] {
+  async resetDemos(author: string): Promise<BuildSummary[]> {
     for (const { id, document } of demoBuilds) {
       if (!this.store.has(id)) {
-        this.editor.create({ id, document, author, words: 'Demo build', items: [], demo: true });
+        const text = documentText(document);
+        this.editor.create({ id, document: text, author, words: 'Demo build', demo: true });
         continue;
       }
-      const { revision } = this.store.read(id);
       this.store.archive(id, false);
-      const words = 'Reset the demo build';
-      this.editor.replace(id, { baseRevision: revision, author, words }, document);
+      await this.editor.replace(id, author, { document, words: 'Reset the demo build' });
     }
     this.live.tell({ type: 'builds' });
     return this.store.list();

@@ -1,19 +1,19 @@
-import { hashOf, lantern } from '@brookrain/core';
+import { type CatalogueItem, hashOf, lantern } from '@brookrain/core';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
-import { BuildEditor } from './buildEditor.ts';
 import { BuildStore } from './buildStore.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
+import { readDocument } from '../documents/readFiles.ts';
+import { documentText } from '../documents/documentText.ts';
 import { RefusedRequest } from '../errors.ts';
+import { openDocuments } from '../tests/openDocuments.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
 
 let server: TestServer;
-let store: BuildStore;
-let editor: BuildEditor;
+let documents: ReturnType<typeof openDocuments>;
 beforeEach(async () => {
   server = await startTestServer();
-  store = server.server.app.get(BuildStore);
-  editor = server.server.app.get(BuildEditor);
+  documents = openDocuments(server);
 });
 afterEach(() => server.close());
 
@@ -44,6 +44,7 @@ const edits = [
 
 describe('revisions', () => {
   test('after any edits, undos and redos every past document is found again by its hash', async () => {
+    const { store, editor, edit, documentAt, documentNow } = documents;
     await fc.assert(
       fc.asyncProperty(
         fc.array(fc.tuple(fc.integer({ min: 0, max: 6 }), fc.nat(20)), {
@@ -52,18 +53,17 @@ describe('revisions', () => {
         }),
         async (steps) => {
           const { id } = store.create({
-            document: lantern,
+            document: documentText(lantern),
             author: 'test',
             words: 'start',
-            items: [],
           });
           for (const [which, n] of steps) {
             const { revision } = store.read(id);
-            const edit = edits[which];
+            const made = edits[which];
             try {
               const change = { baseRevision: revision, author: 'test' };
-              if (edit) editor.edit(id, change, edit(n));
-              else editor.step(id, change, which === 5 ? 'undo' : 'redo');
+              if (made) await edit(id, change, made(n));
+              else await editor.step(id, change, which === 5 ? 'undo' : 'redo');
             } catch (error) {
               // With nothing to undo or redo the request is refused and nothing changes.
               expect(error).toBeInstanceOf(RefusedRequest);
@@ -71,43 +71,46 @@ describe('revisions', () => {
             }
           }
           for (const { number, hash } of store.revisions(id)) {
-            expect(hashOf(store.documentAt(id, number))).toBe(hash);
+            expect(hashOf(await documentAt(id, number))).toBe(hash);
           }
-          expect(hashOf(store.read(id).document)).toBe(store.revisions(id)[0]!.hash);
+          expect(hashOf(documentNow(id))).toBe(store.revisions(id)[0]!.hash);
         },
       ),
       { numRuns: 25 },
     );
   });
 
-  test('a document before the first or after the last revision does not exist', () => {
-    expect(store.documentAt('lantern', 0)).toBeNull();
-    expect(store.documentAt('lantern', 2)).toBeNull();
-    expect(hashOf(store.documentAt('lantern', 1))).toBe(hashOf(lantern));
+  test('a document before the first or after the last revision does not exist', async () => {
+    const { documentAt } = documents;
+    await expect(documentAt('lantern', 0)).rejects.toThrow('there is no revision 0');
+    await expect(documentAt('lantern', 2)).rejects.toThrow('there is no revision 2');
+    expect(hashOf(await documentAt('lantern', 1))).toBe(hashOf(lantern));
   });
 
   test('appending from another revision than the newest writes nothing', () => {
+    const { store } = documents;
     const written = store.append({
       id: 'lantern',
       baseRevision: 7,
-      document: { ...lantern, name: 'Never' },
+      document: documentText({ ...lantern, name: 'Never' }),
       revision: {
         kind: 'edit',
         target: null,
         author: 'x',
         words: 'x',
         command: null,
-        patch: [],
-        inverse: [],
+        patch: '[]',
+        inverse: '[]',
       },
     });
     expect(written).toBeUndefined();
-    expect(store.read('lantern').document.name).toBe('Lantern');
+    expect(store.read('lantern').name).toBe('Lantern');
     expect(store.revisions('lantern')).toHaveLength(1);
   });
 
-  test('each carries who, when and in which words', () => {
-    editor.edit('lantern', { baseRevision: 1, author: 'Mika' }, edits[1](2));
+  test('each carries who, when and in which words', async () => {
+    const { store, edit } = documents;
+    await edit('lantern', { baseRevision: 1, author: 'Mika' }, edits[1](2));
     const [newest] = store.revisions('lantern');
     expect(newest).toMatchObject({ author: 'Mika', kind: 'edit', words: 'Cylinders 4 → 5' });
     expect(Math.abs(Date.now() - Date.parse(newest!.time))).toBeLessThan(60_000);
@@ -118,9 +121,11 @@ describe('catalogue', () => {
   test('the same revision with other data is refused, the same data is known', () => {
     const catalogue = server.server.app.get(CatalogueStore);
     const [item] = catalogue.all().items;
-    expect(catalogue.missing([item!])).toEqual([]);
-    expect(() => catalogue.missing([{ ...item!, price: 1 }])).toThrow(RefusedRequest);
-    expect(catalogue.missing([{ ...item!, revision: 2 }])).toHaveLength(1);
+    const readWith = (items: readonly CatalogueItem[]) =>
+      readDocument(JSON.stringify({ ...lantern, catalogue: items }), catalogue.all()).rows;
+    expect(readWith([item!])).toEqual([]);
+    expect(() => readWith([{ ...item!, price: 1 }])).toThrow(RefusedRequest);
+    expect(readWith([{ ...item!, revision: 2 }])).toHaveLength(1);
   });
 
   test('items that are missing on start are added, and are there for all', async () => {

@@ -1,30 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { setImmediate as nextTurn } from 'node:timers/promises';
-import {
-  type BuildCommand,
-  type BuildDocument,
-  type CatalogueItem,
-  CURRENT_VERSION,
-  type ItemRef,
-  type Patch,
-  referencesOf,
-  storedDocument,
-} from '@brookrain/core';
-import {
-  type BuildReply,
-  type BuildSummary,
-  REVISIONS_A_PAGE,
-  type RevisionReply,
-} from '@brookrain/contract';
+import { CURRENT_VERSION, type ItemRef, storedDocument } from '@brookrain/core';
+import { type BuildSummary, REVISIONS_A_PAGE, type RevisionReply } from '@brookrain/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import { asc, count, eq, sql } from 'drizzle-orm';
+import type { CatalogueRow } from '../catalogue/catalogueRow.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
+import type { DocumentSource } from '../documents/documentAt.ts';
+import { type DocumentText, documentText } from '../documents/documentText.ts';
 import { notFound } from '../errors.ts';
 import type { Database } from '../storage/database.ts';
 import { LastWritten } from '../storage/lastWritten.ts';
-import { documentHash } from '../storage/documentHash.ts';
 import { buildCheckpoints, buildRevisions, builds } from '../storage/schema.ts';
-import { DATABASE } from '../storage/token.ts';
+import type { Generation } from '../storage/generation.ts';
+import { DATABASE, GENERATION } from '../storage/token.ts';
 import {
   BuildHistory,
   CHECKPOINT_EVERY,
@@ -32,18 +20,20 @@ import {
   type RevisionsAsked,
 } from './buildHistory.ts';
 import { Newest } from './newest.ts';
+import { type StoredBuild, buildReplyJson, revisionKey } from './storedBuild.ts';
 
 type BuildRow = typeof builds.$inferSelect;
 
-/** One revision to be appended. */
+/** One revision to be appended, as it is stored. */
 export interface NewRevision {
   readonly kind: RevisionRow['kind'];
   readonly target: number | null;
   readonly author: string;
   readonly words: string;
-  readonly command: BuildCommand | null;
-  readonly patch: Patch;
-  readonly inverse: Patch;
+  /** command, patch and what takes it back, as JSON */
+  readonly command: string | null;
+  readonly patch: string;
+  readonly inverse: string;
   readonly editId?: string | undefined;
 }
 
@@ -53,11 +43,14 @@ export interface Sent {
   readonly version: string;
 }
 
-/** Builds that are remembered as they stand: those that were asked for last. */
-const REMEMBERED = 60;
+/** Documents that are remembered as they stand, in letters: those that were asked for last. */
+const REMEMBERED = 32e6;
 
 /** Builds of which it is remembered what they refer to. */
 const REFERENCES_REMEMBERED = 5000;
+
+/** A patch of this share of its document is followed by a checkpoint: later revisions are read quicker. */
+const LARGE_PATCH = 0.25;
 
 /** A build with the items of the catalogue that it refers to. */
 export interface BuildReferences extends Pick<BuildSummary, 'id' | 'name' | 'archived'> {
@@ -68,9 +61,9 @@ export interface BuildReferences extends Pick<BuildSummary, 'id' | 'name' | 'arc
 @Injectable()
 export class BuildStore {
   /** replies as they are sent, and the histories told with them */
-  private readonly sent = new WeakMap<BuildReply, { build?: Buffer; revisions?: Buffer }>();
-  /** newest replies by build; a revision never changes */
-  private readonly known = new Newest<BuildReply>(REMEMBERED);
+  private readonly sent = new WeakMap<StoredBuild, { build?: Buffer; revisions?: Buffer }>();
+  /** builds as they stand; a revision never changes */
+  private readonly known = new Newest<StoredBuild>(REMEMBERED, ({ asText }) => asText.text.length);
   /** items that builds refer to, by build and revision */
   private readonly referred = new Newest<readonly ItemRef[]>(REFERENCES_REMEMBERED);
   /** asks at which revision a build stands; prepared once, since every read asks it */
@@ -81,6 +74,7 @@ export class BuildStore {
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(BuildHistory) private readonly history: BuildHistory,
     @Inject(LastWritten) private readonly last: LastWritten,
+    @Inject(GENERATION) private readonly generation: Generation,
   ) {
     this.head = database
       .select({ revision: builds.revision })
@@ -116,21 +110,39 @@ export class BuildStore {
   }
 
   /** A build as it stands; the same object until it changes. */
-  read(id: string): BuildReply {
+  read(id: string): StoredBuild {
     const head = this.head.get({ id });
     const known = this.known.get(id);
     if (head && known?.revision === head.revision) return known;
-    const reply = this.readAnew(id);
-    this.known.set(id, reply);
-    return reply;
+    const row = this.row(id);
+    return this.remember(row, row.document);
   }
 
-  /** A build as it stands, as it is sent; written once for each revision. */
-  readSent(id: string): Sent {
-    const reply = this.read(id);
-    const sent = this.sentOf(reply);
-    sent.build ??= Buffer.from(JSON.stringify(reply));
-    return { body: sent.build, version: `${reply.revision}-${reply.updatedAt}` };
+  private remember(
+    { id, revision, name, updatedAt }: Pick<BuildRow, 'id' | 'revision' | 'name' | 'updatedAt'>,
+    text: string,
+  ): StoredBuild {
+    const { undo, redo } = this.history.nextSteps(id);
+    const { id: generation } = this.generation;
+    const build: StoredBuild = {
+      id,
+      revision,
+      name,
+      updatedAt,
+      generation,
+      undo: undo?.words ?? null,
+      redo: redo?.words ?? null,
+      asText: { key: revisionKey(generation, id, revision), id, revision, text },
+    };
+    this.known.set(id, build);
+    return build;
+  }
+
+  /** A build as it is sent; written once for each revision. */
+  sentBuild(build: StoredBuild): Sent {
+    const sent = this.sentOf(build);
+    sent.build ??= Buffer.from(buildReplyJson(build));
+    return { body: sent.build, version: `${build.revision}-${build.updatedAt}` };
   }
 
   /** A page of the history of a build, newest first. */
@@ -150,34 +162,12 @@ export class BuildStore {
     return { body: sent.revisions, version: `history-${reply.revision}-${reply.updatedAt}` };
   }
 
-  private sentOf(reply: BuildReply): { build?: Buffer; revisions?: Buffer } {
-    const known = this.sent.get(reply);
+  private sentOf(build: StoredBuild): { build?: Buffer; revisions?: Buffer } {
+    const known = this.sent.get(build);
     if (known) return known;
     const sent = {};
-    this.sent.set(reply, sent);
+    this.sent.set(build, sent);
     return sent;
-  }
-
-  private readAnew(id: string): BuildReply {
-    const row = this.row(id);
-    return this.reply(id, row.revision, row.updatedAt, JSON.parse(row.document) as BuildDocument);
-  }
-
-  private reply(
-    id: string,
-    revision: number,
-    updatedAt: string,
-    document: BuildDocument,
-  ): BuildReply {
-    const { undo, redo } = this.history.nextSteps(id);
-    return {
-      id,
-      revision,
-      document,
-      undo: undo?.words ?? null,
-      redo: redo?.words ?? null,
-      updatedAt,
-    };
   }
 
   has(id: string): boolean {
@@ -192,18 +182,16 @@ export class BuildStore {
     this.database.update(builds).set({ archived }).where(eq(builds.id, id)).run();
   }
 
-  /**
-   * What each build refers to, by name of the build. What is not known yet is read one build after the
-   * other, so that others are answered meanwhile.
-   */
-  async references(): Promise<BuildReferences[]> {
+  /** Items that each build refers to, by name of the build; `read` finds those of a document. */
+  async references(
+    read: (text: string) => Promise<readonly ItemRef[]>,
+  ): Promise<BuildReferences[]> {
     const found: BuildReferences[] = [];
     for (const { id, name, archived, revision } of this.list()) {
       const key = `${id}@${revision}`;
       let items = this.referred.get(key);
       if (!items) {
-        await nextTurn();
-        items = referencesOf(this.readAnew(id).document);
+        items = await read(this.row(id).document);
         this.referred.set(key, items);
       }
       found.push({ id, name, archived, items });
@@ -211,10 +199,15 @@ export class BuildStore {
     return found;
   }
 
-  /** The document as it was at a revision; null when there is none. */
-  documentAt(id: string, number: number): BuildDocument | null {
-    this.row(id);
-    return this.history.documentAt(id, number);
+  /** What the document of a revision is made from. Throws 404 where there is none. */
+  sourceAt(id: string, number: number): DocumentSource {
+    const build = this.read(id);
+    if (number === build.revision) {
+      return { kind: 'whole', text: build.asText.text, isChecked: true };
+    }
+    const source = this.history.sourceAt(id, number);
+    if (!source) throw notFound(`there is no revision ${number}`);
+    return source;
   }
 
   /**
@@ -241,37 +234,37 @@ export class BuildStore {
             // The newest revision may be kept whole already.
             .onConflictDoNothing()
             .run();
-          this.write(transaction, row.id, number, document, {
+          this.write(transaction, row.id, number, documentText(document), {
             kind: 'migrate',
             target: null,
             author: 'Brookrain',
             words: `Brought up to format ${CURRENT_VERSION}; undo ends here`,
             command: null,
-            patch: [],
-            inverse: [],
+            patch: '[]',
+            inverse: '[]',
             time,
           });
         },
         { behavior: 'immediate' },
       );
-      this.last.add();
+      this.last.add({ edits: 1 });
       this.known.delete(row.id);
     }
   }
 
   create(input: {
-    document: BuildDocument;
+    document: DocumentText;
     author: string;
     words: string;
-    items: readonly CatalogueItem[];
+    rows?: readonly CatalogueRow[];
     demo?: boolean;
     id?: string;
-  }): BuildReply {
+  }): StoredBuild {
     const id = input.id ?? randomUUID();
     const time = new Date().toISOString();
     this.database.transaction(
       (transaction) => {
-        this.catalogue.add(transaction, input.items);
+        this.catalogue.add(transaction, input.rows ?? []);
         transaction
           .insert(builds)
           .values({
@@ -279,7 +272,7 @@ export class BuildStore {
             name: input.document.name,
             description: input.document.description,
             revision: 1,
-            document: JSON.stringify(input.document),
+            document: input.document.text,
             demo: input.demo ?? false,
             updatedAt: time,
           })
@@ -290,14 +283,14 @@ export class BuildStore {
           author: input.author,
           words: input.words,
           command: null,
-          patch: [],
-          inverse: [],
+          patch: '[]',
+          inverse: '[]',
           time,
         });
       },
       { behavior: 'immediate' },
     );
-    this.last.add();
+    this.last.add({ edits: 1, items: input.rows?.length ?? 0 });
     return this.read(id);
   }
 
@@ -308,10 +301,10 @@ export class BuildStore {
   append(input: {
     id: string;
     baseRevision: number;
-    document: BuildDocument;
+    document: DocumentText;
     revision: NewRevision;
-    items?: readonly CatalogueItem[];
-  }): BuildReply | undefined {
+    rows?: readonly CatalogueRow[];
+  }): StoredBuild | undefined {
     const { id, document, revision } = input;
     const time = new Date().toISOString();
     const written = this.database.transaction(
@@ -323,17 +316,16 @@ export class BuildStore {
           .get();
         if (head?.revision !== input.baseRevision) return false;
         const number = input.baseRevision + 1;
-        this.catalogue.add(transaction, input.items ?? []);
+        this.catalogue.add(transaction, input.rows ?? []);
         this.write(transaction, id, number, document, { ...revision, time });
         return true;
       },
       { behavior: 'immediate' },
     );
     if (!written) return undefined;
-    this.last.add();
-    const reply = this.reply(id, input.baseRevision + 1, time, document);
-    this.known.set(id, reply);
-    return reply;
+    this.last.add({ edits: 1, items: input.rows?.length ?? 0 });
+    const { name, text } = document;
+    return this.remember({ id, revision: input.baseRevision + 1, name, updatedAt: time }, text);
   }
 
   /** Writes a revision, the document it leads to and, where one is due, a checkpoint. */
@@ -341,10 +333,10 @@ export class BuildStore {
     transaction: Pick<Database, 'insert' | 'update'>,
     id: string,
     number: number,
-    document: BuildDocument,
+    document: DocumentText,
     revision: NewRevision & { readonly time: string },
   ): void {
-    const stored = JSON.stringify(document);
+    const { text: stored, hash } = document;
     const { kind, target, author, words, time, editId } = revision;
     transaction
       .insert(buildRevisions)
@@ -356,15 +348,19 @@ export class BuildStore {
         author,
         time,
         words,
-        command: revision.command ? JSON.stringify(revision.command) : null,
-        patch: JSON.stringify(revision.patch),
-        inverse: JSON.stringify(revision.inverse),
+        command: revision.command,
+        patch: revision.patch,
+        inverse: revision.inverse,
         formatVersion: document.version,
-        hash: documentHash(document),
+        hash,
         editId: editId ?? null,
       })
       .run();
-    const whole = kind === 'create' || kind === 'migrate' || number % CHECKPOINT_EVERY === 0;
+    const whole =
+      kind === 'create' ||
+      kind === 'migrate' ||
+      number % CHECKPOINT_EVERY === 0 ||
+      revision.patch.length > stored.length * LARGE_PATCH;
     if (whole) {
       transaction
         .insert(buildCheckpoints)

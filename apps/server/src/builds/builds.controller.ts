@@ -1,18 +1,14 @@
-import { type BuildFile, toBuildFile, fileTypes } from '@brookrain/core';
+import { fileTypes } from '@brookrain/core';
 import {
   ArchiveMessage,
-  type BuildReply,
   type BuildStateReply,
   type BuildSummary,
   type ChangeMessage,
   CopyMessage,
-  EditMessage,
   GoBackMessage,
   type ImportPreview,
   REVISIONS_A_PAGE,
-  type RevisionDocumentReply,
   StartMessage,
-  type StartReply,
   StepMessage,
 } from '@brookrain/contract';
 import {
@@ -30,8 +26,7 @@ import {
 import { ApiConsumes, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { asAttachment } from '../asAttachment.ts';
-import { CatalogueStore } from '../catalogue/catalogueStore.ts';
-import { NOBODY, textBody, wholeNumber } from '../requests.ts';
+import { NOBODY, bytesOf, textBody, wholeNumber } from '../requests.ts';
 import { ModelPipe } from '../modelPipe.ts';
 import {
   MayBeBusy,
@@ -45,9 +40,11 @@ import { BuildEditor, type Change } from './buildEditor.ts';
 import { BuildStarter } from './buildStarter.ts';
 import { BuildStates } from './buildStates.ts';
 import { BuildStore, type Sent } from './buildStore.ts';
+import type { StoredBuild } from './storedBuild.ts';
 
 const changeOf = (message: ChangeMessage): Change => ({
   baseRevision: message.baseRevision,
+  generation: message.generation,
   author: message.author ?? NOBODY,
   editId: message.editId,
 });
@@ -59,6 +56,12 @@ function sendJson(response: Response, { body, version }: Sent): void {
   response.send(body);
 }
 
+/** Sends JSON that is text already; it is not hashed for a version that nobody asks for. */
+function sendText(response: Response, text: string): void {
+  response.setHeader('content-type', 'application/json; charset=utf-8');
+  response.end(text);
+}
+
 @ApiTags('builds')
 @Controller('api/builds')
 export class BuildsController {
@@ -66,7 +69,6 @@ export class BuildsController {
     @Inject(BuildStore) private readonly store: BuildStore,
     @Inject(BuildEditor) private readonly editor: BuildEditor,
     @Inject(BuildStarter) private readonly starter: BuildStarter,
-    @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(BuildStates) private readonly states: BuildStates,
   ) {}
 
@@ -81,8 +83,8 @@ export class BuildsController {
   @ApiOperation({ summary: 'Start a build from the answers of the guided start' })
   @Takes('StartMessage', 'The answers')
   @Replies(201, 'StartReply', 'The new build and what was proposed for it')
-  start(@Body(new ModelPipe(StartMessage)) message: StartMessage): StartReply {
-    return this.starter.start(message);
+  start(@Body(new ModelPipe(StartMessage)) message: StartMessage, @Res() response: Response): void {
+    sendText(response, this.starter.start(message));
   }
 
   /** The file is the body as text, so that its own errors can be told with their place. */
@@ -91,8 +93,8 @@ export class BuildsController {
   @ApiConsumes(fileTypes.json)
   @TakesText('The build file')
   @Replies(201, 'BuildReply', 'The new build')
-  importNew(@Body() text: unknown): Promise<BuildReply> {
-    return this.editor.importNew(textBody(text), NOBODY);
+  async importNew(@Body() text: unknown, @Res() response: Response): Promise<void> {
+    this.send(response, await this.editor.importNew(textBody(text), NOBODY));
   }
 
   @Get(':id')
@@ -100,7 +102,7 @@ export class BuildsController {
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
   read(@Param('id') id: string, @Res() response: Response): void {
-    sendJson(response, this.store.readSent(id));
+    this.send(response, this.store.read(id));
   }
 
   @Post(':id/copy')
@@ -108,11 +110,12 @@ export class BuildsController {
   @Takes('CopyMessage', 'Name of the copy, and the revision to branch off from')
   @Replies(201, 'BuildReply', 'The new build')
   @MayBeMissing()
-  copy(
+  async copy(
     @Param('id') id: string,
     @Body(new ModelPipe(CopyMessage)) message: CopyMessage,
-  ): BuildReply {
-    return this.starter.copy(id, message);
+    @Res() response: Response,
+  ): Promise<void> {
+    this.send(response, await this.starter.copy(id, message));
   }
 
   @Post(':id/archive')
@@ -124,8 +127,9 @@ export class BuildsController {
   archive(
     @Param('id') id: string,
     @Body(new ModelPipe(ArchiveMessage)) message: ArchiveMessage,
-  ): BuildReply {
-    return this.starter.archive(id, message.archived);
+    @Res() response: Response,
+  ): void {
+    this.send(response, this.starter.archive(id, message.archived));
   }
 
   @Get(':id/revisions')
@@ -158,8 +162,12 @@ export class BuildsController {
   @ApiOperation({ summary: 'The document of a build as it was at a revision' })
   @Replies(200, 'RevisionDocumentReply', 'The document')
   @MayBeMissing()
-  revision(@Param('id') id: string, @Param('number') number: string): RevisionDocumentReply {
-    return this.starter.revision(id, wholeNumber(number, 'number'));
+  async revision(
+    @Param('id') id: string,
+    @Param('number') number: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    sendText(response, await this.starter.revision(id, wholeNumber(number, 'number')));
   }
 
   @Post(':id/go-back')
@@ -169,11 +177,12 @@ export class BuildsController {
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
   @MayConflict()
-  goBack(
+  async goBack(
     @Param('id') id: string,
     @Body(new ModelPipe(GoBackMessage)) message: GoBackMessage,
-  ): BuildReply {
-    return this.editor.goBack(id, changeOf(message), message.revision);
+    @Res() response: Response,
+  ): Promise<void> {
+    this.send(response, await this.editor.goBack(id, changeOf(message), message.revision));
   }
 
   @Get(':id/state')
@@ -190,10 +199,11 @@ export class BuildsController {
   @ApiOperation({ summary: 'A build as a file, with the catalogue items it uses' })
   @Replies(200, 'BuildFile', 'The file')
   @MayBeMissing()
-  file(@Param('id') id: string, @Res({ passthrough: true }) response: Response): BuildFile {
-    const { document } = this.store.read(id);
-    asAttachment(response, document.name, '.build.json');
-    return toBuildFile(document, this.catalogue.all());
+  async file(@Param('id') id: string, @Res() response: Response): Promise<void> {
+    const build = this.store.read(id);
+    const text = await this.editor.buildFile(build);
+    asAttachment(response, build.name, '.build.json');
+    sendText(response, text);
   }
 
   @Post(':id/commands')
@@ -203,11 +213,12 @@ export class BuildsController {
   @Replies(200, 'BuildReply', 'The build with the edit made')
   @MayBeMissing()
   @MayConflict()
-  edit(
+  async edit(
     @Param('id') id: string,
-    @Body(new ModelPipe(EditMessage)) message: EditMessage,
-  ): BuildReply {
-    return this.editor.edit(id, changeOf(message), message.command);
+    @Body() body: unknown,
+    @Res() response: Response,
+  ): Promise<void> {
+    this.send(response, await this.editor.edit(id, bytesOf(body)));
   }
 
   @Post(':id/undo')
@@ -217,8 +228,12 @@ export class BuildsController {
   @Replies(200, 'BuildReply', 'The build with the edit taken back')
   @MayBeMissing()
   @MayConflict()
-  undo(@Param('id') id: string, @Body(new ModelPipe(StepMessage)) m: StepMessage): BuildReply {
-    return this.editor.step(id, changeOf(m), 'undo');
+  async undo(
+    @Param('id') id: string,
+    @Body(new ModelPipe(StepMessage)) message: StepMessage,
+    @Res() response: Response,
+  ): Promise<void> {
+    this.send(response, await this.editor.step(id, changeOf(message), 'undo'));
   }
 
   @Post(':id/redo')
@@ -228,8 +243,12 @@ export class BuildsController {
   @Replies(200, 'BuildReply', 'The build with the edit put back')
   @MayBeMissing()
   @MayConflict()
-  redo(@Param('id') id: string, @Body(new ModelPipe(StepMessage)) m: StepMessage): BuildReply {
-    return this.editor.step(id, changeOf(m), 'redo');
+  async redo(
+    @Param('id') id: string,
+    @Body(new ModelPipe(StepMessage)) message: StepMessage,
+    @Res() response: Response,
+  ): Promise<void> {
+    this.send(response, await this.editor.step(id, changeOf(message), 'redo'));
   }
 
   @Post(':id/import/preview')
@@ -248,16 +267,32 @@ export class BuildsController {
   @ApiOperation({ summary: 'Import a file over a build, as one edit' })
   @ApiConsumes(fileTypes.json)
   @ApiQuery({ name: 'baseRevision', description: 'The revision the person saw', type: Number })
+  @ApiQuery({
+    name: 'generation',
+    required: false,
+    description: 'Generation of the data it was read from',
+    type: String,
+  })
   @TakesText('The build file')
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
   @MayConflict()
-  importOver(
+  async importOver(
     @Param('id') id: string,
     @Query('baseRevision') baseRevision: string,
+    @Query('generation') generation: unknown,
     @Body() text: unknown,
-  ): Promise<BuildReply> {
-    const base = wholeNumber(baseRevision, 'baseRevision');
-    return this.editor.importOver(id, { baseRevision: base, author: NOBODY }, textBody(text));
+    @Res() response: Response,
+  ): Promise<void> {
+    const change = {
+      baseRevision: wholeNumber(baseRevision, 'baseRevision'),
+      generation: typeof generation === 'string' ? generation : undefined,
+      author: NOBODY,
+    };
+    this.send(response, await this.editor.importOver(id, change, textBody(text)));
+  }
+
+  private send(response: Response, build: StoredBuild): void {
+    sendJson(response, this.store.sentBuild(build));
   }
 }

@@ -14,7 +14,7 @@ export class DemoController {
   @HttpCode(200)
   @ApiOperation({ summary: 'Put the demo builds back as shipped; own builds are not touched' })
   @Replies(200, 'BuildSummary', 'All builds', true)
-  reset(): BuildSummary[] {
+  reset(): Promise<BuildSummary[]> {
     return this.starter.resetDemos(NOBODY);
   }
 }

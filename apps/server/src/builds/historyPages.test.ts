@@ -1,17 +1,17 @@
 import { REVISIONS_A_PAGE, type RevisionReply } from '@brookrain/contract';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { openDocuments } from '../tests/openDocuments.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
-import { BuildEditor } from './buildEditor.ts';
 
 const EDITS = REVISIONS_A_PAGE + 30;
 let server: TestServer;
 beforeAll(async () => {
   server = await startTestServer();
-  const editor = server.server.app.get(BuildEditor);
+  const { edit } = openDocuments(server);
   for (let n = 1; n <= EDITS; n++) {
     const author = n % 2 === 0 ? 'Mika' : 'Ada';
     const value = n === 7 ? '100 % of it_' : `edit ${n}`;
-    editor.edit(
+    await edit(
       'lantern',
       { baseRevision: n, author },
       { name: 'set', path: ['description'], value },

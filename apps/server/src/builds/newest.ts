@@ -1,8 +1,15 @@
-/** Keeps so many values by key; the one that was asked for the longest time ago goes first. */
+/**
+ * Keeps values by key up to a weight in all; the one that was asked for the longest time ago goes first.
+ * Without `weigh` each value weighs one.
+ */
 export class Newest<Value> {
   private readonly values = new Map<string, Value>();
+  private weight = 0;
 
-  constructor(private readonly most: number) {}
+  constructor(
+    private readonly most: number,
+    private readonly weigh: (value: Value) => number = () => 1,
+  ) {}
 
   get size(): number {
     return this.values.size;
@@ -18,15 +25,19 @@ export class Newest<Value> {
   }
 
   set(key: string, value: Value): void {
-    this.values.delete(key);
+    this.delete(key);
     this.values.set(key, value);
+    this.weight += this.weigh(value);
     for (const oldest of this.values.keys()) {
-      if (this.values.size <= this.most) break;
-      this.values.delete(oldest);
+      if (this.weight <= this.most || oldest === key) break;
+      this.delete(oldest);
     }
   }
 
   delete(key: string): void {
+    const value = this.values.get(key);
+    if (value === undefined) return;
     this.values.delete(key);
+    this.weight -= this.weigh(value);
   }
 }

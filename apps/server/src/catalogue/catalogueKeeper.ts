@@ -8,6 +8,7 @@ import {
 } from '@brookrain/contract';
 import { type CatalogueCategory, type CatalogueItem, newestOf } from '@brookrain/core';
 import { Inject, Injectable } from '@nestjs/common';
+import { BuildEditor } from '../builds/buildEditor.ts';
 import { BuildStore } from '../builds/buildStore.ts';
 import { badInput, notFound } from '../errors.ts';
 import { LiveEvents } from '../live/liveEvents.ts';
@@ -20,6 +21,7 @@ export class CatalogueKeeper {
   constructor(
     @Inject(CatalogueStore) private readonly catalogue: CatalogueStore,
     @Inject(BuildStore) private readonly builds: BuildStore,
+    @Inject(BuildEditor) private readonly editor: BuildEditor,
     @Inject(LiveEvents) private readonly live: LiveEvents,
     @Inject(WorkQueue) private readonly work: WorkQueue,
   ) {}
@@ -83,7 +85,7 @@ export class CatalogueKeeper {
     if (!this.catalogue.all().items.some((item) => item.id === id)) {
       throw notFound(`there is no item "${id.slice(0, 60)}"`);
     }
-    const builds = await this.builds.references();
+    const builds = await this.builds.references((text) => this.editor.referencesIn(text));
     return {
       uses: builds.flatMap(({ id: buildId, name, archived, items }) =>
         items

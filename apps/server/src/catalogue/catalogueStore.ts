@@ -1,17 +1,11 @@
-import {
-  type Catalogue,
-  type CatalogueItem,
-  agree,
-  hashOf,
-  migrateItem,
-  tellsMore,
-} from '@brookrain/core';
+import { type Catalogue, type CatalogueItem, migrateItem, tellsMore } from '@brookrain/core';
 import { and, eq, sql } from 'drizzle-orm';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Database } from '../storage/database.ts';
 import { DATABASE } from '../storage/token.ts';
 import { catalogueItems } from '../storage/schema.ts';
-import { badInput } from '../errors.ts';
+import { LastWritten } from '../storage/lastWritten.ts';
+import { type CatalogueRow, catalogueRow } from './catalogueRow.ts';
 
 /** Items that are written by one statement. */
 const AT_ONCE = 200;
@@ -28,7 +22,10 @@ export class CatalogueStore {
 
   private readonly itemRow;
 
-  constructor(@Inject(DATABASE) private readonly database: Database) {
+  constructor(
+    @Inject(DATABASE) private readonly database: Database,
+    @Inject(LastWritten) private readonly last: LastWritten,
+  ) {
     this.itemRow = database
       .select({ item: catalogueItems.item })
       .from(catalogueItems)
@@ -78,21 +75,10 @@ export class CatalogueStore {
     return items.filter((item) => !known.has(revisionKey(item)));
   }
 
-  /** Items of a list that are not in the catalogue yet. Refuses a known revision that differs. */
-  missing(items: readonly CatalogueItem[]): CatalogueItem[] {
-    const revisions = this.byRevision();
-    return items.filter((item, i) => {
-      const known = revisions.get(revisionKey(item));
-      if (known && !agree(known, item)) {
-        throw badInput([
-          {
-            path: `catalogue.${i}`,
-            message: `revision ${item.revision} of "${item.id}" is already here with other data; give it another revision`,
-          },
-        ]);
-      }
-      return !known;
-    });
+  /** Rows of a list whose revision is not in the catalogue: another file may have brought it meanwhile. */
+  unknownRows(rows: readonly CatalogueRow[]): CatalogueRow[] {
+    const known = this.byRevision();
+    return rows.filter((row) => !known.has(revisionKey(row)));
   }
 
   /** Takes over what is told of parts that were kept before it was asked for. */
@@ -108,7 +94,7 @@ export class CatalogueStore {
         for (const item of told) {
           transaction
             .update(catalogueItems)
-            .set({ item: JSON.stringify(item), hash: hashOf(item) })
+            .set({ item: JSON.stringify(item), hash: catalogueRow(item).hash })
             .where(and(eq(catalogueItems.id, item.id), eq(catalogueItems.revision, item.revision)))
             .run();
         }
@@ -120,28 +106,27 @@ export class CatalogueStore {
   }
 
   /** Adds items that are new; call inside the transaction that needs them. */
-  add(database: Pick<Database, 'insert'>, items: readonly CatalogueItem[]): void {
-    const rows = items.map((item) => ({
-      id: item.id,
-      revision: item.revision,
-      category: item.category,
-      item: JSON.stringify(item),
-      hash: hashOf(item),
-    }));
+  add(database: Pick<Database, 'insert'>, rows: readonly CatalogueRow[]): void {
     for (let first = 0; first < rows.length; first += AT_ONCE) {
       database
         .insert(catalogueItems)
         .values(rows.slice(first, first + AT_ONCE))
         .run();
     }
-    if (items.length > 0) this.known = undefined;
+    if (rows.length > 0) this.known = undefined;
   }
 
   /** Adds items on their own, all or none. */
   install(items: readonly CatalogueItem[]): void {
-    if (items.length === 0) return;
-    this.database.transaction((transaction) => this.add(transaction, items), {
+    this.installRows(items.map(catalogueRow));
+  }
+
+  /** Adds rows on their own, all or none. */
+  installRows(rows: readonly CatalogueRow[]): void {
+    if (rows.length === 0) return;
+    this.database.transaction((transaction) => this.add(transaction, rows), {
       behavior: 'immediate',
     });
+    this.last.add({ items: rows.length });
   }
 }

@@ -1,7 +1,6 @@
 import {
   type BoardPaper,
   type HarnessListKind,
-  type UnitSystem,
   boardPaperKinds,
   harnessListKinds,
   unitSystems,
@@ -46,16 +45,21 @@ export class ExportsController {
     asked: { readonly kind: PaperKind; readonly of?: string; readonly units?: string | undefined },
   ): Promise<void> {
     const build = this.store.read(id);
-    const { name, displayUnits } = build.document;
-    const units: UnitSystem =
-      unitSystems.find((s) => s === asked.units) ?? displayUnits ?? 'metric';
-    const { body, rest } = await this.work.paper(build, {
-      kind: asked.kind,
-      of: asked.of ?? '',
-      units,
-      base: this.workshop.urls()[0] ?? `http://${response.req.headers.host ?? ''}`,
-    });
-    asAttachment(response, name, rest);
+    // Who closes the connection does not want the paper any more.
+    const wanted = new AbortController();
+    response.once('close', () => wanted.abort());
+    const { body, rest } = await this.work.paper(
+      build,
+      {
+        kind: asked.kind,
+        of: asked.of ?? '',
+        units: unitSystems.find((system) => system === asked.units),
+        base: this.workshop.urls()[0] ?? `http://${response.req.headers.host ?? ''}`,
+      },
+      wanted.signal,
+    );
+    if (response.destroyed) return;
+    asAttachment(response, build.name, rest);
     const isText = type === CSV || type === SVG;
     response.setHeader('content-type', isText ? `${type}; charset=utf-8` : type);
     response.send(Buffer.from(body));

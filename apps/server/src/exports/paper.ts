@@ -1,9 +1,15 @@
-import type { BuildReply } from '@brookrain/contract';
-import type { Catalogue, Evaluation, UnitSystem } from '@brookrain/core';
+import type { BuildDocument, Catalogue, Evaluation, UnitSystem } from '@brookrain/core';
+
+/** A build as its papers need it. */
+export interface PaperBuild {
+  readonly id: string;
+  readonly revision: number;
+  readonly document: BuildDocument;
+}
 
 /** What a paper is written from. */
 export interface PaperSource {
-  readonly build: BuildReply;
+  readonly build: PaperBuild;
   readonly catalogue: Catalogue;
   readonly evaluation: Evaluation;
   /** units of the paper */
@@ -25,7 +31,7 @@ export interface Paper {
 const LONGEST = 40;
 
 /** What stands at the foot of every page of a build's papers, on one line. */
-export function footOf({ document: { name }, revision }: BuildReply): string {
+export function footOf({ document: { name }, revision }: PaperBuild): string {
   const short = name.length > LONGEST ? `${name.slice(0, LONGEST - 1)}…` : name;
   return `Brookrain · ${short} · revision ${revision}`;
 }

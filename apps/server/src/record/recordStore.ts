@@ -5,6 +5,7 @@ import { asc, eq, max } from 'drizzle-orm';
 import { RefusedRequest, badInput, notFound } from '../errors.ts';
 import { NOBODY } from '../requests.ts';
 import type { Database } from '../storage/database.ts';
+import { LastWritten } from '../storage/lastWritten.ts';
 import { builds, recordEntries } from '../storage/schema.ts';
 import { DATABASE } from '../storage/token.ts';
 
@@ -45,7 +46,10 @@ const replyOf = (row: Row): RecordEntryReply => ({
 /** What happened to builds: entries are added, never changed and never taken out. */
 @Injectable()
 export class RecordStore {
-  constructor(@Inject(DATABASE) private readonly database: Database) {}
+  constructor(
+    @Inject(DATABASE) private readonly database: Database,
+    @Inject(LastWritten) private readonly last: LastWritten,
+  ) {}
 
   list(buildId: string): readonly RecordEntryReply[] {
     this.need(buildId);
@@ -77,7 +81,7 @@ export class RecordStore {
       const issue = saidIssue(said);
       if (issue !== undefined) throw badInput([{ path: `entries.${i}.said`, message: issue }]);
     });
-    return this.database.transaction((transaction) => {
+    const added = this.database.transaction((transaction) => {
       const last = transaction
         .select({ number: max(recordEntries.number) })
         .from(recordEntries)
@@ -125,5 +129,7 @@ export class RecordStore {
       }
       return added;
     });
+    if (added > 0) this.last.add({ entries: added });
+    return added;
   }
 }

@@ -1,4 +1,5 @@
 import { demoBuilds, sampleCatalogue } from '@brookrain/core';
+import { documentText } from '../documents/documentText.ts';
 import type { BuildStore } from '../builds/buildStore.ts';
 import type { CatalogueStore } from '../catalogue/catalogueStore.ts';
 
@@ -13,10 +14,9 @@ export function seedDemo(builds: BuildStore, catalogue: CatalogueStore): void {
   for (const { id, document } of demoBuilds) {
     builds.create({
       id,
-      document,
+      document: documentText(document),
       author: 'Brookrain',
       words: 'Demo build',
-      items: [],
       demo: true,
     });
   }

@@ -5,8 +5,10 @@ import { CURRENT_VERSION } from '@brookrain/core';
 import Sqlite from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { type Generation, openGeneration } from './generation.ts';
 import { FoundLog, LastWritten } from './lastWritten.ts';
 import * as schema from './schema.ts';
+import { countWritten } from './written.ts';
 
 export type Database = BetterSQLite3Database<typeof schema>;
 
@@ -14,8 +16,9 @@ export interface OpenDatabase {
   readonly database: Database;
   /** the driver's own handle, for snapshots */
   readonly sqlite: Sqlite.Database;
-  /** how many revisions were acknowledged, and what of them is missing */
+  /** how much was acknowledged, and what of it is missing */
   readonly last: LastWritten;
+  readonly generation: Generation;
   readonly close: () => void;
 }
 
@@ -107,12 +110,13 @@ export function openDatabase(dataFolder: string): OpenDatabase {
   }
   const database = drizzle(sqlite, { schema });
   migrate(database, { migrationsFolder });
-  const revisions = sqlite.prepare('select count(*) from build_revisions').pluck().get() as number;
-  const last = new LastWritten(dataFolder, revisions, found);
+  const last = new LastWritten(dataFolder, countWritten(sqlite), found);
+  const generation = openGeneration(sqlite, dataFolder, last.isIncomplete);
   return {
     database,
     sqlite,
     last,
+    generation,
     close: () => {
       last.close();
       sqlite.close();

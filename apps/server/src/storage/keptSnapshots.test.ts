@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import {
+  NEWEST_KEPT,
   type SnapshotFile,
   type SnapshotWhy,
   keptSnapshots,
@@ -51,6 +52,11 @@ describe('which snapshots stay', () => {
     expect(count(31, 366)).toBeLessThanOrEqual(49);
     expect(count(366, 500)).toBe(0);
   });
+  test('the newest few whatever their date, as after a clock that was a year ahead once', () => {
+    const files = Array.from({ length: 203 }, (_, i) => taken((400 + i) * DAY, 'auto', 1000 - i));
+    expect(kept(files)).toEqual(files.slice(0, NEWEST_KEPT));
+    expect(kept(files.slice(0, NEWEST_KEPT - 1))).toHaveLength(NEWEST_KEPT - 1);
+  });
   test('what was asked for, replaced or damaged always', () => {
     const files = (['asked', 'before-restore', 'damaged'] as const).map((why) =>
       taken(900 * DAY, why),
@@ -60,7 +66,8 @@ describe('which snapshots stay', () => {
   test('of a day the one in which most had been written, whatever the clock says', () => {
     const good = taken(5 * DAY + HOUR, 'auto', 900);
     const emptied = taken(5 * DAY, 'auto', 3);
-    expect(kept([emptied, good])).toEqual([good]);
+    const newer = Array.from({ length: NEWEST_KEPT }, (_, i) => taken(i * HOUR, 'auto', 1000 + i));
+    expect(kept([...newer, emptied, good]).filter((file) => !newer.includes(file))).toEqual([good]);
   });
   test('what a clock that was set back wrote is not the first to go', () => {
     const before = taken(-3 * DAY, 'auto', 10);

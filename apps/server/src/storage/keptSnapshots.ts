@@ -39,6 +39,9 @@ export const newestFirst = (a: SnapshotFile, b: SnapshotFile): number =>
 const DAY = 86_400_000;
 const WEEK = 7 * DAY;
 
+/** So many automatic snapshots stay whatever their date: a clock may have been a year ahead once. */
+export const NEWEST_KEPT = 10;
+
 /** The time within which one copy is enough; undefined: older than anything that is kept. */
 function spanOf(time: number, now: number): string | undefined {
   const age = now - time;
@@ -49,7 +52,7 @@ function spanOf(time: number, now: number): string | undefined {
 }
 
 /**
- * The snapshots that stay: all of the last 24 hours, the best of each day for a month, of each week for
+ * The snapshots that stay: the newest few whatever their date, all of the last 24 hours, the best of each day for a month, of each week for
  * a year; and always what was asked for, what was there before a restore, and what was damaged.
  */
 export function keptSnapshots(
@@ -58,7 +61,11 @@ export function keptSnapshots(
 ): ReadonlySet<SnapshotFile> {
   const kept = new Set(files.filter(({ why }) => why !== 'auto'));
   const best = new Map<string, SnapshotFile>();
-  for (const file of [...files].sort(newestFirst)) {
+  const newest = [...files].sort(newestFirst);
+  for (const file of newest.filter(({ why }) => why === 'auto').slice(0, NEWEST_KEPT)) {
+    kept.add(file);
+  }
+  for (const file of newest) {
     const span = file.why === 'auto' ? spanOf(file.time.getTime(), now.getTime()) : undefined;
     if (span === undefined || best.has(span)) continue;
     best.set(span, file);

@@ -12,26 +12,30 @@ import {
   writeSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import type { LostEdits } from '@brookrain/contract';
+import { type LostEdits, missingInWords } from '@brookrain/contract';
+import { type Written, writtenInAll, writtenKinds } from './written.ts';
 
-/** How many revisions had been acknowledged at last, beside the data, in a file of its own. */
+/** How much had been acknowledged at last, beside the data, in a file of its own. */
 const MARK_FILE = 'brookrain.last';
-/** What is told until somebody has read it. */
+/** What is missing, until somebody has read it. */
 const LOST_FILE = 'brookrain.lost.json';
 /** The mark is written over in its place: it is never longer or shorter. */
 const MARK_LENGTH = 64;
 
-/** A mark as it was left: how many revisions, and when the last of them was made. */
+/** A mark as it was left: how much was written, and when the last of it was. */
 interface Mark {
-  readonly revisions: number;
+  readonly written: Written;
   readonly time: string;
 }
 
 function readMark(folder: string): Mark | undefined {
   try {
-    const [revisions, time = ''] = readFileSync(join(folder, MARK_FILE), 'utf8').trim().split(' ');
-    const count = Number(revisions);
-    return Number.isInteger(count) && count > 0 ? { revisions: count, time } : undefined;
+    const words = readFileSync(join(folder, MARK_FILE), 'utf8').trim().split(' ');
+    const time = words.pop() ?? '';
+    // Older marks count revisions of builds alone.
+    const [edits = 0, entries = 0, items = 0] = words.map(Number);
+    const isSound = [edits, entries, items].every((count) => Number.isInteger(count) && count >= 0);
+    return isSound ? { written: { edits, entries, items }, time } : undefined;
   } catch {
     return undefined;
   }
@@ -70,51 +74,66 @@ export class FoundLog {
   }
 }
 
+/** What of a mark the data do not hold; undefined where they hold it all. */
+function missingOf(mark: Mark | undefined, now: Written): Written | undefined {
+  if (!mark) return undefined;
+  const missing = (kind: keyof Written): number => Math.max(0, mark.written[kind] - now[kind]);
+  const found = { edits: missing('edits'), entries: missing('entries'), items: missing('items') };
+  return writtenInAll(found) > 0 ? found : undefined;
+}
+
 /**
- * Remembers beside the data how many revisions were acknowledged, so that data that open at an earlier
- * state, as after damage to the write-ahead log, are not taken for all there was.
+ * Remembers beside the data how much was acknowledged, so that data that open at an earlier state, as
+ * after damage to the write-ahead log, are not taken for all there was.
  */
 export class LastWritten {
   private readonly file: number;
+  /** whether the data opened with less than was acknowledged */
+  readonly isIncomplete: boolean;
 
-  /** `revisions`: how many the data hold as they were opened */
+  /** `written`: how much the data hold as they were opened */
   constructor(
     private readonly folder: string,
-    private revisions: number,
+    private written: Written,
     found: FoundLog,
   ) {
     const mark = readMark(folder);
-    if (mark && mark.revisions > revisions) {
-      const lost: LostEdits = {
-        edits: mark.revisions - revisions,
-        until: mark.time,
-        kept: found.keep(folder),
-      };
+    const missing = missingOf(mark, written);
+    this.isIncomplete = missing !== undefined;
+    if (mark && missing) {
+      const lost: LostEdits = { ...missing, until: mark.time, kept: found.keep(folder) };
       writeFileSync(join(folder, LOST_FILE), JSON.stringify(lost));
     } else found.forget();
     this.file = openSync(join(folder, MARK_FILE), 'w');
     this.write();
   }
 
-  /** One more was acknowledged. */
-  add(): void {
-    this.revisions += 1;
+  /** So much more was acknowledged. */
+  add(more: Partial<Written>): void {
+    const { edits, entries, items } = this.written;
+    this.written = {
+      edits: edits + (more.edits ?? 0),
+      entries: entries + (more.entries ?? 0),
+      items: items + (more.items ?? 0),
+    };
     try {
       this.write();
     } catch {
-      // The edit itself is on the disk: it does not fail for want of its mark.
+      // What was written is on the disk: it does not fail for want of its mark.
     }
   }
 
   private write(): void {
-    const text = `${this.revisions} ${new Date().toISOString()}`;
+    const counts = writtenKinds.map((kind) => this.written[kind]);
+    const text = [...counts, new Date().toISOString()].join(' ');
     writeSync(this.file, text.padEnd(MARK_LENGTH - 1) + '\n', 0);
   }
 
-  /** Edits that are missing from the data; null when none are, or somebody has read of it. */
+  /** What is missing from the data; null when nothing is, or somebody has read of it. */
   lost(): LostEdits | null {
     try {
-      return JSON.parse(readFileSync(join(this.folder, LOST_FILE), 'utf8')) as LostEdits;
+      const lost = JSON.parse(readFileSync(join(this.folder, LOST_FILE), 'utf8')) as LostEdits;
+      return { ...lost, entries: lost.entries ?? 0, items: lost.items ?? 0 };
     } catch {
       return null;
     }
@@ -130,6 +149,6 @@ export class LastWritten {
   }
 }
 
-/** What is told of edits that are missing. */
-export const lostInWords = ({ edits, until, kept }: LostEdits): string =>
-  `${edits} ${edits === 1 ? 'edit is' : 'edits are'} missing that had been made by ${until}: the log of the data was damaged. The data as they were found are kept in ${kept}`;
+/** What is missing, as on the page and on start: "2 edits and 30 entries of the record are missing". */
+export const lostInWords = (lost: LostEdits): string =>
+  `${missingInWords(lost)} since ${lost.until}: the log of the data was damaged. The data as they were found are in ${lost.kept}`;

@@ -11,6 +11,8 @@ import {
   snapshotName,
 } from './keptSnapshots.ts';
 
+import { countWritten, writtenInAll } from './written.ts';
+
 export const SNAPSHOT_FOLDER = 'snapshots';
 const UNFINISHED = /\.part(-wal|-shm)?$/u;
 const HOUR_MS = 3_600_000;
@@ -124,11 +126,8 @@ export class Snapshots {
     return this.files().some((file) => file.why !== 'damaged' && file.written === written);
   }
 
-  /** How much was written so far: revisions of builds and of catalogue items. */
   private written(): number {
-    const count = (table: string): number =>
-      this.sqlite.prepare(`select count(*) from ${table}`).pluck().get() as number;
-    return count('build_revisions') + count('catalogue_items');
+    return writtenInAll(countWritten(this.sqlite));
   }
 
   private changes(): number {

@@ -1,6 +1,8 @@
-import type { BuildReply } from '@brookrain/contract';
+import { sandpiper } from '@brookrain/core';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { RefusedRequest } from '../errors.ts';
+import { BuildStore } from '../builds/buildStore.ts';
+import type { StoredBuild } from '../builds/storedBuild.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
 import { WorkQueue } from './workQueue.ts';
 
@@ -11,7 +13,8 @@ beforeEach(async () => {
 afterEach(() => server.close());
 
 const queue = (): WorkQueue => server.server.app.get(WorkQueue);
-const state = (build: BuildReply) => queue().state(build);
+const stored = (id: string): StoredBuild => server.server.app.get(BuildStore).read(id);
+const state = (build: StoredBuild) => queue().state(build);
 const refusalOf = (error: unknown) =>
   error instanceof RefusedRequest ? `${error.status} ${error.reply.message}` : String(error);
 
@@ -36,18 +39,68 @@ describe('long work', () => {
     expect(order.slice(-4)).toEqual(['paper', 'paper', 'paper', 'paper']);
   });
 
-  test('what waits too long a line is told to come again, and all that wait are told of the end', async () => {
-    const build = await server.read('sandpiper');
-    const answers = Array.from({ length: 260 }, () => state(build).then(() => 'done', refusalOf));
+  test('of one build a bounded number waits; who is refused hears which build is at work', async () => {
+    const build = stored('sandpiper');
+    const answers = Array.from({ length: 60 }, () => state(build).then(() => 'done', refusalOf));
+    // Another build finds room.
+    const other = state(stored('lantern')).then(() => 'done', refusalOf);
     queue().onModuleDestroy();
-    const told = await Promise.all(answers);
-    expect(told.filter((each) => /^503 too much/.test(each)).length).toBeGreaterThan(50);
-    expect(told.filter((each) => /^503 .*stopped/.test(each)).length).toBeGreaterThan(150);
+    const said = await Promise.all(answers);
+    expect(
+      said.filter((each) => each.startsWith('503 Brookrain is working on “Sandpiper”')),
+    ).toHaveLength(19);
+    expect(said.filter((each) => each.startsWith('503 the program is being stopped'))).toHaveLength(
+      41,
+    );
+    expect(await other).toMatch(/^503 the program is being stopped/);
+  });
+
+  test('what takes too long is given up, and not tried again until the build changes', async () => {
+    const build = stored('kittiwake');
+    queue().longest = 1;
+    expect(await state(build).then(() => 'done', refusalOf)).toMatch(
+      /^503 Calculating “Kittiwake” takes too long/,
+    );
+    queue().longest = 30_000;
+    // Neither its state nor any of its papers is begun; others are.
+    const start = performance.now();
+    const paper = { kind: 'parts', of: '', units: undefined, base: '' } as const;
+    expect(
+      await queue()
+        .paper(build, paper)
+        .then(() => 'done', refusalOf),
+    ).toMatch(/^503 Calculating/);
+    expect(performance.now() - start).toBeLessThan(200);
+    expect((await state(stored('sandpiper'))).revision).toBe(1);
+    await server
+      .edit(1, { name: 'set', path: ['description'], value: 'changed' }, 'kittiwake')
+      .expect(200);
+    expect((await state(stored('kittiwake'))).revision).toBe(2);
+  });
+
+  test('a paper that nobody waits for any more is not written', async () => {
+    const paper = { kind: 'workSheet', of: '', units: undefined, base: '' } as const;
+    const [running, waiting] = [new AbortController(), new AbortController()];
+    const answers = [running, waiting].map(({ signal }) =>
+      queue()
+        .paper(stored('kittiwake'), paper, signal)
+        .then(() => 'done', refusalOf),
+    );
+    const other = state(stored('sandpiper'));
+    running.abort();
+    waiting.abort();
+    expect(await Promise.all(answers)).toEqual(['503 it was cancelled', '503 it was cancelled']);
+    expect((await other).revision).toBe(1);
+    // What was cancelled is no failure: it is written when somebody asks again.
+    expect((await queue().paper(stored('sandpiper'), paper)).body.length).toBeGreaterThan(1000);
+    expect((await queue().paper(stored('kittiwake'), paper)).body.length).toBeGreaterThan(1000);
   });
 
   test('what cannot be worked out fails alone', async () => {
-    const build = await server.read('sandpiper');
-    const broken = { ...build, document: { ...build.document, fuelCircuits: 7 } as never };
+    const build = stored('sandpiper');
+    const document = { ...sandpiper, fuelCircuits: 7 };
+    const asText = { ...build.asText, key: 'broken 1', text: JSON.stringify(document) };
+    const broken = { ...build, asText };
     const answers = await Promise.allSettled([state(broken), state(build)]);
     expect(answers.map(({ status }) => status)).toEqual(['rejected', 'fulfilled']);
   });

@@ -1,184 +1,209 @@
-import { Worker } from 'node:worker_threads';
-import { fileURLToPath } from 'node:url';
-import type { BuildReply, BuildStateReply, ReadBuildFile } from '@brookrain/contract';
-import type { Catalogue, CatalogueCategory, CatalogueItem } from '@brookrain/core';
+import type { BuildStateReply, ImportPreview } from '@brookrain/contract';
+import type { CatalogueCategory, CatalogueItem } from '@brookrain/core';
 import { Inject, Injectable, Logger, type OnModuleDestroy } from '@nestjs/common';
+import type { StoredBuild } from '../builds/storedBuild.ts';
+import { Newest } from '../builds/newest.ts';
 import { CatalogueStore } from '../catalogue/catalogueStore.ts';
+import type { ReadDocument } from '../documents/readFiles.ts';
 import { RefusedRequest } from '../errors.ts';
 import type { Paper } from '../exports/paper.ts';
-import type {
-  AnyWorkDone,
-  FromThread,
-  PaperAsked,
-  ToThread,
-  Work,
-  WorkDone,
-} from './workMessages.ts';
+import { FairQueue, type WaitingJob } from './fairQueue.ts';
+import { ThreadClient, ThreadLost } from './threadClient.ts';
+import type { AnyJobDone, JobDone, LongJob, PaperAsked } from './workMessages.ts';
 
-/** So much may wait; more is told to come again. */
-const MOST_WAITING = 200;
-/** A piece of work that takes longer is given up, ms. */
-const LONGEST = 60_000;
+/** So much may wait; more is refused with the advice to come again. */
+const LIMITS = { jobs: 200, ofOneOwner: 40, bytes: 128e6 };
 /** A thread with nothing to do is let go after so long, ms. */
 const IDLE = 120_000;
+/** Builds, and papers of builds, of which it is remembered that they could not be made. */
+const FAILURES = 2000;
 
-// Compiled, also where the server itself is run from its source.
-const threadFile = fileURLToPath(
-  new URL(
-    import.meta.url.endsWith('.ts') ? '../../dist/work/workThread.js' : './workThread.js',
-    import.meta.url,
-  ),
-);
-
-/** A thread that a server that was closed has left: the next one of the process goes on with it. */
-let left: Worker | undefined;
-
-interface Waiting {
-  readonly work: Work;
-  readonly resolve: (result: AnyWorkDone) => void;
+interface Waiting extends WaitingJob {
+  readonly job: LongJob;
+  /** what the person calls it: the name of the build */
+  readonly name: string;
+  readonly resolve: (result: AnyJobDone) => void;
   readonly reject: (error: Error) => void;
 }
 
 const busy = (message: string): RefusedRequest =>
   new RefusedRequest(503, { code: 'busy', message });
 
-const needsCatalogue = ({ kind }: Work): boolean => kind !== 'readItems' && kind !== 'readSheet';
+const cancelled = (): RefusedRequest => busy('it was cancelled');
+
+/** What a job fails by: the build as it stands, and the paper that was asked for of it. */
+function failureKeys(job: LongJob): { readonly build: string; readonly own: string } | undefined {
+  if (!('build' in job)) return undefined;
+  const { key } = job.build;
+  const asked = job.kind === 'paper' ? `${job.asked.kind} ${job.asked.of}` : job.kind;
+  return { build: key, own: `${key} ${asked}` };
+}
 
 /**
- * What takes long is done in a thread of its own, one after the other: the server answers others
- * meanwhile. The thread begins with the first piece of work.
+ * What takes long is done in a thread of its own, one job at a time and fairly over builds: the server
+ * answers others meanwhile.
  */
 @Injectable()
 export class WorkQueue implements OnModuleDestroy {
+  /** a job that takes longer is given up, ms */
+  longest = 30_000;
   private readonly logger = new Logger('Work');
-  private readonly waiting: Waiting[] = [];
+  private readonly queue = new FairQueue<Waiting>(LIMITS);
+  private readonly failures = new Newest<string>(FAILURES);
+  private readonly thread: ThreadClient;
   private running: Waiting | undefined;
-  private thread: Worker | undefined;
-  /** the catalogue that the thread has */
-  private told: Catalogue | undefined;
-  private timer: NodeJS.Timeout | undefined;
+  /** jobs that were ended because nobody waits for them */
+  private readonly unwanted = new WeakSet<Waiting>();
+  private idle: NodeJS.Timeout | undefined;
 
-  constructor(@Inject(CatalogueStore) private readonly catalogue: CatalogueStore) {}
+  constructor(@Inject(CatalogueStore) catalogue: CatalogueStore) {
+    this.thread = new ThreadClient('workThread', () => catalogue.all());
+  }
 
   /** Writes a paper of a build. */
-  paper(build: BuildReply, asked: PaperAsked): Promise<Paper> {
-    return this.add('paper', { kind: 'paper', build, asked });
+  paper(build: StoredBuild, asked: PaperAsked, signal?: AbortSignal): Promise<Paper> {
+    return this.ofBuild(build, { kind: 'paper', build: build.asText, asked }, signal);
+  }
+
+  /** Counts the open findings of a build. */
+  state(build: StoredBuild): Promise<BuildStateReply> {
+    return this.ofBuild(build, { kind: 'state', build: build.asText });
+  }
+
+  /** What a build file from outside would change of a build. */
+  preview(build: StoredBuild, text: string): Promise<ImportPreview> {
+    return this.ofBuild(build, { kind: 'preview', build: build.asText, text });
   }
 
   /** Reads a build file from outside. */
-  readBuild(text: string): Promise<ReadBuildFile> {
-    return this.add('readBuild', { kind: 'readBuild', text });
+  readBuild(text: string): Promise<ReadDocument> {
+    return this.ofFile({ kind: 'readBuild', text });
   }
 
   /** Reads a JSON list of items from outside; refused with the place of what is wrong. */
   readItems(text: string): Promise<readonly CatalogueItem[]> {
-    return this.add('readItems', { kind: 'readItems', text });
+    return this.ofFile({ kind: 'readItems', text });
   }
 
   /** Reads a table of items of one category; refused with row and column of what is wrong. */
   readSheet(category: CatalogueCategory, text: string): Promise<readonly CatalogueItem[]> {
-    return this.add('readSheet', { kind: 'readSheet', category, text });
+    return this.ofFile({ kind: 'readSheet', category, text });
   }
 
-  /** Counts what stands against a build. */
-  state(build: BuildReply): Promise<BuildStateReply> {
-    return this.add('state', { kind: 'state', build });
+  private ofBuild<Kind extends LongJob['kind']>(
+    build: StoredBuild,
+    job: Extract<LongJob, { kind: Kind }>,
+    signal?: AbortSignal,
+  ): Promise<JobDone[Kind]> {
+    const holds = { key: build.asText.key, bytes: build.asText.text.length };
+    return this.add<Kind>({ job, owner: build.id, name: `“${build.name}”`, holds }, signal);
   }
 
-  private add<Kind extends Work['kind']>(_kind: Kind, work: Work): Promise<WorkDone[Kind]> {
-    if (this.waiting.length >= MOST_WAITING) {
-      return Promise.reject(busy('too much is being worked out already: ask again in a moment'));
-    }
+  private ofFile<Kind extends LongJob['kind']>(
+    job: Extract<LongJob, { kind: Kind }> & { readonly text: string },
+  ): Promise<JobDone[Kind]> {
+    const holds = { key: job.text, bytes: job.text.length };
+    return this.add<Kind>({ job, owner: 'files', name: 'a file that is read', holds });
+  }
+
+  private add<Kind extends LongJob['kind']>(
+    asked: Omit<Waiting, 'resolve' | 'reject'>,
+    signal?: AbortSignal,
+  ): Promise<JobDone[Kind]> {
+    const known = this.knownFailure(asked.job);
+    if (known !== undefined) return Promise.reject(busy(known));
     return new Promise((resolve, reject) => {
-      this.waiting.push({ work, resolve: resolve as Waiting['resolve'], reject });
+      const waiting: Waiting = { ...asked, resolve: resolve as Waiting['resolve'], reject };
+      if (!this.queue.hasRoomFor(waiting)) {
+        const now = this.running?.name ?? 'other builds';
+        reject(busy(`Brookrain is working on ${now} and much is waiting: try again in a moment`));
+        return;
+      }
+      if (signal?.aborted === true) return reject(cancelled());
+      signal?.addEventListener('abort', () => this.cancel(waiting), { once: true });
+      this.queue.add(waiting);
       this.next();
     });
+  }
+
+  private knownFailure(job: LongJob): string | undefined {
+    const keys = failureKeys(job);
+    return keys && (this.failures.get(keys.build) ?? this.failures.get(keys.own));
+  }
+
+  /** Nobody waits for it any more: it is not begun, or ended where it is. */
+  private cancel(waiting: Waiting): void {
+    if (this.queue.remove(waiting)) waiting.reject(cancelled());
+    else if (this.running === waiting) {
+      waiting.reject(cancelled());
+      this.unwanted.add(waiting);
+      void this.thread.end();
+    }
   }
 
   private next(): void {
     if (this.running) return;
-    clearTimeout(this.timer);
-    this.running = this.waiting.shift();
-    if (!this.running) {
-      if (!this.thread) return;
-      this.timer = setTimeout(() => void this.end(), IDLE);
-      this.timer.unref();
+    clearTimeout(this.idle);
+    const waiting = this.queue.take();
+    if (waiting) {
+      this.running = waiting;
+      void this.do(waiting).finally(() => {
+        this.running = undefined;
+        this.next();
+      });
       return;
     }
-    const thread = (this.thread ??= this.begin());
-    const tell = (message: ToThread): void => thread.postMessage(message);
-    if (needsCatalogue(this.running.work)) {
-      const catalogue = this.catalogue.all();
-      if (this.told !== catalogue) {
-        const had = new Map(this.told?.items.map((item, at) => [item, at]));
-        tell({ type: 'catalogue', items: catalogue.items.map((item) => had.get(item) ?? item) });
-        this.told = catalogue;
-      }
-    }
-    tell({ type: 'work', work: this.running.work });
-    this.timer = setTimeout(() => {
-      this.settle(({ reject }) =>
-        reject(busy('this took longer than a minute and was given up; nothing was changed')),
+    this.idle = setTimeout(() => void this.thread.end(), IDLE);
+    this.idle.unref();
+  }
+
+  private async do(waiting: Waiting): Promise<void> {
+    const { job, owner, name, resolve, reject } = waiting;
+    const known = this.knownFailure(job);
+    if (known !== undefined) return reject(busy(known));
+    const start = performance.now();
+    let isEvaluated = false;
+    let isTooLong = false;
+    const limit = setTimeout(() => {
+      isTooLong = true;
+      void this.thread.end();
+    }, this.longest);
+    try {
+      resolve(await this.thread.run(job, () => (isEvaluated = true)));
+    } catch (error) {
+      reject(
+        error instanceof ThreadLost && !this.unwanted.has(waiting)
+          ? this.failed(job, name, { isEvaluated, isTooLong, reason: error.message })
+          : (error as Error),
       );
-      void this.end().then(() => this.next());
-    }, LONGEST);
-    this.timer.unref();
+    } finally {
+      clearTimeout(limit);
+      this.queue.note(owner, performance.now() - start);
+    }
   }
 
-  private begin(): Worker {
-    const thread = left ?? new Worker(threadFile);
-    left = undefined;
-    thread.removeAllListeners();
-    thread.on('message', (message: FromThread) => {
-      if (thread !== this.thread) return;
-      this.settle(({ resolve, reject }) => {
-        if (message.type === 'done') resolve(message.result);
-        else if (message.type === 'refused') {
-          reject(new RefusedRequest(message.status, message.reply));
-        } else reject(new Error(message.message));
-      });
-      this.next();
-    });
-    const lost = (reason: string): void => {
-      if (thread !== this.thread) return;
-      this.logger.error(reason);
-      this.thread = undefined;
-      this.told = undefined;
-      this.settle(({ reject }) => reject(new Error(reason)));
-      this.next();
-    };
-    thread.on('error', (error) => lost(`the thread of long work failed: ${error.message}`));
-    thread.on('exit', (code) => lost(`the thread of long work ended with ${code}`));
-    // Listening holds the process, waiting for work shall not.
-    thread.unref();
-    return thread;
-  }
-
-  private settle(how: (running: Waiting) => void): void {
-    const { running } = this;
-    this.running = undefined;
-    if (running) how(running);
-  }
-
-  private async end(): Promise<void> {
-    const { thread } = this;
-    this.thread = undefined;
-    this.told = undefined;
-    await thread?.terminate();
+  /** Remembers that a job cannot be done until its build changes; what the person is told. */
+  private failed(
+    job: LongJob,
+    name: string,
+    how: { readonly isEvaluated: boolean; readonly isTooLong: boolean; readonly reason: string },
+  ): RefusedRequest {
+    this.logger.error(`${job.kind} of ${name}: ${how.reason}`);
+    const why = how.isTooLong ? 'takes too long' : 'takes too much memory';
+    const what = how.isEvaluated ? `This paper of ${name}` : `Calculating ${name}`;
+    const message = `${what} ${why} and was given up. It is not tried again until the build changes`;
+    const keys = failureKeys(job);
+    if (keys) this.failures.set(how.isEvaluated ? keys.own : keys.build, message);
+    return busy(keys ? message : `Reading the file ${why} and was given up; nothing was changed`);
   }
 
   onModuleDestroy(): void {
-    clearTimeout(this.timer);
+    clearTimeout(this.idle);
     const stopping = busy('the program is being stopped');
-    for (const { reject } of this.waiting.splice(0)) reject(stopping);
-    if (this.thread && !this.running && !left) {
-      this.thread.removeAllListeners();
-      this.thread.on('error', () => (left = undefined)).on('exit', () => (left = undefined));
-      left = this.thread;
-      this.thread = undefined;
-    }
-    this.settle(({ reject }) => reject(stopping));
+    for (const { reject } of this.queue.clear()) reject(stopping);
+    if (this.running) this.unwanted.add(this.running);
+    this.running?.reject(stopping);
     // Requests that come meanwhile would hold the server open: it is not waited for.
-    void this.end();
+    this.thread.release();
   }
 }

@@ -1,63 +1,66 @@
-// The thread of long work: works out builds and writes their papers, one after the other.
-import { parentPort } from 'node:worker_threads';
-import { type BuildReply, type BuildStateReply, readBuildFile } from '@brookrain/contract';
+// The thread of long work: evaluates builds, writes their papers and reads files from outside.
+import 'reflect-metadata';
+import type { BuildStateReply } from '@brookrain/contract';
+import { type BuildDocument, type Catalogue, createEvaluator } from '@brookrain/core';
 import { itemsOfJson, itemsOfSheet } from '../catalogue/readItems.ts';
-import { type Catalogue, createEvaluator } from '@brookrain/core';
-import { refusalOf } from '../errors.ts';
+import { documentOf } from '../documents/knownDocuments.ts';
+import { importPreview, readDocument } from '../documents/readFiles.ts';
 import type { Paper } from '../exports/paper.ts';
 import { papers } from '../exports/papers.ts';
-import type { AnyWorkDone, FromThread, ToThread, Work } from './workMessages.ts';
+import { type ThreadContext, notMine, serveJobs } from './threadSide.ts';
+import type { BuildText, PaperAsked } from './workMessages.ts';
 
 const evaluator = createEvaluator();
-let catalogue: Catalogue = { items: [] };
 
-/** What stands against a build. */
-function stateOf({ revision, document }: BuildReply): BuildStateReply {
-  const { findings } = evaluator.evaluate(document, catalogue);
+/** Evaluates a build and says so: what takes long after that is the paper's own. */
+function evaluated(document: BuildDocument, { catalogue, tell }: ThreadContext) {
+  const evaluation = evaluator.evaluate(document, catalogue);
+  tell({ type: 'evaluated' });
+  return evaluation;
+}
+
+/** Open findings of a build by severity. */
+function stateOf(build: BuildText, context: ThreadContext): BuildStateReply {
+  const { findings } = evaluated(documentOf(build), context);
   const open = findings.filter(({ accepted }) => accepted === undefined);
   const count = (severity: 'stop' | 'warn'): number =>
     open.filter((finding) => finding.severity === severity).length;
-  return { revision, stops: count('stop'), warnings: count('warn') };
+  return { revision: build.revision, stops: count('stop'), warnings: count('warn') };
 }
 
-function done(work: Work): AnyWorkDone | Promise<Paper> {
-  switch (work.kind) {
-    case 'paper': {
-      const { build, asked } = work;
-      const evaluation = evaluator.evaluate(build.document, catalogue);
-      return papers[asked.kind]({ build, catalogue, evaluation, ...asked });
-    }
+function paperOf(
+  { id, revision, ...rest }: BuildText,
+  asked: PaperAsked,
+  context: ThreadContext,
+): Paper | Promise<Paper> {
+  const document = documentOf(rest);
+  const evaluation = evaluated(document, context);
+  const { catalogue }: { catalogue: Catalogue } = context;
+  const units = asked.units ?? document.displayUnits ?? 'metric';
+  return papers[asked.kind]({
+    build: { id, revision, document },
+    catalogue,
+    evaluation,
+    ...asked,
+    units,
+  });
+}
+
+serveJobs((job, context) => {
+  switch (job.kind) {
+    case 'paper':
+      return paperOf(job.build, job.asked, context);
     case 'state':
-      return stateOf(work.build);
+      return stateOf(job.build, context);
     case 'readBuild':
-      return readBuildFile(work.text, catalogue);
+      return readDocument(job.text, context.catalogue);
+    case 'preview':
+      return importPreview(documentOf(job.build), job.text, context.catalogue);
     case 'readItems':
-      return itemsOfJson(work.text);
+      return itemsOfJson(job.text);
     case 'readSheet':
-      return itemsOfSheet(work.category, work.text);
+      return itemsOfSheet(job.category, job.text);
+    default:
+      return notMine(job);
   }
-}
-
-async function answer(work: Work): Promise<FromThread> {
-  try {
-    return { type: 'done', result: await done(work) };
-  } catch (error) {
-    const refused = refusalOf(error);
-    if (refused) return { type: 'refused', status: refused.status, reply: refused.reply };
-    return {
-      type: 'failed',
-      message: error instanceof Error ? (error.stack ?? error.message) : String(error),
-    };
-  }
-}
-
-parentPort?.on('message', (message: ToThread) => {
-  if (message.type === 'catalogue') {
-    const had = catalogue.items;
-    catalogue = {
-      items: message.items.map((item) => (typeof item === 'number' ? had[item]! : item)),
-    };
-    return;
-  }
-  void answer(message.work).then((reply) => parentPort?.postMessage(reply));
 });

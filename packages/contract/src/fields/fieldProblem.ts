@@ -1,4 +1,5 @@
 import { type FigureSpec, type Spec, formatQuantity, isKey } from '@brookrain/core';
+import { HIDDEN_CHARACTERS, hasHiddenCharacters } from './hiddenCharacters.ts';
 import { isLongerJson } from './isLongerJson.ts';
 import { quantityProblem } from './quantityProblem.ts';
 
@@ -76,6 +77,9 @@ export function fieldProblem(
     case 'text':
       if (typeof value === 'string' && spec.min > 0 && value !== '' && value.trim() === '') {
         return 'must hold more than blanks';
+      }
+      if (typeof value === 'string' && hasHiddenCharacters(value, spec.lines ?? false)) {
+        return HIDDEN_CHARACTERS;
       }
       return typeof value === 'string' && value.length >= spec.min && value.length <= spec.max
         ? undefined

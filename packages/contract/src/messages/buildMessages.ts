@@ -6,6 +6,7 @@ import {
   startSpec,
 } from '@brookrain/core';
 import { IsBoolean, IsInt, IsOptional, IsString, Length, Min } from 'class-validator';
+import { IsPlainText } from '../fields/hiddenCharacters.ts';
 import { FieldOf } from '../fields/fieldOf.ts';
 import { AuthoredMessage } from './editMessages.ts';
 
@@ -14,6 +15,7 @@ export class CopyMessage extends AuthoredMessage {
   /** name of the new build */
   @IsString()
   @Length(1, 80, { message: 'a build needs a name of 1 to 80 letters' })
+  @IsPlainText()
   name: string;
 
   /** revision to branch off from; the newest when left out */

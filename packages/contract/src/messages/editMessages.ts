@@ -1,3 +1,4 @@
+import { IsPlainText } from '../fields/hiddenCharacters.ts';
 import { IsInt, IsObject, IsOptional, IsString, Length, MaxLength, Min } from 'class-validator';
 
 /** Who makes a change: a label that the history shows. */
@@ -6,6 +7,7 @@ export abstract class AuthoredMessage {
   @IsOptional()
   @IsString()
   @MaxLength(60)
+  @IsPlainText()
   author?: string;
 }
 
@@ -15,6 +17,12 @@ export abstract class ChangeMessage extends AuthoredMessage {
   @IsInt({ message: 'baseRevision must be the revision the edit started from' })
   @Min(1)
   baseRevision: number;
+
+  /** generation of the data that the revision was read from, as replies tell it; after a restore an edit without it, or with another, is answered with 409 */
+  @IsOptional()
+  @IsString()
+  @Length(1, 64)
+  generation?: string;
 
   /** made by the sender; the same change sent again with the same id is made once */
   @IsOptional()

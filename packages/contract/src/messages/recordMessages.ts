@@ -1,5 +1,4 @@
 import { type RecordKind, type RecordSaid, recordKinds } from '@brookrain/core';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
@@ -13,6 +12,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { IsPlainText } from '../fields/hiddenCharacters.ts';
 import { AuthoredMessage } from './editMessages.ts';
 
 /** Something that happened to a build, as it is sent. */
@@ -29,6 +29,7 @@ export class RecordEntryMessage extends AuthoredMessage {
   /** what it is about */
   @IsString()
   @Length(1, 240)
+  @IsPlainText()
   subject: string;
 
   /** what it says: words, numbers, yes and no */
@@ -59,6 +60,5 @@ export class RecordMessage {
   @IsArray()
   @ArrayMaxSize(ENTRIES_AT_ONCE)
   @ValidateNested({ each: true })
-  @Type(() => RecordEntryMessage)
   entries: RecordEntryMessage[];
 }

@@ -41,6 +41,8 @@ export interface BuildStateReply {
 export interface BuildReply {
   readonly id: string;
   readonly revision: number;
+  /** names the line of revisions: another one after a restore */
+  readonly generation: string;
   readonly document: BuildDocument;
   /** words of what undo and redo would do; null when there is nothing */
   readonly undo: string | null;
@@ -64,9 +66,11 @@ export interface ConflictReply {
   readonly message: string;
   /** the revision that the build stands at now */
   readonly revision: number;
+  /** generation of the data that it belongs to */
+  readonly generation: string;
   /** the revision that the edit started from */
   readonly baseRevision: number;
-  /** the edit that was not made; null where it was undo or redo */
+  /** the edit that was not made; null where it was undo, redo or a file */
   readonly command: BuildCommand | null;
   /** what others changed since, the last few edits of them */
   readonly since: readonly {
@@ -150,9 +154,14 @@ export interface WhereUsedReply {
   }[];
 }
 
-/** Acknowledged edits that are not in the data any more, as after damage to their log. */
+/** What was acknowledged and is not in the data any more, as after damage to their log. */
 export interface LostEdits {
+  /** revisions of builds */
   readonly edits: number;
+  /** entries of the record */
+  readonly entries: number;
+  /** revisions of catalogue items */
+  readonly items: number;
   /** when the last of them was made, ISO 8601 */
   readonly until: string;
   /** the folder in which the data are kept as they were found */
@@ -172,7 +181,7 @@ export interface SnapshotsReply {
   readonly folder: string;
   readonly restoreCommand: string;
   readonly snapshots: readonly SnapshotReply[];
-  /** edits that are missing from the data; null when none are, or it was read */
+  /** what is missing from the data; null when none are, or it was read */
   readonly lost: LostEdits | null;
 }
 

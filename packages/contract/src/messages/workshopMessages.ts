@@ -1,3 +1,4 @@
+import { IsPlainText } from '../fields/hiddenCharacters.ts';
 import { IsBoolean, IsString, Length, Matches } from 'class-validator';
 
 /** Opens the program to the workshop network, or closes it. */
@@ -17,5 +18,6 @@ export class PairMessage {
   /** what the device is called */
   @IsString()
   @Length(1, 40, { message: 'say what this device is called, in 1 to 40 letters' })
+  @IsPlainText()
   name: string;
 }

@@ -78,12 +78,16 @@ export function writeGrid(grid: SheetGrid): string {
   return Papa.unparse(grid as string[][], { newline: '\r\n', escapeFormulae: FORMULA });
 }
 
-/**
- * What a spreadsheet may take for a formula: a sign, also behind spaces, line breaks and the like, a tab
- * or a return.
- */
-export const FORMULA = /^(?:[\s\u00a0\ufeff]*[=+\-@]|[\t\r])/;
-const QUOTED_FORMULA = /^'+(?:[\s\u00a0\ufeff]*[=+\-@]|[\t\r])/;
+/** Characters that a spreadsheet may pass over: blanks, controls, zero-width and direction characters. */
+const UNSEEN =
+  '[\\s\\u0000-\\u001f\\u007f-\\u00a0\\u00ad\\u061c\\u180e\\u200b-\\u200f\\u202a-\\u202e\\u2060-\\u206f\\ufeff]*';
+/** Signs that begin a formula, in their full-width forms, too. */
+const SIGN = '[=+\\-@\\uff1d\\uff0b\\uff0d\\uff20]';
+const formula = (before: string): RegExp => new RegExp(`^${before}(?:${UNSEEN}${SIGN}|[\\t\\r])`);
+
+/** What a spreadsheet may take for a formula: a sign, also behind what is not seen, a tab or a return. */
+export const FORMULA = formula('');
+const QUOTED_FORMULA = formula("'+");
 
 /** A cell of our own export: takes back the apostrophe that was put before a formula sign. */
 export const plainCell = (cell: string): string =>

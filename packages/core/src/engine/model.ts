@@ -221,7 +221,7 @@ export type StoredBrief = Of<typeof briefSpec>;
 export const demandSpec = object(
   {
     school: choice(demandChoices, { label: 'Carried forward', initial: 'larger' }),
-    reason: text({ label: 'Reason', min: 0, max: 500, initial: '' }),
+    reason: text({ label: 'Reason', min: 0, max: 500, lines: true, initial: '' }),
   },
   {
     rules: [

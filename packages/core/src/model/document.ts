@@ -50,7 +50,7 @@ const order = orderField;
 export const alternativeSpec = object({
   order,
   name: text({ min: 1, max: 80 }),
-  reason: text({ min: 0, max: 500 }),
+  reason: text({ min: 0, max: 500, lines: true }),
   values: record(object({ path: pathField(), value: anything() }), { max: 40, key: 200 }),
 });
 
@@ -69,7 +69,12 @@ export type StoredOption = Of<typeof optionSpec>;
  */
 export const acceptanceSpec = object({
   title: text({ min: 1, max: 200 }),
-  reason: text({ min: 3, max: 500, message: 'say why it is accepted (at least 3 letters)' }),
+  reason: text({
+    min: 3,
+    max: 500,
+    lines: true,
+    message: 'say why it is accepted (at least 3 letters)',
+  }),
   author: text({ min: 1, max: 60 }),
   time: moment(),
   measured: measuredValue(),
@@ -93,7 +98,7 @@ export const documentSpec = object({
     max: 80,
     message: 'a build needs a name of 1 to 80 letters',
   }),
-  description: text({ label: 'In a few words', min: 0, max: 2000 }),
+  description: text({ label: 'In a few words', min: 0, max: 2000, lines: true }),
   brief: briefSpec,
   demand: demandSpec,
   fuels: fuelsSpec,

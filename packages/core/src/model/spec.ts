@@ -73,6 +73,8 @@ export interface TextSpec extends FieldWords, Typed<string> {
   readonly type: 'text';
   readonly min: number;
   readonly max: number;
+  /** whether it may hold line breaks */
+  readonly lines?: boolean;
   readonly message?: string;
   readonly initial?: string;
   /** collections of whose entries it may be the id, to be told by their names */
