@@ -1,3 +1,6 @@
+import { cpSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { expect, test } from './realServer.ts';
 
@@ -81,4 +84,58 @@ test('quick edits one after another are all kept, in order', async ({ page, serv
     'Hot day 38 → 30 °C',
     'Idle 850 → 900 rpm',
   ]);
+});
+
+test('edits that wait over a restore are asked about, not made over words they never saw', async ({
+  page,
+  openServer,
+}) => {
+  const folder = mkdtempSync(join(tmpdir(), 'brookrain-restore-'));
+  const { url: server } = await openServer(folder);
+  const port = Number(new URL(server!).port);
+  const description = async (): Promise<string> => {
+    const reply = await page.request.get(`${server}/api/builds/lantern`);
+    return ((await reply.json()) as { document: { description: string } }).document.description;
+  };
+  const say = async (baseRevision: number, value: string): Promise<void> => {
+    const current = await page.request.get(`${server}/api/builds/lantern`);
+    const { generation } = (await current.json()) as { generation: string };
+    const reply = await page.request.post(`${server}/api/builds/lantern/commands`, {
+      data: { baseRevision, generation, command: { name: 'set', path: ['description'], value } },
+    });
+    expect(reply.ok()).toBe(true);
+  };
+  const snapshot = await page.request.post(`${server}/api/snapshots`, { data: {} });
+  const { file } = (await snapshot.json()) as { file: string };
+  await say(1, 'what the page saw');
+
+  await page.goto(`${server}/builds/lantern/brief`);
+  const altitude = page.getByLabel('Altitude', { exact: true });
+  await expect(page.locator('header')).toContainText('revision 2');
+  await openServer(null);
+  await altitude.fill('300 m');
+  await altitude.press('Enter');
+  await expect(page.getByText('1 edit waits on this device')).toBeVisible();
+
+  // Put back as the command does; then somebody else makes a revision 2 of their own.
+  for (const name of readdirSync(folder)) {
+    if (/^brookrain\.(db|last)/.test(name)) rmSync(join(folder, name));
+  }
+  cpSync(join(folder, 'snapshots', file), join(folder, 'brookrain.db'));
+  writeFileSync(join(folder, 'brookrain.replaced'), '');
+  await page.route('**/api/**', (route) => route.abort());
+  await openServer(folder, port);
+  await say(1, 'what the page never saw');
+  await page.unroute('**/api/**');
+
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('The data were restored', { timeout: 30_000 });
+  await expect(dialog).toContainText('Altitude 900 → 300 m');
+  expect(await description()).toBe('what the page never saw');
+  await dialog.getByRole('button', { name: 'Re-apply my edit' }).click();
+  await expect(page.locator('header')).toContainText('revision 3');
+  await expect(altitude).toHaveValue('300 m');
+  expect(await description()).toBe('what the page never saw');
+  await openServer(null);
+  rmSync(folder, { recursive: true, force: true });
 });

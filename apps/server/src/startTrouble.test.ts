@@ -1,10 +1,12 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer as listen } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Sqlite from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { readConfig } from './config.ts';
 import { createServer } from './createServer.ts';
+import { DATABASE_FILE } from './storage/database.ts';
 import { startTrouble } from './startTrouble.ts';
 
 let folder: string;
@@ -58,6 +60,33 @@ describe('what a person is told when the program does not start', () => {
   test('a port that is one is taken, and one that is not given is the usual', () => {
     expect(readConfig({ BROOKRAIN_PORT: '8080' }).port).toBe(8080);
     expect(readConfig({}).port).toBe(4477);
+  });
+
+  test.each([
+    ['a page of the data', (db: Sqlite.Database) => void db],
+    [
+      'a document that is no JSON',
+      (db: Sqlite.Database) => db.exec("update builds set document = '{'"),
+    ],
+    ['a table that is gone', (db: Sqlite.Database) => db.exec('drop table build_revisions')],
+  ])('damaged by %s: what to do, and no word of the parser', async (what, damage) => {
+    const server = await createServer({ dataFolder: folder, webFolder: folder });
+    await server.close();
+    const file = join(folder, DATABASE_FILE);
+    const db = new Sqlite(file);
+    db.pragma('foreign_keys = OFF');
+    damage(db);
+    db.close();
+    if (what === 'a page of the data') {
+      const bytes = readFileSync(file);
+      // All but the first pages, which say what tables there are.
+      bytes.fill(0x5a, 40_960, 400_000);
+      writeFileSync(file, bytes);
+    }
+    const said = await why(() => createServer({ dataFolder: folder, webFolder: folder }));
+    expect(said).toContain('The data file is damaged');
+    expect(said).toContain('npm run restore');
+    expect(said).not.toMatch(/JSON|malformed|no such table|undefined/);
   });
 
   test('something else: what it says, and no trace of how it is built', () => {

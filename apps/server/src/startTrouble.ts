@@ -1,7 +1,8 @@
 import { ConfigTrouble, type ServerConfig } from './config.ts';
 import { LostData, NewerData } from './storage/database.ts';
 import { FolderHeld } from './storage/folderLock.ts';
-import { storageTrouble } from './storage/storageTrouble.ts';
+import { isDamaged } from './storage/isDamaged.ts';
+import { DAMAGED, storageTrouble } from './storage/storageTrouble.ts';
 
 /** Errors that say themselves what happened and what to do. */
 const told = [ConfigTrouble, FolderHeld, LostData, NewerData];
@@ -30,8 +31,8 @@ export function startTrouble(
     case 'ENOTDIR':
       return `Brookrain did not start: its data folder ${dataFolder} is a file, or lies in one. Change BROOKRAIN_DATA`;
   }
-  const trouble = storageTrouble(error);
-  return trouble
-    ? `Brookrain cannot use its data folder ${dataFolder}: ${trouble.message}`
+  const trouble = isDamaged(dataFolder) ? DAMAGED : storageTrouble(error)?.message;
+  return trouble !== undefined
+    ? `Brookrain cannot use its data folder ${dataFolder}: ${trouble}`
     : `Brookrain could not start: ${message ?? String(error)}`;
 }

@@ -1,9 +1,11 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { readConfig } from '../config.ts';
 import { DATABASE_FILE } from '../storage/database.ts';
 import { type FolderLock, lockFolder } from '../storage/folderLock.ts';
+import { markReplaced } from '../storage/generation.ts';
+import { storageTrouble } from '../storage/storageTrouble.ts';
 import { forgetMark } from '../storage/lastWritten.ts';
 import { snapshotName } from '../storage/keptSnapshots.ts';
 import { SNAPSHOT_FOLDER } from '../storage/snapshots.ts';
@@ -19,6 +21,7 @@ const NOT_OURS = /not a database|no such table/u;
 /** Why a file cannot be restored; undefined for a sound data file of this program. */
 function unsound(file: string): string | undefined {
   if (!existsSync(file)) return 'there is no such file';
+  if (!statSync(file).isFile()) return 'it is a folder, not a snapshot';
   try {
     const sqlite = new Sqlite(file, { readonly: true, fileMustExist: true });
     try {
@@ -67,6 +70,23 @@ function putAside(database: string, snapshots: string): void {
   );
 }
 
+function replaceData(file: string, dataFolder: string): void {
+  const database = join(dataFolder, DATABASE_FILE);
+  const snapshots = join(dataFolder, SNAPSHOT_FOLDER);
+  if (existsSync(database) && !statSync(database).isFile()) {
+    throw new Error(`${database} is not a file: move it away, then restore again`);
+  }
+  mkdirSync(snapshots, { recursive: true });
+  const unfinished = `${database}.part`;
+  copyFileSync(file, unfinished);
+  if (existsSync(database)) putAside(database, snapshots);
+  // Edits that started from the revisions of before are not taken for edits of these.
+  markReplaced(dataFolder);
+  for (const rest of ['-wal', '-shm']) rmSync(`${database}${rest}`, { force: true });
+  renameSync(unfinished, database);
+  forgetMark(dataFolder);
+}
+
 /**
  * Puts a snapshot in the place of the data file; what was there becomes a snapshot itself.
  * Exit 0; 2 when refused, with the reason, and nothing is changed.
@@ -83,17 +103,12 @@ export function runRestore(file: string | undefined, env: NodeJS.ProcessEnv): nu
     return complain(error instanceof Error ? error.message : String(error));
   }
   try {
-    const database = join(dataFolder, DATABASE_FILE);
-    const snapshots = join(dataFolder, SNAPSHOT_FOLDER);
-    mkdirSync(snapshots, { recursive: true });
-    const unfinished = `${database}.part`;
-    copyFileSync(file, unfinished);
-    if (existsSync(database)) putAside(database, snapshots);
-    for (const rest of ['-wal', '-shm']) rmSync(`${database}${rest}`, { force: true });
-    renameSync(unfinished, database);
-    forgetMark(dataFolder);
+    replaceData(file, dataFolder);
     process.stdout.write(`Restored ${file}\n`);
     return 0;
+  } catch (error) {
+    const { message } = error as Error;
+    return complain(`${file} was not restored: ${storageTrouble(error)?.message ?? message}`);
   } finally {
     lock.release();
   }

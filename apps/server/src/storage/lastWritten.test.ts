@@ -9,10 +9,17 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { BuildReply, SnapshotReply, SnapshotsReply } from '@brookrain/contract';
+import {
+  type BuildReply,
+  type CatalogueReply,
+  type SnapshotReply,
+  type SnapshotsReply,
+  missingInWords,
+} from '@brookrain/contract';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { type Server, createServer } from '../createServer.ts';
 import { runRestore } from '../cli/restore.ts';
+import { recordEntry } from '../tests/addEntries.ts';
 import { DATABASE_FILE } from './database.ts';
 import { SNAPSHOT_FOLDER } from './snapshots.ts';
 
@@ -91,6 +98,39 @@ describe('a damaged write-ahead log', () => {
     expect(read.lost).toBeNull();
     await killed();
     expect((await snapshots(await start())).lost).toBeNull();
+  });
+
+  test('counts entries of the record and items of the catalogue as it counts edits', async () => {
+    const api = await start();
+    await edit(api, 1);
+    for (let n = 0; n < 30; n++) {
+      const { status } = await send(`${api}/builds/lantern/record`, { entries: [recordEntry(n)] });
+      expect(status).toBe(201);
+    }
+    const { items } = (await (await fetch(`${api}/catalogue`)).json()) as CatalogueReply;
+    const item = { ...items[0]!, id: 'LATER-1' };
+    expect((await send(`${api}/catalogue/items`, { item })).status).toBe(201);
+    await killed();
+    // The whole log is lost: of what was seeded on first start nothing is left either.
+    rmSync(log());
+    const { lost } = await snapshots(await start());
+    expect(lost).toMatchObject({ entries: 30 });
+    expect(lost!.items).toBeGreaterThan(0);
+    expect(missingInWords(lost!)).toContain('30 entries of the record');
+  });
+
+  test('begins another line of revisions: the numbers of what is missing are used again', async () => {
+    await damagedLog(0.6);
+    const api = await start();
+    const { revision: now, generation } = (await (
+      await fetch(`${api}/builds/lantern`)
+    ).json()) as BuildReply;
+    const command = { name: 'set', path: ['description'], value: 'another' };
+    const stale = { baseRevision: now, command };
+    expect((await send(`${api}/builds/lantern/commands`, stale)).status).toBe(409);
+    expect((await send(`${api}/builds/lantern/commands`, { ...stale, generation })).status).toBe(
+      200,
+    );
   });
 
   test('of a log that is whole, and of one that is gone with nothing in it, nothing is told', async () => {

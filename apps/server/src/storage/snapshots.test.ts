@@ -1,10 +1,12 @@
 import { spawnSync } from 'node:child_process';
-import { readdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, renameSync, rmdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import Sqlite from 'better-sqlite3';
 import type { SnapshotsReply } from '@brookrain/contract';
+import { fileTypes } from '@brookrain/core';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { addEntries } from '../tests/addEntries.ts';
 import { type TestServer, startTestServer } from '../tests/testServer.ts';
 import { storageTrouble } from './storageTrouble.ts';
 
@@ -109,6 +111,109 @@ describe('snapshots', () => {
     }
     await server.open();
     expect(await power()).toBe(168e3);
+  });
+
+  test('over a data file that is a folder: refused in words, and from a folder as well', async () => {
+    const file = await take();
+    await server.server.close();
+    const data = join(server.folder, 'brookrain.db');
+    const aside = join(server.folder, 'aside.db');
+    renameSync(data, aside);
+    mkdirSync(data);
+    for (const [from, words] of [
+      [file, 'is not a file: move it away'],
+      [join(server.folder, 'snapshots'), 'it is a folder, not a snapshot'],
+    ] as const) {
+      const refused = restore(from);
+      expect(refused.status).toBe(2);
+      expect(refused.stderr).toContain(words);
+      expect(refused.stderr).not.toContain('    at ');
+    }
+    rmdirSync(data);
+    renameSync(aside, data);
+    await server.open();
+  });
+
+  test('an entry of the record is reason for one, as an edit is', async () => {
+    const count = async (): Promise<number> =>
+      ((await server.http().get('/api/snapshots').expect(200)).body as SnapshotsReply).snapshots
+        .length;
+    await expect.poll(count).toBe(1);
+    await server.restart();
+    expect(await count()).toBe(1);
+    await addEntries(server, 1);
+    await server.restart();
+    await expect.poll(count).toBe(2);
+  });
+});
+
+describe('a restore begins another line of revisions', () => {
+  /** A folder in which an edit was made after a snapshot, restored; what the page had read before. */
+  async function restored() {
+    await server.edit(1, setPower(150)).expect(200);
+    const file = await take();
+    await server.edit(2, setPower(90)).expect(200);
+    const seen = await server.read();
+    await server.server.close();
+    expect(restore(file).status).toBe(0);
+    await server.open();
+    // Somebody else edits: revision 3 has other words now.
+    const { generation } = await server.read();
+    await send({ baseRevision: 2, generation, command: setPower(120) }).expect(200);
+    return { seen, generation };
+  }
+  const send = (message: object) =>
+    server.http().post('/api/builds/lantern/commands').send(message);
+
+  test('an edit that started from the one before is stale, though its number is right', async () => {
+    const { seen, generation } = await restored();
+    expect(seen.revision).toBe(3);
+    expect(generation).not.toBe(seen.generation);
+    const { body } = await send({
+      baseRevision: 3,
+      generation: seen.generation,
+      command: setPower(80),
+    }).expect(409);
+    expect(body).toMatchObject({ code: 'conflict', revision: 3, generation, since: [] });
+    expect((body as { message: string }).message).toContain('put back from a snapshot');
+    for (const step of ['undo', 'redo', 'go-back'] as const) {
+      const more = step === 'go-back' ? { revision: 1 } : {};
+      await server
+        .http()
+        .post(`/api/builds/lantern/${step}`)
+        .send({ baseRevision: 3, generation: seen.generation, ...more })
+        .expect(409);
+    }
+    const imported = await server.http().get('/api/builds/sandpiper/build.json').expect(200);
+    await server
+      .http()
+      .post(`/api/builds/lantern/import?baseRevision=3&generation=${seen.generation}`)
+      .set('content-type', fileTypes.json)
+      .send(JSON.stringify(imported.body))
+      .expect(409);
+    expect(await power()).toBe(120e3);
+  });
+
+  test('so is one that does not say what it started from', async () => {
+    await restored();
+    await send({ baseRevision: 3, command: setPower(80) }).expect(409);
+    expect(await power()).toBe(120e3);
+  });
+
+  test('one of this line is made, and the line stays over a restart', async () => {
+    const { generation } = await restored();
+    await send({ baseRevision: 3, generation, command: setPower(80) }).expect(200);
+    await server.restart();
+    expect((await server.read()).generation).toBe(generation);
+    await send({ baseRevision: 4, generation, command: setPower(81) }).expect(200);
+  });
+
+  test('data that were never replaced take an edit that says nothing of it', async () => {
+    await server.edit(1, setPower(150)).expect(200);
+    await send({ baseRevision: 2, generation: 'another-folder', command: setPower(80) }).expect(
+      409,
+    );
+    await server.edit(2, setPower(81)).expect(200);
   });
 });
 

@@ -5,15 +5,27 @@ export interface StorageTrouble {
   readonly message: string;
 }
 
+/** What is to be done about a data file that cannot be read. */
+export const DAMAGED =
+  'The data file is damaged. Stop the program and put the newest snapshot back: npm run restore -- data/snapshots/FILE.db (see docs/safety-of-data.md)';
+
 const kept = 'Nothing was changed; your edit waits on this device and is sent again.';
+
+/** Codes of an error and of what caused it, outermost first. */
+function codesOf(error: unknown): string[] {
+  const codes: string[] = [];
+  let at = error;
+  while (typeof at === 'object' && at !== null && codes.length < 10) {
+    const { code, cause } = at as { readonly code?: unknown; readonly cause?: unknown };
+    if (typeof code === 'string') codes.push(code);
+    at = cause;
+  }
+  return codes;
+}
 
 /** What a failure of SQLite or the disk means; undefined for other errors. */
 export function storageTrouble(error: unknown): StorageTrouble | undefined {
-  const code = (error as { code?: unknown; cause?: { code?: unknown } } | null)?.code;
-  const cause = (error as { cause?: { code?: unknown } } | null)?.cause?.code;
-  const known = [code, cause].find(
-    (c): c is string => typeof c === 'string' && /^(SQLITE_|ENOSPC|EROFS|EACCES|EIO)/.test(c),
-  );
+  const known = codesOf(error).find((code) => /^(SQLITE_|ENOSPC|EROFS|EACCES|EIO)/.test(code));
   if (known === undefined || known.startsWith('SQLITE_CONSTRAINT')) return undefined;
   const trouble = (status: number, message: string) => ({ code: known, status, message });
   if (/^SQLITE_(BUSY|LOCKED)/.test(known)) {
@@ -26,10 +38,7 @@ export function storageTrouble(error: unknown): StorageTrouble | undefined {
     return trouble(503, `The data folder cannot be written: check its rights. ${kept}`);
   }
   if (/^(SQLITE_CORRUPT|SQLITE_NOTADB)/.test(known)) {
-    return trouble(
-      503,
-      'The data file is damaged. Stop the program and restore the newest snapshot (see the guide).',
-    );
+    return trouble(503, DAMAGED);
   }
   return trouble(503, `The data folder does not answer (${known}). ${kept}`);
 }

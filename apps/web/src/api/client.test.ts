@@ -21,7 +21,7 @@ const failure = async (work: Promise<unknown>): Promise<ApiError> => {
 describe('talking to the server', () => {
   test('an edit carries the revision it started from', async () => {
     answer(200, { id: 'x', revision: 4 });
-    const head = { baseRevision: 3, editId: 'e-0000001', author: 'Mika' };
+    const head = { baseRevision: 3, generation: 'g1', editId: 'e-0000001', author: 'Mika' };
     await api.edit('a build', head, { name: 'set', path: ['brief', 'cylinders'], value: 6 });
     const [url, init] = vi.mocked(fetch).mock.calls[0]!;
     expect(url).toBe('/api/builds/a%20build/commands');
@@ -43,7 +43,11 @@ describe('talking to the server', () => {
   test('a conflict brings the revision that the build stands at', async () => {
     answer(409, { code: 'conflict', message: 'stale', revision: 2, since: [] });
     const error = await failure(
-      api.step('x', { baseRevision: 1, editId: 'e-0000002', author: 'a' }, 'undo'),
+      api.step(
+        'x',
+        { baseRevision: 1, generation: 'g1', editId: 'e-0000002', author: 'a' },
+        'undo',
+      ),
     );
     expect(error.conflict?.revision).toBe(2);
   });

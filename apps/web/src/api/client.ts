@@ -14,6 +14,7 @@ import type {
   SnapshotReply,
   SnapshotsReply,
   StartReply,
+  ThisDeviceReply,
   PairingReply,
   RecordEntryMessage,
   RecordReply,
@@ -82,6 +83,8 @@ const buildPath = (id: string): string => `/builds/${encodeURIComponent(id)}`;
 /** What every change carries. */
 export interface ChangeHead {
   readonly baseRevision: number;
+  /** generation of the data that the revision was read from */
+  readonly generation: string | undefined;
   readonly editId: string;
   readonly author: string;
 }
@@ -115,8 +118,16 @@ export const api = {
   importNew: (text: string) => ask<BuildReply>('/builds/import', postFile(text)),
   previewImport: (id: string, text: string) =>
     ask<ImportPreview>(`${buildPath(id)}/import/preview`, postFile(text)),
-  importOver: (id: string, baseRevision: number, text: string) =>
-    ask<BuildReply>(`${buildPath(id)}/import?baseRevision=${baseRevision}`, postFile(text)),
+  importOver: (
+    id: string,
+    { baseRevision, generation }: Pick<ChangeHead, 'baseRevision' | 'generation'>,
+    text: string,
+  ) => {
+    const query = new URLSearchParams({ baseRevision: `${baseRevision}` });
+    if (generation !== undefined) query.set('generation', generation);
+    return ask<BuildReply>(`${buildPath(id)}/import?${query.toString()}`, postFile(text));
+  },
+  thisDevice: () => ask<ThisDeviceReply>('/this-device'),
   record: (id: string) => ask<RecordReply>(`${buildPath(id)}/record`),
   addToRecord: (id: string, entries: readonly RecordEntryMessage[]) =>
     ask<RecordReply>(`${buildPath(id)}/record`, post({ entries })),

@@ -31,6 +31,8 @@ export interface ShownFigures {
 export interface OpenBuild {
   readonly id: string;
   readonly revision: number;
+  /** generation of the data that it belongs to */
+  readonly generation: string;
   /** the build as screens read it */
   readonly document: Build;
   /** the document as it is stored: where edits go, and what the worker is asked about */

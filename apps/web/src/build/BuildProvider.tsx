@@ -92,6 +92,7 @@ function Opened({
   const open: OpenBuild = {
     id: reply.id,
     revision: reply.revision,
+    generation: reply.generation,
     document: readBuild(document),
     stored: document,
     catalogue,

@@ -2,36 +2,40 @@ import type { BuildReply, ConflictReply } from '@brookrain/contract';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { ApiError } from '../api/client.ts';
-import { EditQueue, type KeptQueue, type QueuedEdit } from './editQueue.ts';
+import { EditQueue, type KeptQueue, type QueuedEdit, type RevisionOf } from './editQueue.ts';
 
 const edit = (n: number): QueuedEdit => ({
   editId: `edit-${n}`,
   action: { type: 'command', command: { name: 'set', path: ['name'], value: `n${n}` } },
 });
 const lost = (): ApiError => new ApiError(0, { code: 'internal', message: 'lost' });
-const reply = (revision: number): BuildReply => ({ revision }) as BuildReply;
+const reply = (revision: number, generation: string): BuildReply =>
+  ({ revision, generation }) as BuildReply;
 
 /** A server that keeps what it accepted, and can be cut off before or after it did. */
 function fakeServer(revision = 1) {
-  const made: { editId: string; base: number }[] = [];
+  let made: { editId: string; base: number }[] = [];
   const answers: ('ok' | 'lost before' | 'lost after' | 'refused')[] = [];
-  let kept: KeptQueue = { baseRevision: revision, edits: [] };
+  let generation = 'first';
+  let kept: KeptQueue = { baseRevision: revision, generation, edits: [] };
   const waits: (() => void)[] = [];
   const events: string[] = [];
   let current = revision;
   const port = {
-    send: (queued: QueuedEdit, base: number): Promise<BuildReply> => {
+    send: (queued: QueuedEdit, from: RevisionOf): Promise<BuildReply> => {
+      const base = from.revision;
       const how = answers.shift() ?? 'ok';
       if (how === 'lost before') return Promise.reject(lost());
       if (how === 'refused') {
         return Promise.reject(new ApiError(400, { code: 'bad-input', message: 'no' }));
       }
       if (!made.some((m) => m.editId === queued.editId)) {
-        if (base !== current) {
+        if (base !== current || from.generation !== generation) {
           const conflict = {
             code: 'conflict',
             message: 'stale',
             revision: current,
+            generation,
             since: [],
           };
           return Promise.reject(new ApiError(409, conflict as unknown as ConflictReply));
@@ -39,7 +43,9 @@ function fakeServer(revision = 1) {
         current += 1;
         made.push({ editId: queued.editId, base });
       }
-      return how === 'lost after' ? Promise.reject(lost()) : Promise.resolve(reply(current));
+      return how === 'lost after'
+        ? Promise.reject(lost())
+        : Promise.resolve(reply(current, generation));
     },
     keep: (queue: KeptQueue) => {
       kept = queue;
@@ -58,12 +64,20 @@ function fakeServer(revision = 1) {
       start,
     );
   return {
-    made,
     answers,
     events,
     make,
+    get made() {
+      return made;
+    },
     get kept() {
       return kept;
+    },
+    /** Puts back data that stand at an earlier revision, on which others go on. */
+    restore: (to: number) => {
+      current = to;
+      made = [];
+      generation = `after ${generation}`;
     },
     othersEdit: () => {
       current += 1;
@@ -205,9 +219,56 @@ describe('a conflict', () => {
     const server = fakeServer();
     const queue = server.make();
     server.othersEdit();
-    queue.follow(2);
+    queue.follow({ revision: 2, generation: 'first' });
     queue.add(edit(1));
     await server.settle();
     expect(server.events).toEqual(['answered 3']);
+  });
+});
+
+describe('a restore while edits wait', () => {
+  /** Two edits that wait at revision 2 over a reload; the data go back to 1, and others make 2 again. */
+  async function restoredUnderWaitingEdits() {
+    const server = fakeServer();
+    const queue = server.make();
+    queue.add(edit(1));
+    await server.settle();
+    server.answers.push('lost before');
+    [2, 3].forEach((n) => queue.add(edit(n)));
+    await server.settle();
+    server.restore(1);
+    server.othersEdit();
+    const after = server.make();
+    after.retry();
+    await server.settle();
+    return { server, queue: after };
+  }
+
+  test('none is made over words that it never saw, though the revision is the same', async () => {
+    const { server } = await restoredUnderWaitingEdits();
+    expect(server.made).toEqual([]);
+    expect(server.events.at(-1)).toBe('conflict edit-2');
+  });
+
+  test('each that was made before is asked about, also once the first is settled', async () => {
+    const { server, queue } = await restoredUnderWaitingEdits();
+    queue.settle({ ...edit(2), editId: 'edit-2-again' });
+    await server.settle();
+    expect(server.made.map(({ editId }) => editId)).toEqual(['edit-2-again']);
+    expect(server.events.at(-1)).toBe('conflict edit-3');
+    queue.settle(undefined);
+    queue.add(edit(4));
+    await server.settle();
+    expect(server.made.map(({ editId }) => editId)).toEqual(['edit-2-again', 'edit-4']);
+  });
+
+  test('a restored build is followed, though its number is lower', async () => {
+    const server = fakeServer(7);
+    const queue = server.make();
+    server.restore(3);
+    queue.follow({ revision: 3, generation: 'after first' });
+    queue.add(edit(1));
+    await server.settle();
+    expect(server.events).toEqual(['answered 4']);
   });
 });

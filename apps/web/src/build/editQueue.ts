@@ -6,21 +6,30 @@ import { ApiError } from '../api/client.ts';
 export interface QueuedEdit {
   /** the same edit sent twice is made once */
   readonly editId: string;
+  /** generation of the data that the person saw; the queue sets it */
+  readonly generation?: string | undefined;
   readonly action:
     | { readonly type: 'command'; readonly command: BuildCommand }
     | { readonly type: 'undo' | 'redo' }
     | { readonly type: 'go-back'; readonly revision: number };
 }
 
+/** A revision of a build, and the generation of the data that it belongs to. */
+export interface RevisionOf {
+  readonly revision: number;
+  readonly generation: string | undefined;
+}
+
 /** What the queue keeps over a reload: the edits and the revision the first one starts from. */
 export interface KeptQueue {
   readonly baseRevision: number;
+  readonly generation?: string | undefined;
   readonly edits: readonly QueuedEdit[];
 }
 
 /** What the queue needs of the world. */
 export interface QueuePort {
-  send(edit: QueuedEdit, baseRevision: number): Promise<BuildReply>;
+  send(edit: QueuedEdit, from: RevisionOf): Promise<BuildReply>;
   keep(queue: KeptQueue): void;
   /** calls back after a while, or earlier when the connection may be back */
   later(milliseconds: number, again: () => void): void;
@@ -35,6 +44,10 @@ export interface QueueEvents {
 
 const WAITS = [1000, 2000, 5000, 10_000];
 
+/** Whether a revision is a later one of the same line, or of another line altogether. */
+export const isNewer = (a: RevisionOf, b: RevisionOf): boolean =>
+  a.generation !== b.generation || a.revision > b.revision;
+
 /**
  * Sends edits in order, each from the revision the one before it made. While the server cannot be
  * reached they wait and are sent again, with the same id. A conflict holds the rest until it is
@@ -42,7 +55,7 @@ const WAITS = [1000, 2000, 5000, 10_000];
  */
 export class EditQueue {
   private edits: readonly QueuedEdit[];
-  private revision: number;
+  private at: RevisionOf;
   private running = false;
   private held = false;
   private failures = 0;
@@ -53,7 +66,7 @@ export class EditQueue {
     start: KeptQueue,
   ) {
     this.edits = start.edits;
-    this.revision = start.baseRevision;
+    this.at = { revision: start.baseRevision, generation: start.generation };
   }
 
   /** Edits the server has not taken yet, oldest first. */
@@ -66,14 +79,22 @@ export class EditQueue {
   }
 
   add(edit: QueuedEdit): void {
-    this.edits = [...this.edits, edit];
+    this.edits = [...this.edits, this.seen(edit)];
     this.changed();
     void this.run();
   }
 
+  /** An edit that is made on what the person sees now. */
+  private seen(edit: QueuedEdit): QueuedEdit {
+    const { generation } = this.at;
+    return generation === undefined ? edit : { ...edit, generation };
+  }
+
   /** Tells of a revision that others made, while nothing of this device is on its way. */
-  follow(revision: number): void {
-    if (this.edits.length === 0) this.revision = Math.max(this.revision, revision);
+  follow(newest: RevisionOf): void {
+    if (this.edits.length === 0 && isNewer(newest, this.at)) {
+      this.at = { revision: newest.revision, generation: newest.generation };
+    }
   }
 
   /** Tries again now. */
@@ -85,13 +106,14 @@ export class EditQueue {
   settle(again: QueuedEdit | undefined): void {
     if (!this.held) return;
     this.held = false;
-    if (again) this.edits = [again, ...this.edits];
+    if (again) this.edits = [this.seen(again), ...this.edits];
     this.changed();
     void this.run();
   }
 
   private changed(): void {
-    this.port.keep({ baseRevision: this.revision, edits: this.edits });
+    const { revision, generation } = this.at;
+    this.port.keep({ baseRevision: revision, generation, edits: this.edits });
     this.events.changed();
   }
 
@@ -110,9 +132,11 @@ export class EditQueue {
   /** Sends one; false when it has to wait. */
   private async sendFirst(edit: QueuedEdit): Promise<boolean> {
     try {
-      const reply = await this.port.send(edit, this.revision);
+      // Made before a restore it is asked about, whatever has been settled of those before it.
+      const generation = edit.generation ?? this.at.generation;
+      const reply = await this.port.send(edit, { revision: this.at.revision, generation });
       this.failures = 0;
-      this.revision = reply.revision;
+      this.at = { revision: reply.revision, generation: reply.generation };
       this.edits = this.edits.slice(1);
       this.changed();
       this.events.answered(reply);
@@ -129,7 +153,8 @@ export class EditQueue {
       this.edits = this.edits.slice(1);
       if (error instanceof ApiError && error.conflict) {
         this.held = true;
-        this.revision = error.conflict.revision;
+        const { revision, generation: newest } = error.conflict;
+        this.at = { revision, generation: newest };
         this.changed();
         this.events.conflict(error.conflict, edit);
         return false;

@@ -17,7 +17,13 @@ import { api } from '../api/client.ts';
 import { useConnected, useLiveEvents } from '../live/liveConnection.ts';
 import { authorName } from '../ui/preferences.ts';
 import type { EditOutcome } from './BuildContext.ts';
-import { EditQueue, type KeptQueue, type QueuedEdit } from './editQueue.ts';
+import {
+  EditQueue,
+  type KeptQueue,
+  type QueuedEdit,
+  type RevisionOf,
+  isNewer,
+} from './editQueue.ts';
 import { keepQueue, newId } from './keptQueue.ts';
 
 /** What the server has, with the edits that are still on their way made on top. */
@@ -33,8 +39,9 @@ function withPending(document: BuildDocument, edits: readonly QueuedEdit[]): Bui
   }, document);
 }
 
-const send = (id: string, edit: QueuedEdit, baseRevision: number): Promise<BuildReply> => {
-  const head = { baseRevision, editId: edit.editId, author: authorName() };
+const send = (id: string, edit: QueuedEdit, from: RevisionOf): Promise<BuildReply> => {
+  const { revision: baseRevision, generation } = from;
+  const head = { baseRevision, generation, editId: edit.editId, author: authorName() };
   const { action } = edit;
   switch (action.type) {
     case 'command':
@@ -87,8 +94,8 @@ export function useEditedBuild(
       api.build(id).then(
         (reply) => {
           if ((queueRef.current?.pending.length ?? 0) > 0) return;
-          queueRef.current?.follow(reply.revision);
-          if (reply.revision > server.current.revision) show(reply);
+          queueRef.current?.follow(reply);
+          if (isNewer(reply, server.current)) show(reply);
         },
         () => undefined,
       ),
@@ -98,7 +105,7 @@ export function useEditedBuild(
   const queue = useMemo(() => {
     const made = new EditQueue(
       {
-        send: (edit, baseRevision) => send(id, edit, baseRevision),
+        send: (edit, from) => send(id, edit, from),
         keep: (kept) => keepQueue(id, kept),
         later: (milliseconds, again) => {
           wake.current = again;
@@ -123,7 +130,7 @@ export function useEditedBuild(
         },
         changed: () => setWaiting({ count: made.pending.length, unreachable: made.waiting }),
       },
-      left ?? { baseRevision: served.revision, edits: [] },
+      left ?? { baseRevision: served.revision, generation: served.generation, edits: [] },
     );
     return made;
     // One queue for as long as the build is open.
@@ -193,7 +200,7 @@ export function useEditedBuild(
     goBack: (revision: number) =>
       queue.add({ editId: newId(), action: { type: 'go-back', revision } }),
     adopt: (reply: BuildReply) => {
-      queue.follow(reply.revision);
+      queue.follow(reply);
       show(reply);
     },
     sendNow: () => queue.retry(),

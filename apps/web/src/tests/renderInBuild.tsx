@@ -75,6 +75,7 @@ function InBuild({
       value={{
         id: 'test',
         revision: 1,
+        generation: 'test',
         document: readBuild(document),
         stored: document,
         catalogue: sampleCatalogue,

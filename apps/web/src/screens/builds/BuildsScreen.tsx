@@ -7,6 +7,7 @@ import { useLayoutEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { ApiError, api } from '../../api/client.ts';
+import { OwnerOnly } from '../../ui/OwnerOnly.tsx';
 import { LostNote } from '../../frame/LostNote.tsx';
 import { Page } from '../../frame/Page.tsx';
 import { countsInWords } from '../../frame/stages.ts';
@@ -90,28 +91,30 @@ function BuildLine({
           {shownTime(build.updatedAt)}
         </span>
       </Link>
-      <button
-        type="button"
-        className="p-2"
-        aria-label={`Copy ${build.name}`}
-        title="Copy"
-        onClick={() => copy.mutate(copyName())}
-      >
-        <Copy size={16} aria-hidden="true" />
-      </button>
-      <button
-        type="button"
-        className="p-2"
-        aria-label={`${build.archived ? 'Take out' : 'Put away'} ${build.name}`}
-        title={build.archived ? 'Take out again' : 'Put away'}
-        onClick={() => archive.mutate(!build.archived)}
-      >
-        {build.archived ? (
-          <ArchiveRestore size={16} aria-hidden="true" />
-        ) : (
-          <Archive size={16} aria-hidden="true" />
-        )}
-      </button>
+      <OwnerOnly>
+        <button
+          type="button"
+          className="p-2"
+          aria-label={`Copy ${build.name}`}
+          title="Copy"
+          onClick={() => copy.mutate(copyName())}
+        >
+          <Copy size={16} aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          className="p-2"
+          aria-label={`${build.archived ? 'Take out' : 'Put away'} ${build.name}`}
+          title={build.archived ? 'Take out again' : 'Put away'}
+          onClick={() => archive.mutate(!build.archived)}
+        >
+          {build.archived ? (
+            <ArchiveRestore size={16} aria-hidden="true" />
+          ) : (
+            <Archive size={16} aria-hidden="true" />
+          )}
+        </button>
+      </OwnerOnly>
     </li>
   );
 }
@@ -214,25 +217,27 @@ export function BuildsScreen() {
       <LostNote />
       {builds.error && <p className="mt-3 text-signal">{builds.error.message}</p>}
       <div className="mb-3 flex flex-wrap gap-2">
-        <Link to="/new" className="act act-main inline-block">
-          New build
-        </Link>
-        <input
-          ref={input}
-          type="file"
-          accept="application/json,.json"
-          className="sr-only"
-          aria-label="Build file"
-          tabIndex={-1}
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = '';
-            if (file) bringIn.mutate(file);
-          }}
-        />
-        <button type="button" className="act" onClick={() => input.current?.click()}>
-          Bring in a build from a file
-        </button>
+        <OwnerOnly note="Builds are started, imported, copied and archived on the computer that Brookrain runs on.">
+          <Link to="/new" className="act act-main inline-block">
+            New build
+          </Link>
+          <input
+            ref={input}
+            type="file"
+            accept="application/json,.json"
+            className="sr-only"
+            aria-label="Build file"
+            tabIndex={-1}
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              event.target.value = '';
+              if (file) bringIn.mutate(file);
+            }}
+          />
+          <button type="button" className="act" onClick={() => input.current?.click()}>
+            Bring in a build from a file
+          </button>
+        </OwnerOnly>
         <span className="flex-1" />
         {(putAway > 0 || away) && (
           <button type="button" className="act" onClick={() => setAway(!away)}>

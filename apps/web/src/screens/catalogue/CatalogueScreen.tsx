@@ -8,6 +8,7 @@ import {
 import { useState } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { Page } from '../../frame/Page.tsx';
+import { OwnerOnly } from '../../ui/OwnerOnly.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { ItemComparison } from './ItemComparison.tsx';
@@ -166,12 +167,14 @@ export function CatalogueScreen() {
               onChange={setSearch}
             />
             <span className="flex-1" />
-            <Link to={`/catalogue/${category}/new`} className="act inline-block">
-              Add to {categoryNames[category].toLowerCase()}
-            </Link>
-            <Link to={`/catalogue/${category}/bring-in`} className="act inline-block">
-              Bring in a table
-            </Link>
+            <OwnerOnly note="Items are added on the computer that Brookrain runs on.">
+              <Link to={`/catalogue/${category}/new`} className="act inline-block">
+                Add to {categoryNames[category].toLowerCase()}
+              </Link>
+              <Link to={`/catalogue/${category}/bring-in`} className="act inline-block">
+                Bring in a table
+              </Link>
+            </OwnerOnly>
             <a
               className="act inline-block"
               href={`/api/catalogue/items.csv?category=${category}`}

@@ -10,6 +10,7 @@ import { authorName, useUnits } from '../../ui/preferences.ts';
 import { TableCurves } from './TableCurves.tsx';
 import { readField } from './fieldText.ts';
 import { useCatalogue } from './useCatalogue.ts';
+import { OwnerOnly } from '../../ui/OwnerOnly.tsx';
 import { Select } from '../../ui/Select.tsx';
 
 function WhereUsed({ item, newest }: { item: CatalogueItem; newest: number }) {
@@ -24,7 +25,12 @@ function WhereUsed({ item, newest }: { item: CatalogueItem; newest: number }) {
       const build = await api.build(buildId);
       return api.edit(
         buildId,
-        { baseRevision: build.revision, editId: newId(), author: authorName() },
+        {
+          baseRevision: build.revision,
+          generation: build.generation,
+          editId: newId(),
+          author: authorName(),
+        },
         { name: 'use-revision', itemId: item.id, revision: newest },
       );
     },
@@ -114,12 +120,14 @@ export function ItemScreen() {
                 onChoose={(number) => setShown(Number(number))}
               />
             )}
-            <Link
-              className="act inline-block"
-              to={`/catalogue/${category}/${encodeURIComponent(item.id)}/change`}
-            >
-              Change it
-            </Link>
+            <OwnerOnly>
+              <Link
+                className="act inline-block"
+                to={`/catalogue/${category}/${encodeURIComponent(item.id)}/change`}
+              >
+                Change it
+              </Link>
+            </OwnerOnly>
           </div>
           <dl>
             <div className="rule flex justify-between gap-3 py-1">

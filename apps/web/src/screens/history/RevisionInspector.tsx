@@ -6,6 +6,7 @@ import { Link, useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { api } from '../../api/client.ts';
 import { useBuild } from '../../build/BuildContext.ts';
+import { OwnerOnly } from '../../ui/OwnerOnly.tsx';
 import { SeverityMark } from '../../ui/SeverityMark.tsx';
 import { authorName, useUnits } from '../../ui/preferences.ts';
 import { rippleKey } from '../../ui/rippleKey.ts';
@@ -73,14 +74,16 @@ export function RevisionInspector({ revision }: { revision: RevisionReply }) {
         {revision.author}, {shownTime(revision.time)}
       </p>
       <div className="mt-2 flex flex-wrap gap-1.5">
-        <button
-          type="button"
-          className="act"
-          disabled={revision.number === now}
-          onClick={() => goBack(revision.number)}
-        >
-          Go back to this
-        </button>
+        <OwnerOnly>
+          <button
+            type="button"
+            className="act"
+            disabled={revision.number === now}
+            onClick={() => goBack(revision.number)}
+          >
+            Go back to this
+          </button>
+        </OwnerOnly>
         <Link
           className="act inline-block"
           to={`/builds/${id}/compare?left=revision:${revision.number}&right=now`}
@@ -88,24 +91,26 @@ export function RevisionInspector({ revision }: { revision: RevisionReply }) {
           Compare with now
         </Link>
       </div>
-      <form
-        className="mt-2 flex gap-1.5"
-        onSubmit={(event) => {
-          event.preventDefault();
-          branch.mutate();
-        }}
-      >
-        <input
-          aria-label="Name of the branch"
-          className="field"
-          value={name}
-          maxLength={80}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <button type="submit" className="act shrink-0" disabled={branch.isPending}>
-          Branch off
-        </button>
-      </form>
+      <OwnerOnly note="Going back and branching off are done on the computer that Brookrain runs on.">
+        <form
+          className="mt-2 flex gap-1.5"
+          onSubmit={(event) => {
+            event.preventDefault();
+            branch.mutate();
+          }}
+        >
+          <input
+            aria-label="Name of the branch"
+            className="field"
+            value={name}
+            maxLength={80}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <button type="submit" className="act shrink-0" disabled={branch.isPending}>
+            Branch off
+          </button>
+        </form>
+      </OwnerOnly>
       {revision.number > 1 && before && after && (
         <>
           <h3 className="mt-4">What it changed</h3>

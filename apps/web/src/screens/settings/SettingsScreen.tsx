@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { api } from '../../api/client.ts';
 import { Page } from '../../frame/Page.tsx';
 import { unitChoices } from '../../frame/UnitChoice.tsx';
+import { OwnerOnly } from '../../ui/OwnerOnly.tsx';
 import { ChoiceField } from '../../ui/ChoiceField.tsx';
 import {
   useAuthor,
@@ -67,7 +68,9 @@ export function SettingsScreen() {
         </section>
         <div className="space-y-8">
           <WorkshopDoor />
-          <DataFolder />
+          <OwnerOnly>
+            <DataFolder />
+          </OwnerOnly>
         </div>
       </div>
     </Page>

@@ -15,7 +15,7 @@ interface Waiting {
 
 /** Brings a file in over this build: first what would change, then one edit that can be undone. */
 export function ImportOver() {
-  const { id, revision, stored: build, adopt } = useBuild();
+  const { id, revision, generation, stored: build, adopt } = useBuild();
   const [{ numbers }] = useUnits();
   const queries = useQueryClient();
   const input = useRef<HTMLInputElement>(null);
@@ -36,7 +36,7 @@ export function ImportOver() {
   const bringIn = async (): Promise<void> => {
     if (!waiting) return;
     try {
-      const reply = await api.importOver(id, revision, waiting.text);
+      const reply = await api.importOver(id, { baseRevision: revision, generation }, waiting.text);
       await queries.refetchQueries({ queryKey: ['catalogue'] });
       adopt(reply);
       setWaiting(undefined);

@@ -6,6 +6,7 @@ import { OwnWords } from '../../ui/OwnWords.tsx';
 import { Screen } from '../../ui/Screen.tsx';
 import { useUnits } from '../../ui/preferences.ts';
 import { GaugeReadings } from './GaugeReadings.tsx';
+import { OwnerOnly } from '../../ui/OwnerOnly.tsx';
 import { ImportOver } from './ImportOver.tsx';
 
 /** What goes to the vehicle and to others: sheet, lists, file; and the way back in. */
@@ -77,7 +78,9 @@ export function TakeAwayScreen() {
         />
       ))}
       <div className="mt-6">
-        <ImportOver />
+        <OwnerOnly note="A file is imported over a build on the computer that Brookrain runs on.">
+          <ImportOver />
+        </OwnerOnly>
       </div>
     </Screen>
   );
