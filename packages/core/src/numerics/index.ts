@@ -12,5 +12,6 @@ export * from './solveDense.ts';
 export * from './rankCorrelation.ts';
 export * from './seededNormal.ts';
 export * from './linearProgram.ts';
+export * from './searchTime.ts';
 export * from './minHeap.ts';
 export * from './sum.ts';

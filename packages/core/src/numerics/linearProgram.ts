@@ -14,9 +14,13 @@ export interface LinearProgram {
   readonly whole: boolean;
 }
 
-/** What a solver answers: `stopped` has the best it found so far, `infeasible` nothing. */
+/**
+ * What a solver answers: `stopped` has the best it found in its time, `unknown` found nothing in it,
+ * `infeasible` proved that there is nothing.
+ */
 export type ProgramSolution =
   | { readonly status: 'infeasible' }
+  | { readonly status: 'unknown' }
   | {
       readonly status: 'optimal' | 'stopped';
       readonly cost: number;
@@ -80,6 +84,25 @@ export interface TextSolution {
   }[];
 }
 
+/** Rounding that a row may be off by. */
+const SLACK = 1e-6;
+
+/** Whether amounts keep every limit of a program. */
+function holds({ columns, rows, whole }: LinearProgram, amounts: readonly (number | undefined)[]) {
+  const sums = rows.map(() => 0);
+  for (const [j, { upper, entries }] of columns.entries()) {
+    const amount = amounts[j] ?? Number.NaN;
+    const isWhole = !whole || Math.abs(amount - Math.round(amount)) <= SLACK;
+    if (!(amount >= -SLACK && amount <= upper + SLACK) || !isWhole) return false;
+    for (const [row, coefficient] of entries) sums[row]! += coefficient * amount;
+  }
+  return rows.every(({ lower, upper }, i) => {
+    const total = sums[i] ?? 0;
+    const slack = SLACK * Math.max(1, Math.abs(total));
+    return total >= lower - slack && total <= upper + slack;
+  });
+}
+
 /** A solver of programs made of one that reads text. Throws what it throws. */
 export const solverByText =
   (solve: (text: string, options: { time_limit?: number }) => TextSolution): ProgramSolver =>
@@ -90,9 +113,10 @@ export const solverByText =
     );
     const amounts = program.columns.map((_, j) => Columns[`x${j}`]?.Primal);
     const known = amounts.every((amount) => amount !== undefined);
-    if (!known || (Status !== 'Optimal' && Status !== 'Time limit reached')) {
-      return { status: 'infeasible' };
-    }
+    const isStopped = Status === 'Time limit reached';
+    // What was stopped before its first answer tells amounts that mean nothing.
+    if (isStopped && (!known || !holds(program, amounts))) return { status: 'unknown' };
+    if (!known || (Status !== 'Optimal' && !isStopped)) return { status: 'infeasible' };
     const prices = new Map<string, number>();
     for (const { Name, Dual } of Rows) {
       const row = (Name ?? '').slice(1);

@@ -15,6 +15,16 @@ export interface AllocationSearch {
   stop(): void;
 }
 
+/** How sure it is that no other way is better. */
+function howGood(answer: Exclude<AllocationAnswer, { state: 'conflict' | 'unknown' }>): string {
+  if (answer.state === 'first') return '.';
+  if (answer.proven) return '; proven: no other way is better.';
+  const above = answer.bound > 0 ? (answer.cost / answer.bound - 1) * 100 : undefined;
+  const distance =
+    above === undefined ? '' : `, at most ${Math.ceil(above)} % above the least possible`;
+  return `; the best found in the time there is${distance}.`;
+}
+
 /** Looks for pins, and stores what was found as one edit; left when the build is another. */
 export function useAllocation(): AllocationSearch {
   const { stored, edit } = useBuild();
@@ -27,6 +37,10 @@ export function useAllocation(): AllocationSearch {
       setWords(conflictInWords(answer.conflict, sheet.problem));
       return;
     }
+    if (answer.state === 'unknown') {
+      setWords('No way was found in the time there is, and none is excluded. Lock fewer signals.');
+      return;
+    }
     const devices: Record<string, Record<string, string>> = {};
     let moved = 0;
     for (const { id, partId, pin, assigned } of sheet.signals) {
@@ -35,9 +49,8 @@ export function useAllocation(): AllocationSearch {
       moved += 1;
       devices[partId] = { ...devices[partId], [pin]: to };
     }
-    const proven = answer.state === 'allocated' && answer.proven;
     setWords(
-      `${moved === 0 ? 'Every signal stays on its pin' : `${moved} of ${sheet.signals.length} signals have another pin now`}${proven ? '; proven: no other way is better.' : '.'}`,
+      `${moved === 0 ? 'Every signal stays on its pin' : `${moved} of ${sheet.signals.length} signals have another pin now`}${howGood(answer)}`,
     );
     if (moved > 0) {
       edit({ name: 'assign-pins', controllerId: sheet.controllerId, devices });

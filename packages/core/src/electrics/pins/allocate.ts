@@ -1,4 +1,10 @@
-import type { ProgramSolver } from '../../numerics/index.ts';
+import {
+  type LinearProgram,
+  type ProgramSolution,
+  type ProgramSolver,
+  type SearchTime,
+  searchTime,
+} from '../../numerics/index.ts';
 import { costOf } from './allocationCost.ts';
 import {
   type AllocationProblem,
@@ -19,6 +25,8 @@ export interface AllocationConflict {
   readonly totals: readonly string[];
   /** every pin that one of them could go on */
   readonly pins: readonly string[];
+  /** whether none of them could be left out; false where the time for finding that out was over */
+  readonly isSmallest: boolean;
 }
 
 /** How far an allocation is: a first answer, the best there is, or why there is none. */
@@ -29,7 +37,11 @@ export type AllocationAnswer =
       readonly pins: Assignment;
       readonly cost: number;
       readonly proven: boolean;
+      /** no way costs less than this */
+      readonly bound: number;
     }
+  /** the time was over before a way was found, or it was excluded that there is one */
+  | { readonly state: 'unknown' }
   | { readonly state: 'conflict'; readonly conflict: AllocationConflict };
 
 /** What an assignment costs: see the cost of a pin. */
@@ -71,12 +83,20 @@ function withOnly(problem: AllocationProblem, obstacles: readonly Obstacle[]): A
   };
 }
 
-function isPossible(problem: AllocationProblem, solve: ProgramSolver): boolean {
+/** Whether every signal finds a pin; undefined where the time for finding out is over. */
+function isPossible(
+  problem: AllocationProblem,
+  solve: ProgramSolver,
+  time: SearchTime,
+): boolean | undefined {
   const outputs = outputsOf(problem);
   if (outputs.length === 0) return true;
   if (outputs.some((output) => pinsFor(problem, output).length === 0)) return false;
   if (firstAllocation(problem)) return true;
-  return solve(allocationProgram(problem, outputs, false).program).status !== 'infeasible';
+  const seconds = time.left();
+  if (seconds <= 0) return undefined;
+  const { status } = solve(allocationProgram(problem, outputs, false).program, seconds);
+  return status === 'unknown' ? undefined : status !== 'infeasible';
 }
 
 /**
@@ -84,7 +104,11 @@ function isPossible(problem: AllocationProblem, solve: ProgramSolver): boolean {
  * Computing 3 (1991)): whatever is not needed for the contradiction is left out, one after another,
  * so that none of what stays can be missed.
  */
-export function conflictOf(problem: AllocationProblem, solve: ProgramSolver): AllocationConflict {
+export function conflictOf(
+  problem: AllocationProblem,
+  solve: ProgramSolver,
+  time: SearchTime = searchTime(ALLOCATION_SECONDS),
+): AllocationConflict {
   const obstacles: Obstacle[] = [
     ...problem.totals.map(({ id }): Obstacle => ({ kind: 'total', total: id })),
     ...problem.signals.flatMap((signal): Obstacle[] =>
@@ -93,9 +117,12 @@ export function conflictOf(problem: AllocationProblem, solve: ProgramSolver): Al
     ...outputsOf(problem).map((output): Obstacle => ({ kind: 'output', output })),
   ];
   let needed: readonly Obstacle[] = obstacles;
+  let isSmallest = true;
   for (const each of obstacles) {
     const without = needed.filter((other) => other !== each);
-    if (!isPossible(withOnly(problem, without), solve)) needed = without;
+    const possible = isPossible(withOnly(problem, without), solve, time);
+    if (possible === false) needed = without;
+    isSmallest &&= possible !== undefined;
   }
   const outputs = needed.flatMap((each) => (each.kind === 'output' ? each.output : []));
   const rest = withOnly(problem, needed);
@@ -106,40 +133,55 @@ export function conflictOf(problem: AllocationProblem, solve: ProgramSolver): Al
     pins: [
       ...new Set(outputsOf(rest).flatMap((output) => pinsFor(rest, output).map(({ id }) => id))),
     ],
+    isSmallest,
   };
 }
 
+/** A search for pins may take so long unless it is told otherwise, s. */
+export const ALLOCATION_SECONDS = 20;
+
+/** The least that any way can cost: that of parts of pins, where the proof was not finished. */
+function costBound(program: LinearProgram, solve: ProgramSolver): number {
+  const relaxed = solve({ ...program, whole: false }, BOUND_SECONDS);
+  return relaxed.status === 'optimal' ? relaxed.cost : 0;
+}
+const BOUND_SECONDS = 2;
+
 /**
  * Puts every signal on a pin at the least cost, or says what conflicts: a first answer at once
- * where there is one, then the proven one by an integer program. Walk it step by step.
+ * where there is one, then the proven one by an integer program, or the best that was found in the
+ * time with the least that any could cost. Walk it step by step.
  * Throws BadInput where signals or limits name pins that are not there.
  */
 export function* allocate(
   problem: AllocationProblem,
   solve: ProgramSolver,
-  seconds?: number,
+  seconds = ALLOCATION_SECONDS,
 ): Generator<AllocationAnswer, AllocationAnswer> {
   const outputs = outputsOf(problem);
+  const time = searchTime(seconds);
   const first = firstAllocation(problem);
   if (first) yield { state: 'first', pins: first, cost: allocationCost(problem, first) };
-  if (!first && !isPossible(problem, solve)) {
-    return { state: 'conflict', conflict: conflictOf(problem, solve) };
+  const possible = first ? true : isPossible(problem, solve, time);
+  if (possible === undefined) return { state: 'unknown' };
+  if (!possible) return { state: 'conflict', conflict: conflictOf(problem, solve, time) };
+  if (outputs.length === 0) {
+    return { state: 'allocated', pins: new Map(), cost: 0, proven: true, bound: 0 };
   }
-  if (outputs.length === 0) return { state: 'allocated', pins: new Map(), cost: 0, proven: true };
   const { program, read } = allocationProgram(problem, outputs);
-  const answer = solve(program, seconds);
-  if (answer.status === 'infeasible') {
-    // Only a solver that was stopped before it had an answer comes here.
-    const pins = first ?? new Map<string, string>();
-    return { state: 'allocated', pins, cost: allocationCost(problem, pins), proven: false };
+  const answer: ProgramSolution =
+    time.left() > 0 ? solve(program, time.left()) : { status: 'unknown' };
+  if (answer.status === 'infeasible' || answer.status === 'unknown') {
+    if (!first) return { state: 'unknown' };
+    const cost = allocationCost(problem, first);
+    const bound = Math.min(cost, costBound(program, solve));
+    return { state: 'allocated', pins: first, cost, proven: false, bound };
   }
   const found = inSequence(problem, read(answer.amounts));
   const better = !first || answer.cost <= allocationCost(problem, first);
   const pins = better ? found : first;
-  return {
-    state: 'allocated',
-    pins,
-    cost: allocationCost(problem, pins),
-    proven: answer.status === 'optimal',
-  };
+  const cost = allocationCost(problem, pins);
+  const proven = answer.status === 'optimal';
+  const bound = proven ? cost : Math.min(cost, costBound(program, solve));
+  return { state: 'allocated', pins, cost, proven, bound };
 }

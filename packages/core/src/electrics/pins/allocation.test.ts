@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { beforeAll, describe, expect, test } from 'vitest';
-import { type ProgramSolver, finished, seededUniform } from '../../numerics/index.ts';
+import { type ProgramSolver, finished, searchTime, seededUniform } from '../../numerics/index.ts';
 import { BadInput } from '../../quantities/index.ts';
 import { type AllocationAnswer, allocate, allocationCost, conflictOf } from './allocate.ts';
 import { pin, signal } from '../../tests/allocationParts.ts';
@@ -109,6 +109,23 @@ describe('an allocation', () => {
     );
   });
 
+  test('in no time is the first there is, with the least that any could cost', () => {
+    for (let seed = 1; seed <= 40; seed++) {
+      const asked = randomProblem(seed);
+      const answer = finished(allocate(asked, solve, 0));
+      if (answer.state === 'unknown') continue;
+      if (answer.state !== 'allocated') {
+        expect(answer.state).toBe('conflict');
+        continue;
+      }
+      const least = bruteForce(asked)!;
+      expect(answer.proven).toBe(false);
+      expect(answer.bound).toBeLessThanOrEqual(least + 1e-6);
+      expect(answer.cost).toBeGreaterThanOrEqual(least - 1e-6);
+      expect(assignmentFaults(asked, answer.pins)).toEqual([]);
+    }
+  });
+
   test('keeps high-side outputs free where a low-side one does', () => {
     const pins = allocated(
       problem(
@@ -194,6 +211,17 @@ describe('a conflict', () => {
     expect(conflictInWords(answer.conflict, asked)).toBe(
       '5 signals need a high-side output (lock-up; fan 1; fan 2; pump; main); this unit has 4 pins that can',
     );
+  });
+
+  test('is not claimed where the solver was stopped, and is not called the smallest', () => {
+    const asked = problem(unit, [...others, ...five]);
+    const stopped: ProgramSolver = () => ({ status: 'unknown' });
+    expect(finished(allocate(asked, stopped))).toEqual({ state: 'unknown' });
+    const conflict = conflictOf(asked, solve, searchTime(0));
+    expect(conflict.isSmallest).toBe(false);
+    expect(conflict.signals).toEqual(expect.arrayContaining(five.map(({ id }) => id)));
+    expect(conflictInWords(conflict, asked)).toContain('Not all of these may be part');
+    expect(conflictOf(asked, solve).isSmallest).toBe(true);
   });
 
   test('is gone when any of its signals is left out', () => {

@@ -4,7 +4,7 @@ import { capabilityWords } from '../../catalogue/index.ts';
 
 /** A conflict in sentences: who wants what, and how much of it there is. */
 export function conflictInWords(
-  { signals, pins, totals, locks }: AllocationConflict,
+  { signals, pins, totals, locks, isSmallest }: AllocationConflict,
   problem: AllocationProblem,
 ): string {
   const byId = new Map(problem.signals.map((signal) => [signal.id, signal]));
@@ -27,5 +27,6 @@ export function conflictInWords(
     locks.length > 0
       ? [`${locks.map((id) => byId.get(id)?.name ?? id).join('; ')}: settled by hand`]
       : [];
-  return [`${asks}; ${there}`, ...limits, ...settled].join('. ');
+  const unsure = isSmallest ? [] : ['Not all of these may be part of the conflict'];
+  return [`${asks}; ${there}`, ...limits, ...settled, ...unsure].join('. ');
 }

@@ -27,9 +27,12 @@ const unproven = (asked: CuttingProblem): CuttingPlan => ({
   proven: false,
 });
 
-function proofOf(asked: CuttingProblem, from?: CuttingPlan) {
+/** Longer than any proof here takes on a slow machine, s. */
+const NO_LIMIT = 3600;
+
+function proofOf(asked: CuttingProblem, from?: CuttingPlan, seconds = NO_LIMIT, by = solve) {
   const steps: CuttingProof[] = [];
-  const proof = provenCuttingPlan(asked, solve, from);
+  const proof = provenCuttingPlan(asked, by, from, seconds);
   for (let step = proof.next(); ; step = proof.next()) {
     if (step.done) return { plan: step.value, steps };
     steps.push(step.value);
@@ -59,6 +62,25 @@ describe('a proof by integer programs', () => {
       ),
       { numRuns: 60, seed: 11 },
     );
+  });
+
+  test('for which there is no time claims nothing and keeps the plan there is', () => {
+    const asked = cuttingProblem(scattered(12, 0.3, 2.4), [3], [], 0.002);
+    const before = unproven(asked);
+    const { plan } = proofOf(asked, before, 0);
+    expect(plan.proven).toBe(false);
+    expect(plan.bought).toBeCloseTo(before.bought, 9);
+  });
+
+  test('whose last choice was stopped claims nothing', () => {
+    const asked = cuttingProblem(scattered(30, 0.3, 2.4), [3], [], 0.002);
+    const before = unproven(asked);
+    const stopping: ProgramSolver = (program, seconds) =>
+      program.whole ? { status: 'unknown' } : solve(program, seconds);
+    const { plan } = proofOf(asked, before, NO_LIMIT, stopping);
+    // Filled bar by bar it may meet its bound; then that is the proof.
+    expect(plan.proven).toBe(Math.abs(plan.bought - plan.bound) < 1e-6);
+    expect(plan.bound).toBeLessThanOrEqual(plan.bought + 1e-9);
   });
 
   test('of sixty pieces from bars of three metres that no capacity proves', () => {

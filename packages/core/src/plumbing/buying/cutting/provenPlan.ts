@@ -1,5 +1,10 @@
-import { sum } from '../../../numerics/index.ts';
-import type { LinearProgram, ProgramSolver } from '../../../numerics/index.ts';
+import {
+  type LinearProgram,
+  type ProgramSolver,
+  type SearchTime,
+  searchTime,
+  sum,
+} from '../../../numerics/index.ts';
 import { COUNTED_OFFCUTS, boughtUpTo, commonStep } from './bounds.ts';
 import { type Grouped, type Pattern, WorthTable, grouped, inSteps } from './patterns.ts';
 import {
@@ -21,7 +26,9 @@ export interface CuttingProof {
   readonly doing: 'pricing' | 'filling' | 'choosing' | 'proving';
 }
 
-/** Seconds that a first choice among the ways found may take; the proof itself may take what it takes. */
+/** A proof may take so long unless it is told otherwise, s. */
+export const CUTTING_SECONDS = 60;
+/** Seconds that a first choice among the ways found may take. */
 const CHOICE_SECONDS = 8;
 /** Plans that are filled bar by bar before a choice is made among their ways. */
 const FILLED_PLANS = 60;
@@ -45,10 +52,22 @@ interface Aim {
   mostBought(): number;
 }
 
+/** What came of choosing among ways to cut; `stopped` and `unknown`: in the time there was. */
+type ChoiceAnswer =
+  | { readonly status: 'none' | 'unknown' }
+  | { readonly status: 'best' | 'stopped'; readonly choice: Choice };
+
 /** A choice among ways to cut, and the bars as then filled: none where rounding promised what does not fit. */
 interface Choice {
   readonly cost: number;
   readonly filled: Filled[] | undefined;
+}
+
+/** What a plan costs at least, and what pieces and bars are worth then. */
+interface Relaxed {
+  readonly cost: number;
+  readonly table: WorthTable;
+  readonly price: readonly number[];
 }
 
 class CuttingProgram {
@@ -58,6 +77,7 @@ class CuttingProgram {
   constructor(
     private readonly all: Grouped,
     private readonly solve: ProgramSolver,
+    private readonly time: SearchTime,
   ) {
     this.steps = inSteps(all);
   }
@@ -98,16 +118,15 @@ class CuttingProgram {
 
   /**
    * Least cost when bars may be bought in parts, with what a piece and a bar of each kind is then
-   * worth: ways to cut are added until no further one could lower it.
+   * worth: ways to cut are added until no further one could lower it; undefined where the time is over.
    */
-  relaxed(aim: Aim): {
-    readonly cost: number;
-    readonly table: WorthTable;
-    readonly price: readonly number[];
-  } {
+  relaxed(aim: Aim): Relaxed | undefined {
     const { groups, kinds } = this.all;
     for (;;) {
-      const answer = this.solve(this.program([...this.ways.values()], aim, false));
+      const seconds = this.time.left();
+      if (seconds <= 0) return undefined;
+      const answer = this.solve(this.program([...this.ways.values()], aim, false), seconds);
+      if (answer.status === 'unknown' || answer.status === 'stopped') return undefined;
       if (answer.status === 'infeasible') throw new Error('a plan that is there was not found');
       const worth = groups.map((_, g) => Math.max(0, answer.prices[g] ?? 0));
       const limitPrice = answer.prices[groups.length + kinds.length] ?? 0;
@@ -138,7 +157,7 @@ class CuttingProgram {
   }
 
   /** The ways that a plan can use which costs no more than `slack` above the relaxed cost. */
-  addWithin(relaxed: ReturnType<CuttingProgram['relaxed']>, slack: number): boolean {
+  addWithin(relaxed: Relaxed, slack: number): boolean {
     this.all.kinds.forEach((_, kind) => {
       const room = this.steps.holds[kind] ?? 0;
       const atLeast = (relaxed.price[kind] ?? 0) - slack - EVEN;
@@ -149,12 +168,16 @@ class CuttingProgram {
     return this.ways.size < MOST_WAYS;
   }
 
-  /** The best choice among the ways found; undefined where there is none, or none in time. */
-  choice(aim: Aim, seconds?: number): Choice | undefined {
+  /** The best choice among the ways found, in the time that is left of all or of this choice. */
+  choice(aim: Aim, most = Infinity): ChoiceAnswer {
+    const seconds = Math.min(most, this.time.left());
+    if (seconds <= 0) return { status: 'unknown' };
     const ways = [...this.ways.values()];
     const answer = this.solve(this.program(ways, aim, true), seconds);
-    if (answer.status === 'infeasible') return undefined;
-    return { cost: answer.cost, filled: this.filledBy(ways, answer.amounts) };
+    if (answer.status === 'infeasible') return { status: 'none' };
+    if (answer.status === 'unknown') return { status: 'unknown' };
+    const choice = { cost: answer.cost, filled: this.filledBy(ways, answer.amounts) };
+    return { status: answer.status === 'optimal' ? 'best' : 'stopped', choice };
   }
 
   /** Puts the pieces into bars as chosen; undefined where rounding promised what does not fit. */
@@ -210,18 +233,20 @@ function partialSums(lengths: readonly number[]): readonly number[] {
  * Proves a plan least, or finds a better one, by integer programs over ways to cut a bar: what pieces
  * are worth when bars may be bought in parts gives the bound, and only ways that could be part of a
  * better plan are looked at. The plan buys least and, of those that do, touches least of the offcuts.
- * Walk it step by step; it returns the plan, `proven` unless there were too many ways.
+ * Walk it step by step; it returns the plan, `proven` unless there were too many ways or the time was
+ * over.
  * Throws BadInput for a piece that nothing is long enough for.
  */
 export function* provenCuttingPlan(
   problem: CuttingProblem,
   solve: ProgramSolver,
   from: CuttingPlan = cuttingPlan(problem, 3000),
+  seconds = CUTTING_SECONDS,
 ): Generator<CuttingProof, CuttingPlan> {
   if (from.proven || problem.pieces.length === 0) return from;
   const ready = prepared(problem);
   const all = grouped(ready);
-  const program = new CuttingProgram(all, solve);
+  const program = new CuttingProgram(all, solve, searchTime(seconds));
   const groupOf = new Map(
     all.groups.flatMap(({ pieces }, g) => pieces.map(({ id }) => [id, g] as const)),
   );
@@ -254,13 +279,14 @@ export function* provenCuttingPlan(
       ways: program.count,
       doing,
     });
-    const adopt = (choice: Choice | undefined): void => {
-      if (!choice?.filled) return;
+    const adopt = (choice: Choice): void => {
+      if (!choice.filled) return;
       const plan = planOf(choice.filled, best.bound, false);
       if (costOf(plan) < costOf(best) - EVEN) best = plan;
     };
     yield telling('pricing');
     const relaxed = program.relaxed(aim);
+    if (!relaxed) return false;
     const bound = aim.upTo(relaxed.cost - EVEN);
     if (!aim.limit) best = { ...best, bound: Math.max(best.bound, bound) };
     if (costOf(best) <= bound + EVEN) return true;
@@ -279,14 +305,17 @@ export function* provenCuttingPlan(
       }
     }
     yield telling('choosing');
-    adopt(program.choice(aim, CHOICE_SECONDS));
+    const early = program.choice(aim, CHOICE_SECONDS);
+    if ('choice' in early) adopt(early.choice);
     if (costOf(best) <= bound + EVEN) return true;
     if (!program.addWithin(relaxed, aim.below(costOf(best)) - relaxed.cost)) return false;
     yield telling('proving');
-    const choice = program.choice(aim);
-    adopt(choice);
+    const last = program.choice(aim);
+    if ('choice' in last) adopt(last.choice);
     // Nothing among all ways that could be part of a better plan: the plan there is cannot be bettered.
-    return choice === undefined || costOf(best) <= choice.cost + EVEN;
+    return (
+      last.status === 'none' || (last.status === 'best' && costOf(best) <= last.choice.cost + EVEN)
+    );
   }
 
   const leastBought = yield* least(
