@@ -170,7 +170,7 @@ describe('undo and redo', () => {
   const step = (direction: 'undo' | 'redo', baseRevision: number) =>
     server.http().post(`/api/builds/lantern/${direction}`).send({ baseRevision });
 
-  test('append revisions and lead exactly back and forth', async () => {
+  test('Nothing is overwritten: they append revisions and lead exactly back and forth', async () => {
     await server.edit(1, boost(70)).expect(200);
     await server
       .edit(2, { name: 'choose-injector', rowId: 'primary', item: { id: 'I850', revision: 1 } })
@@ -418,7 +418,7 @@ describe('papers', () => {
     expect(wires.text.trim().split('\r\n')).toHaveLength(listed.length + 1);
   });
 
-  test('text that a spreadsheet would run is made harmless', async () => {
+  test('Tables that are exported run nothing: text that a spreadsheet would run is made harmless', async () => {
     const own = structuredClone(toBuildFile(lantern, sampleCatalogue)) as unknown as Record<
       string,
       unknown

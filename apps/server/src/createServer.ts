@@ -98,13 +98,15 @@ export async function createServer(
   );
   app.use(workshopDoor(workshop, app.get(PairedDevices), app.get(OpenAnswers)));
   app.use(boundedJson());
-  app.use(express.text({ type: Object.values(fileTypes), limit: MOST_SENT }));
+  app.use(express.raw({ type: Object.values(fileTypes), limit: MOST_SENT }));
   app.useGlobalFilters(new ErrorFilter());
   serveOpenApi(app);
   serveWeb(app, config.webFolder);
   await app.init();
   app.get(BuildStore).bringUpToDate();
   seedDemo(app.get(BuildStore), app.get(CatalogueStore));
+  // Read and migrated before anybody waits for it.
+  app.get(CatalogueStore).all();
   app.get(DocumentWork).warmUp();
   app.get(Snapshots).start();
   const lost = open.last.lost();

@@ -33,7 +33,7 @@ async function start(): Promise<string> {
 const ended = (process_: ChildProcess): Promise<void> =>
   new Promise((resolve) => process_.once('exit', () => resolve()));
 
-test(`killing the process ${ROUNDS} times while it writes loses no accepted edit and makes none twice`, async () => {
+test(`What was acknowledged is there after the process was killed ${ROUNDS} times while it wrote; nothing is there twice`, async () => {
   const { accepted, wrong } = await killRounds(folder, ROUNDS);
   expect(wrong).toEqual([]);
   expect(accepted).toBeGreaterThan(ROUNDS);

@@ -4,9 +4,9 @@ import { badInput } from './errors.ts';
 /** Author label of changes that name nobody. */
 export const NOBODY = 'workshop';
 
-/** A body that was sent as text; 400 otherwise. */
-export function textBody(body: unknown): string {
-  if (typeof body === 'string') return body;
+/** A body that was sent as a file, as bytes: it is read where the work is done; 400 otherwise. */
+export function fileBody(body: unknown): Uint8Array {
+  if (body instanceof Uint8Array) return body;
   throw badInput([{ path: '', message: `send the file as ${fileTypes.json} or ${fileTypes.csv}` }]);
 }
 

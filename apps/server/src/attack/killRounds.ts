@@ -1,10 +1,31 @@
-import type { BuildReply, RevisionReply } from '@brookrain/contract';
+import type { BuildReply, RecordReply, RevisionReply } from '@brookrain/contract';
 import { type RunningServer, killed, startProgram } from './runningServer.ts';
+
+/** Adds an entry to the record; undefined where no answer came. */
+const note = (url: string, n: number): Promise<Response | undefined> =>
+  fetch(`${url}/record`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      entries: [
+        {
+          id: `entry-${String(n).padStart(8, '0')}`,
+          kind: 'cut',
+          subject: `wire-${n}`,
+          said: { length: 1 },
+          revision: 1,
+          time: new Date(0).toISOString(),
+        },
+      ],
+    }),
+  }).catch(() => undefined);
 
 /** What came of killing the program again and again. */
 export interface KillOutcome {
   readonly rounds: number;
   readonly accepted: number;
+  /** entries of the record that were acknowledged */
+  readonly entries: number;
   /** acknowledged edits that were not there afterwards, edits made twice, and what else was wrong */
   readonly wrong: readonly string[];
 }
@@ -27,6 +48,7 @@ const post = (url: string, baseRevision: number, n: number): Promise<Response> =
 export async function killRounds(folder: string, rounds: number): Promise<KillOutcome> {
   const wrong: string[] = [];
   let accepted = 0;
+  let entries = 0;
   let server: RunningServer | undefined;
   try {
     for (let round = 0; round < rounds; round++) {
@@ -38,15 +60,23 @@ export async function killRounds(folder: string, rounds: number): Promise<KillOu
       if (made < accepted) wrong.push(`round ${round}: ${accepted - made} edits lost`);
       if (made > accepted + 1) wrong.push(`round ${round}: ${made} made, ${accepted} acknowledged`);
       if (now.revision !== 1 + made) wrong.push(`round ${round}: revision ${now.revision}`);
+      const record = (await (await fetch(`${url}/record`)).json()) as RecordReply;
+      if (record.entries.length < entries) {
+        wrong.push(`round ${round}: ${entries - record.entries.length} entries lost`);
+      }
+      if (record.entries.length > entries + 1) wrong.push(`round ${round}: entries kept twice`);
+      entries = record.entries.length;
       // Sent again with the same id the one on its way is made exactly once.
       const again = (await (await post(url, 1 + accepted, accepted + 1)).json()) as BuildReply;
       if (again.revision !== 2 + accepted) wrong.push(`round ${round}: made twice or not at all`);
       accepted += 1;
       const killAfter = accepted + 1 + (round % 4);
       for (;;) {
+        const noted = note(url, entries);
         const answer = post(url, 1 + accepted, accepted + 1);
         if (accepted + 1 === killAfter) server.process.kill('SIGKILL');
         const reply = await answer.catch(() => undefined);
+        if ((await noted)?.status === 201) entries += 1;
         if (reply === undefined) break;
         if (reply.status !== 200) wrong.push(`round ${round}: answered ${reply.status}`);
         accepted += 1;
@@ -67,5 +97,5 @@ export async function killRounds(folder: string, rounds: number): Promise<KillOu
   } finally {
     if (server) await killed(server.process);
   }
-  return { rounds, accepted, wrong };
+  return { rounds, accepted, entries, wrong };
 }

@@ -156,14 +156,14 @@ export class BuildEditor {
   }
 
   /** What importing a file over a build would change; nothing is written. */
-  preview(id: string, text: string): Promise<ImportPreview> {
-    return this.work.preview(this.store.read(id), text);
+  preview(id: string, file: Uint8Array): Promise<ImportPreview> {
+    return this.work.preview(this.store.read(id), file);
   }
 
   /** Imports a file over a build as one edit that can be undone. */
-  async importOver(id: string, change: Change, text: string): Promise<StoredBuild> {
+  async importOver(id: string, change: Change, file: Uint8Array): Promise<StoredBuild> {
     this.store.read(id);
-    const { document, rows } = await this.work.readBuild(text);
+    const { document, rows } = await this.work.readBuild(file);
     return this.changed(id, change, (current, run) =>
       this.replaced(
         run,
@@ -179,8 +179,8 @@ export class BuildEditor {
   }
 
   /** Imports a file as a new build. */
-  async importNew(text: string, author: string): Promise<StoredBuild> {
-    const { document, rows } = await this.work.readBuild(text);
+  async importNew(file: Uint8Array, author: string): Promise<StoredBuild> {
+    const { document, rows } = await this.work.readBuild(file);
     return this.create({
       document,
       author,

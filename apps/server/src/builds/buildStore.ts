@@ -272,7 +272,8 @@ export class BuildStore {
             name: input.document.name,
             description: input.document.description,
             revision: 1,
-            document: input.document.text,
+            // Written with the first revision, in the same transaction.
+            document: '',
             demo: input.demo ?? false,
             updatedAt: time,
           })

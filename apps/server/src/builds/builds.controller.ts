@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import { fileTypes } from '@brookrain/core';
 import {
   ArchiveMessage,
@@ -26,7 +27,7 @@ import {
 import { ApiConsumes, ApiOperation, ApiQuery, ApiTags } from '@nestjs/swagger';
 import type { Response } from 'express';
 import { asAttachment } from '../asAttachment.ts';
-import { NOBODY, bytesOf, textBody, wholeNumber } from '../requests.ts';
+import { NOBODY, bytesOf, fileBody, wholeNumber } from '../requests.ts';
 import { ModelPipe } from '../modelPipe.ts';
 import {
   MayBeBusy,
@@ -94,7 +95,7 @@ export class BuildsController {
   @TakesText('The build file')
   @Replies(201, 'BuildReply', 'The new build')
   async importNew(@Body() text: unknown, @Res() response: Response): Promise<void> {
-    this.send(response, await this.editor.importNew(textBody(text), NOBODY));
+    await this.send(response, await this.editor.importNew(fileBody(text), NOBODY));
   }
 
   @Get(':id')
@@ -102,7 +103,7 @@ export class BuildsController {
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
   read(@Param('id') id: string, @Res() response: Response): void {
-    this.send(response, this.store.read(id));
+    sendJson(response, this.store.sentBuild(this.store.read(id)));
   }
 
   @Post(':id/copy')
@@ -115,7 +116,7 @@ export class BuildsController {
     @Body(new ModelPipe(CopyMessage)) message: CopyMessage,
     @Res() response: Response,
   ): Promise<void> {
-    this.send(response, await this.starter.copy(id, message));
+    await this.send(response, await this.starter.copy(id, message));
   }
 
   @Post(':id/archive')
@@ -128,8 +129,8 @@ export class BuildsController {
     @Param('id') id: string,
     @Body(new ModelPipe(ArchiveMessage)) message: ArchiveMessage,
     @Res() response: Response,
-  ): void {
-    this.send(response, this.starter.archive(id, message.archived));
+  ): Promise<void> {
+    return this.send(response, this.starter.archive(id, message.archived));
   }
 
   @Get(':id/revisions')
@@ -182,7 +183,7 @@ export class BuildsController {
     @Body(new ModelPipe(GoBackMessage)) message: GoBackMessage,
     @Res() response: Response,
   ): Promise<void> {
-    this.send(response, await this.editor.goBack(id, changeOf(message), message.revision));
+    await this.send(response, await this.editor.goBack(id, changeOf(message), message.revision));
   }
 
   @Get(':id/state')
@@ -218,7 +219,7 @@ export class BuildsController {
     @Body() body: unknown,
     @Res() response: Response,
   ): Promise<void> {
-    this.send(response, await this.editor.edit(id, bytesOf(body)));
+    await this.send(response, await this.editor.edit(id, bytesOf(body)));
   }
 
   @Post(':id/undo')
@@ -233,7 +234,7 @@ export class BuildsController {
     @Body(new ModelPipe(StepMessage)) message: StepMessage,
     @Res() response: Response,
   ): Promise<void> {
-    this.send(response, await this.editor.step(id, changeOf(message), 'undo'));
+    await this.send(response, await this.editor.step(id, changeOf(message), 'undo'));
   }
 
   @Post(':id/redo')
@@ -248,7 +249,7 @@ export class BuildsController {
     @Body(new ModelPipe(StepMessage)) message: StepMessage,
     @Res() response: Response,
   ): Promise<void> {
-    this.send(response, await this.editor.step(id, changeOf(message), 'redo'));
+    await this.send(response, await this.editor.step(id, changeOf(message), 'redo'));
   }
 
   @Post(':id/import/preview')
@@ -259,7 +260,7 @@ export class BuildsController {
   @Replies(200, 'ImportPreview', 'The changes; nothing is written')
   @MayBeMissing()
   preview(@Param('id') id: string, @Body() text: unknown): Promise<ImportPreview> {
-    return this.editor.preview(id, textBody(text));
+    return this.editor.preview(id, fileBody(text));
   }
 
   @Post(':id/import')
@@ -289,10 +290,12 @@ export class BuildsController {
       generation: typeof generation === 'string' ? generation : undefined,
       author: NOBODY,
     };
-    this.send(response, await this.editor.importOver(id, change, textBody(text)));
+    await this.send(response, await this.editor.importOver(id, change, fileBody(text)));
   }
 
-  private send(response: Response, build: StoredBuild): void {
+  /** Sends a build that was just written, once others have had their turn. */
+  private async send(response: Response, build: StoredBuild): Promise<void> {
+    await nextTurn();
     sendJson(response, this.store.sentBuild(build));
   }
 }

@@ -115,7 +115,7 @@ describe('going back', () => {
   });
 });
 
-describe('an edit sent twice', () => {
+describe('An edit is made once, also where it is sent twice', () => {
   const edit = { baseRevision: 1, editId: 'once-only-1', command: setPower(150) };
 
   test('is made once and answered the same', async () => {

@@ -22,7 +22,7 @@ import { ApiConsumes, ApiOperation, ApiProduces, ApiQuery, ApiTags } from '@nest
 import { badInput } from '../errors.ts';
 import { ModelPipe } from '../modelPipe.ts';
 import { MayBeMissing, Replies, Takes, TakesText } from '../openapi/replies.ts';
-import { textBody } from '../requests.ts';
+import { fileBody } from '../requests.ts';
 import { CatalogueKeeper } from './catalogueKeeper.ts';
 import { CatalogueStore } from './catalogueStore.ts';
 
@@ -79,8 +79,8 @@ export class CatalogueController {
     @Query('category') category: string | undefined,
     @Body() text: unknown,
   ): Promise<ImportItemsReply> {
-    if (format === 'csv') return this.keeper.importSheet(categoryOf(category), textBody(text));
-    if (format === 'json') return this.keeper.importJson(textBody(text));
+    if (format === 'csv') return this.keeper.importSheet(categoryOf(category), fileBody(text));
+    if (format === 'json') return this.keeper.importJson(fileBody(text));
     throw badInput([{ path: 'format', message: 'must be csv or json' }]);
   }
 

@@ -38,13 +38,13 @@ export class CatalogueKeeper {
   }
 
   /** Keeps every item of a CSV table of one category, or none when a cell is wrong. */
-  async importSheet(category: CatalogueCategory, text: string): Promise<ImportItemsReply> {
-    return this.importReply(await this.work.readSheet(category, text));
+  async importSheet(category: CatalogueCategory, file: Uint8Array): Promise<ImportItemsReply> {
+    return this.importReply(await this.work.readSheet(category, file));
   }
 
   /** Keeps every item of a JSON list, or none. */
-  async importJson(text: string): Promise<ImportItemsReply> {
-    return this.importReply(await this.work.readItems(text));
+  async importJson(file: Uint8Array): Promise<ImportItemsReply> {
+    return this.importReply(await this.work.readItems(file));
   }
 
   private importReply(items: readonly CatalogueItem[]): ImportItemsReply {

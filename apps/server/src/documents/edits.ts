@@ -11,7 +11,7 @@ import {
 import { badInput } from '../errors.ts';
 import type { BuildText } from '../work/workMessages.ts';
 import { type DocumentSource, documentAt, isCheckedSource } from './documentAt.ts';
-import { type DocumentText, documentText } from './documentText.ts';
+import { type DocumentText, documentText, refuseTooLarge } from './documentText.ts';
 import { readEditMessage } from './editMessage.ts';
 import { documentOf, rememberDocument } from './knownDocuments.ts';
 
@@ -75,6 +75,7 @@ function made(
   parts: Omit<MadeEdit, 'kind' | 'document'>,
 ): MadeEdit {
   const written = documentText(document);
+  refuseTooLarge(written, build.text.length);
   rememberDocument(nextKey(build), written.text, document);
   return { kind: 'made', document: written, ...parts };
 }

@@ -8,7 +8,7 @@ import {
 } from '@brookrain/core';
 import { type CatalogueRow, catalogueRow } from '../catalogue/catalogueRow.ts';
 import { badInput } from '../errors.ts';
-import { type DocumentText, documentText } from './documentText.ts';
+import { type DocumentText, documentText, refuseTooLarge } from './documentText.ts';
 
 /** A build file from outside that holds: its document, and its items that are not in the catalogue. */
 export interface ReadDocument {
@@ -45,7 +45,9 @@ function readFile(text: string, catalogue: Catalogue) {
 /** Reads a build file from outside. Throws 400 with the place of each mistake. */
 export function readDocument(text: string, catalogue: Catalogue): ReadDocument {
   const { document, items } = readFile(text, catalogue);
-  return { document: documentText(document), rows: items.map(catalogueRow) };
+  const written = documentText(document);
+  refuseTooLarge(written);
+  return { document: written, rows: items.map(catalogueRow) };
 }
 
 /** What importing a file over a build would change. */

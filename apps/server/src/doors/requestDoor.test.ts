@@ -15,7 +15,7 @@ const own: Knock = {
 const status = (knock: Partial<Knock>, servedOn = '127.0.0.1'): number | undefined =>
   refusalOf({ ...own, ...knock }, servedOn)?.status;
 
-describe('who is let in', () => {
+describe("Only this machine's own page writes", () => {
   test('the page itself, and programs that are no page', () => {
     expect(status({})).toBeUndefined();
     expect(status({ origin: 'http://127.0.0.1:4477', fetchSite: 'same-origin' })).toBeUndefined();

@@ -38,7 +38,7 @@ async function snapshotThenStop(): Promise<string> {
 }
 
 describe('a data folder', () => {
-  test('is served by one program at a time, and the second says who has it', async () => {
+  test('A data folder belongs to one program at a time: the second says who has it', async () => {
     const first = await serve();
     await expect(serve()).rejects.toThrow(FolderHeld);
     await expect(serve()).rejects.toThrow(new RegExp(`process ${String(process.pid)} since`));
@@ -53,7 +53,7 @@ describe('a data folder', () => {
     lockFolder(folder).release();
   });
 
-  test('written by a newer program is refused, and left as it is', async () => {
+  test('Newer data are left alone: what a newer program wrote is refused', async () => {
     await stop(await serve());
     const sqlite = new Sqlite(database());
     sqlite

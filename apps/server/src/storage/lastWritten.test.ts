@@ -80,7 +80,7 @@ async function damagedLog(from: number): Promise<void> {
 }
 
 describe('a damaged write-ahead log', () => {
-  test('is told, with what is missing, until somebody has read it; what was found is kept', async () => {
+  test('What is missing is reported, until somebody has read it; what was found is kept', async () => {
     await damagedLog(0.6);
     const api = await start();
     const now = await revision(api);

@@ -40,7 +40,7 @@ const take = async (): Promise<string> => {
 };
 
 describe('snapshots', () => {
-  test('one is taken on start, one when asked; each is a sound data file', async () => {
+  test('Snapshots are taken on start and every hour, and when asked; each is a sound data file', async () => {
     const file = await take();
     const { body } = await server.http().get('/api/snapshots').expect(200);
     const { snapshots, restoreCommand } = body as SnapshotsReply;
@@ -147,7 +147,7 @@ describe('snapshots', () => {
   });
 });
 
-describe('a restore begins another line of revisions', () => {
+describe('A restore begins another line of revisions', () => {
   /** A folder in which an edit was made after a snapshot, restored; what the page had read before. */
   async function restored() {
     await server.edit(1, setPower(150)).expect(200);

@@ -61,10 +61,10 @@ export type DocumentJob =
 export type LongJob =
   | { readonly kind: 'paper'; readonly build: BuildText; readonly asked: PaperAsked }
   | { readonly kind: 'state'; readonly build: BuildText }
-  | { readonly kind: 'readBuild'; readonly text: string }
-  | { readonly kind: 'preview'; readonly build: BuildText; readonly text: string }
-  | { readonly kind: 'readItems'; readonly text: string }
-  | { readonly kind: 'readSheet'; readonly text: string; readonly category: CatalogueCategory };
+  | { readonly kind: 'readBuild'; readonly file: Uint8Array }
+  | { readonly kind: 'preview'; readonly build: BuildText; readonly file: Uint8Array }
+  | { readonly kind: 'readItems'; readonly file: Uint8Array }
+  | { readonly kind: 'readSheet'; readonly file: Uint8Array; readonly category: CatalogueCategory };
 
 export type Job = DocumentJob | LongJob;
 

@@ -18,7 +18,7 @@ const state = (build: StoredBuild) => queue().state(build);
 const refusalOf = (error: unknown) =>
   error instanceof RefusedRequest ? `${error.status} ${error.reply.message}` : String(error);
 
-describe('long work', () => {
+describe("One person's long work does not hold up another's", () => {
   test('holds up neither a read nor an edit: both are answered before the papers that were first', async () => {
     const order: string[] = [];
     const papers = Array.from({ length: 8 }, () =>

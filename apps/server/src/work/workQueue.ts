@@ -52,6 +52,8 @@ export class WorkQueue implements OnModuleDestroy {
   private readonly failures = new Newest<string>(FAILURES);
   private readonly thread: ThreadClient;
   private running: Waiting | undefined;
+  /** files that came in so far */
+  private files = 0;
   /** jobs that were ended because nobody waits for them */
   private readonly unwanted = new WeakSet<Waiting>();
   private idle: NodeJS.Timeout | undefined;
@@ -71,23 +73,23 @@ export class WorkQueue implements OnModuleDestroy {
   }
 
   /** What a build file from outside would change of a build. */
-  preview(build: StoredBuild, text: string): Promise<ImportPreview> {
-    return this.ofBuild(build, { kind: 'preview', build: build.asText, text });
+  preview(build: StoredBuild, file: Uint8Array): Promise<ImportPreview> {
+    return this.ofBuild(build, { kind: 'preview', build: build.asText, file });
   }
 
   /** Reads a build file from outside. */
-  readBuild(text: string): Promise<ReadDocument> {
-    return this.ofFile({ kind: 'readBuild', text });
+  readBuild(file: Uint8Array): Promise<ReadDocument> {
+    return this.ofFile({ kind: 'readBuild', file });
   }
 
   /** Reads a JSON list of items from outside; refused with the place of what is wrong. */
-  readItems(text: string): Promise<readonly CatalogueItem[]> {
-    return this.ofFile({ kind: 'readItems', text });
+  readItems(file: Uint8Array): Promise<readonly CatalogueItem[]> {
+    return this.ofFile({ kind: 'readItems', file });
   }
 
   /** Reads a table of items of one category; refused with row and column of what is wrong. */
-  readSheet(category: CatalogueCategory, text: string): Promise<readonly CatalogueItem[]> {
-    return this.ofFile({ kind: 'readSheet', category, text });
+  readSheet(category: CatalogueCategory, file: Uint8Array): Promise<readonly CatalogueItem[]> {
+    return this.ofFile({ kind: 'readSheet', category, file });
   }
 
   private ofBuild<Kind extends LongJob['kind']>(
@@ -100,9 +102,10 @@ export class WorkQueue implements OnModuleDestroy {
   }
 
   private ofFile<Kind extends LongJob['kind']>(
-    job: Extract<LongJob, { kind: Kind }> & { readonly text: string },
+    job: Extract<LongJob, { kind: Kind }> & { readonly file: Uint8Array },
   ): Promise<JobDone[Kind]> {
-    const holds = { key: job.text, bytes: job.text.length };
+    this.files += 1;
+    const holds = { key: `file ${this.files}`, bytes: job.file.length };
     return this.add<Kind>({ job, owner: 'files', name: 'a file that is read', holds });
   }
 

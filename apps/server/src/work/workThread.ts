@@ -19,6 +19,9 @@ function evaluated(document: BuildDocument, { catalogue, tell }: ThreadContext) 
   return evaluation;
 }
 
+/** A file from outside as text; what is no UTF-8 is replaced, and found by whoever reads it. */
+const textOf = (file: Uint8Array): string => new TextDecoder().decode(file);
+
 /** Open findings of a build by severity. */
 function stateOf(build: BuildText, context: ThreadContext): BuildStateReply {
   const { findings } = evaluated(documentOf(build), context);
@@ -53,13 +56,13 @@ serveJobs((job, context) => {
     case 'state':
       return stateOf(job.build, context);
     case 'readBuild':
-      return readDocument(job.text, context.catalogue);
+      return readDocument(textOf(job.file), context.catalogue);
     case 'preview':
-      return importPreview(documentOf(job.build), job.text, context.catalogue);
+      return importPreview(documentOf(job.build), textOf(job.file), context.catalogue);
     case 'readItems':
-      return itemsOfJson(job.text);
+      return itemsOfJson(textOf(job.file));
     case 'readSheet':
-      return itemsOfSheet(job.category, job.text);
+      return itemsOfSheet(job.category, textOf(job.file));
     default:
       return notMine(job);
   }

@@ -55,7 +55,7 @@ describe('where a connection comes from', () => {
   });
 });
 
-describe('a stranger who resets the connection', () => {
+describe('A stranger writes nothing and keeps nobody out: one who resets the connection', () => {
   let folder: string;
   let server: Server;
   let port: number;

@@ -109,7 +109,7 @@ describe('an allocation', () => {
     );
   });
 
-  test('in no time is the first there is, with the least that any could cost', () => {
+  test('Searches end: in no time it is the first there is, with the least that any could cost', () => {
     for (let seed = 1; seed <= 40; seed++) {
       const asked = randomProblem(seed);
       const answer = finished(allocate(asked, solve, 0));
