@@ -134,6 +134,15 @@ export const briefSpec = object(
       ...temperatures,
       initial: q(-10, 'temperature', '°C'),
     }),
+    protectionTemperature: quantityField('temperature', '°C', {
+      label: 'Engine protection from',
+      help: 'coolant temperature at which the controller begins to protect the engine',
+      since: 18,
+      min: 333.15,
+      max: 423.15,
+      message: 'engine protection begins between 60 and 150 °C of coolant temperature',
+      initial: q(110, 'temperature', '°C'),
+    }),
     chargeTemperature: quantityOrNone('temperature', '°C', {
       label: 'Charge air',
       ...temperatures,

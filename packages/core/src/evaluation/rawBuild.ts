@@ -1,10 +1,10 @@
 import {
   BARE_PLACE,
   type Build,
+  type BuildInput,
   type Fuel,
   type FuelCircuit,
   type ItemRef,
-  CURRENT_VERSION,
   USUAL_CURRENCY,
   USUAL_HEAT_LOSS,
 } from '../model/index.ts';
@@ -178,7 +178,7 @@ function placements(answers: StartAnswers): Build['placements'] {
 }
 
 /** The build before anything was chosen by computation. */
-export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
+export function rawBuild(answers: StartAnswers, catalogue: Catalogue): BuildInput {
   const item = (...ids: string[]): ItemRef => firstItem(catalogue, ids);
   const circuit = circuitOf(answers, catalogue);
   const boosted = answers.aspiration !== 'natural' && answers.boost.value > 0;
@@ -233,8 +233,6 @@ export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     loadedTogether: 2,
   });
   return {
-    format: 'brookrain-build',
-    version: CURRENT_VERSION,
     name: answers.name,
     description: '',
     brief: { ...brief, ...defaultCurves(brief) },
@@ -279,19 +277,7 @@ export function rawBuild(answers: StartAnswers, catalogue: Catalogue): Build {
     panels: [],
     harness: NO_HARNESS,
     switching: [],
-    limits: {
-      designFactor: q(110, 'ratio', '%'),
-      injectorDuty: q(80, 'ratio', '%'),
-      pumpMargin: q(20, 'ratio', '%'),
-      voltageRunning: q(13.8, 'voltage', 'V'),
-      voltageLow: q(12.2, 'voltage', 'V'),
-      voltageCranking: q(10.5, 'voltage', 'V'),
-      pumpFeedDrop: q(0.25, 'voltage', 'V'),
-      alternatorAtIdle: q(45, 'ratio', '%'),
-      alternatorHot: q(85, 'ratio', '%'),
-      batteryUsable: q(50, 'ratio', '%'),
-      thermostatOpens: q(82, 'temperature', '°C'),
-    },
+    limits: {},
     options: [],
     acceptances: [],
     assemblies: [],

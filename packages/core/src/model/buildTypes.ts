@@ -9,7 +9,7 @@ import type {
   StoredVehicleSignal,
   StoredWireDecision,
 } from '../electrics/model.ts';
-import type { StoredBrief, StoredFuel } from '../engine/model.ts';
+import type { StoredBrief, StoredFuel, briefSpec } from '../engine/model.ts';
 import type { StoredCircuit, StoredElement, StoredInjectorRow } from '../fuel/model.ts';
 import type {
   StoredBreakout,
@@ -41,9 +41,9 @@ import type {
   StoredVehicle,
 } from '../vehicle/model.ts';
 import type { Path } from './path.ts';
-import type { ItemRef } from './spec.ts';
+import type { InputOf, ItemRef } from './spec.ts';
 import { type CurvePoint } from './curve.ts';
-import type { BuildDocument, StoredAcceptance, StoredOption } from './document.ts';
+import type { BuildDocument, StoredAcceptance, StoredOption, limitsSpec } from './document.ts';
 
 /** An entry of a collection together with its id. */
 export type Identified<T> = T extends unknown ? Omit<T, 'order'> & { readonly id: string } : never;
@@ -306,6 +306,17 @@ export interface Build extends Omit<BuildDocument, Collections> {
   readonly assemblies: readonly Assembly[];
   readonly shelf: readonly ShelfEntry[];
   readonly offcuts: readonly Offcut[];
+}
+
+/** A brief as somebody says it: what is declared with an initial value may be left out. */
+export type BriefInput = Omit<InputOf<typeof briefSpec.fields>, keyof CurvesOfBrief> &
+  CurvesOfBrief;
+type CurvesOfBrief = Pick<Brief, 'volumetricEfficiencyCurve' | 'boostCurve'>;
+
+/** A build as somebody says it: format, version and what is declared with an initial value follow. */
+export interface BuildInput extends Omit<Build, 'format' | 'version' | 'brief' | 'limits'> {
+  readonly brief: BriefInput;
+  readonly limits: InputOf<typeof limitsSpec.fields>;
 }
 
 /** The vehicle with everything on it but what it runs on: places, things, other lines. */

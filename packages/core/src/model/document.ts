@@ -29,7 +29,9 @@ import {
   tanksOnMapSpec,
   vehicleSpec,
 } from '../vehicle/model.ts';
+import { newestSince } from './initial.ts';
 import {
+  type Fields,
   type Of,
   anything,
   choiceOrNone,
@@ -88,10 +90,8 @@ export type Limits = Of<typeof limitsSpec>;
 /** Currency of prices where nothing else is said. */
 export const USUAL_CURRENCY = 'EUR';
 
-/** A whole build as it is stored: what was decided. */
-export const documentSpec = object({
-  format: constant('brookrain-build'),
-  version: constant(17),
+/** What was decided of a build. */
+const documentFields = {
   name: text({
     label: 'Name of the build',
     min: 1,
@@ -143,6 +143,16 @@ export const documentSpec = object({
     message: 'a currency has 1 to 8 letters, such as EUR',
     initial: USUAL_CURRENCY,
   }),
+} satisfies Fields;
+
+/** The version of documents that this program writes: the newest that a field came with. */
+export const CURRENT_VERSION = newestSince(object(documentFields));
+
+/** A whole build as it is stored. */
+export const documentSpec = object({
+  format: constant('brookrain-build'),
+  version: constant(CURRENT_VERSION),
+  ...documentFields,
 });
 
 /** One build: plain data, versioned, every collection a record by id. */

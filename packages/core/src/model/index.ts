@@ -7,6 +7,7 @@ export * from './curve.ts';
 export * from './differences.ts';
 export * from './document.ts';
 export * from './edit.ts';
+export * from './initial.ts';
 export * from './itemRefs.ts';
 export * from './migrateDocument.ts';
 export * from './path.ts';

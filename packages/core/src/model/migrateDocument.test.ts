@@ -2,8 +2,10 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { demoBuilds, lantern, sampleCatalogue } from '../exchange/index.ts';
 import { referenceProblems } from '../evaluation/index.ts';
-import type { BuildDocument } from './document.ts';
-import { CURRENT_VERSION, migrateDocument, storedDocument } from './migrateDocument.ts';
+import { briefSpec } from '../engine/model.ts';
+import { type BuildDocument, CURRENT_VERSION, documentSpec } from './document.ts';
+import { completed, fieldsIn, initialOf } from './initial.ts';
+import { migrateDocument, storedDocument } from './migrateDocument.ts';
 import { BARE_PLACE, TANK_AS_FOUND } from '../vehicle/model.ts';
 import { readBuild } from './build.ts';
 import { pathById } from './migrations/recordsById.ts';
@@ -140,6 +142,40 @@ const asLifted = withValueAt(
   { value: 0.085, unit: 'L' },
 );
 
+/** The last version of which a step is written by hand: later fields add themselves. */
+const LAST_WRITTEN = 17;
+const withLaterFields = <Value>(document: Value): Value =>
+  completed(documentSpec, document, ({ since }) => (since ?? 1) > LAST_WRITTEN);
+
+describe('fields that add themselves', () => {
+  const later = fieldsIn(documentSpec).filter(({ since }) => (since ?? 1) > LAST_WRITTEN);
+
+  test('each says what it is at first, and the version is that of the newest', () => {
+    expect(later.length).toBeGreaterThan(0);
+    expect(later.filter((field) => initialOf(field) === undefined)).toEqual([]);
+    expect(CURRENT_VERSION).toBe(Math.max(...later.map(({ since }) => since!)));
+  });
+
+  test('are in a document of the version before as they are at first, and nothing else moves', () => {
+    const { protectionTemperature: _, ...brief } = lantern.brief;
+    const before = { ...lantern, version: LAST_WRITTEN, brief };
+    const protectionTemperature = initialOf(briefSpec.fields.protectionTemperature);
+    expect(migrateDocument(before)).toEqual({
+      ...lantern,
+      brief: { ...brief, protectionTemperature },
+    });
+  });
+
+  test('what is there already is kept, in documents and in what somebody says', () => {
+    const hotter = { value: 390, unit: '°C' };
+    const own = { ...lantern, brief: { ...lantern.brief, protectionTemperature: hotter } };
+    expect(completed(documentSpec, own)).toBe(own);
+    const { version: _, ...unversioned } = own;
+    const older = { ...unversioned, version: LAST_WRITTEN };
+    expect((migrateDocument(older) as BuildDocument).brief.protectionTemperature).toBe(hotter);
+  });
+});
+
 describe('documents of older versions', () => {
   test.each([
     [1, versionOne()],
@@ -270,7 +306,7 @@ describe('documents of older versions', () => {
       expect(referenceProblems(lifted, sampleCatalogue)).toEqual([]);
       const { version: _, power, brief, limits, ...rest } = nine;
       const { devices, grounds, ...others } = lifted;
-      expect(others).toEqual({
+      const expected = {
         ...rest,
         version: CURRENT_VERSION,
         brief: { ...(brief as Plain), firingOrder: '' },
@@ -282,7 +318,8 @@ describe('documents of older versions', () => {
         panels: {},
         switching: {},
         harness: NONE,
-      });
+      };
+      expect(others).toEqual(withLaterFields(expected));
       // All that is wired are its pumps.
       const kinds = new Set(Object.values(devices).map(({ part }) => part.kind));
       expect(kinds).toEqual(new Set(['pump', 'fuse', 'relay', 'cut-off']));

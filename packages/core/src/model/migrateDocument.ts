@@ -1,4 +1,5 @@
-import type { BuildDocument } from './document.ts';
+import { type BuildDocument, CURRENT_VERSION, documentSpec } from './document.ts';
+import { completed } from './initial.ts';
 import { assemblies } from './migrations/assemblies.ts';
 import { pumpsAsDevices } from './migrations/pumpsAsDevices.ts';
 import { devicesAndPins } from './migrations/devicesAndPins.ts';
@@ -16,8 +17,10 @@ import { supplyBudget } from './migrations/supplyBudget.ts';
 import { switchingTable } from './migrations/switchingTable.ts';
 import { vehicleSlices } from './migrations/vehicleSlices.ts';
 
-/** Each step lifts a document by one version: entry 0 makes version 2 of version 1. */
-const steps: readonly ((document: Plain) => Plain)[] = [
+type Step = (document: Plain) => Plain;
+
+/** Steps that do more than add fields, each by one version: entry 0 makes version 2 of version 1. */
+const written: readonly Step[] = [
   // 2: accepted findings and the build's own display units.
   (document) => ({ ...document, version: 2, acceptances: [], displayUnits: null }),
   fuelSystem,
@@ -37,8 +40,19 @@ const steps: readonly ((document: Plain) => Plain)[] = [
   splicedPieces,
 ];
 
-/** The version of documents that this program writes. */
-export const CURRENT_VERSION: BuildDocument['version'] = 17;
+/** Adds the fields that came with a version, each as its declaration says it is at first. */
+const addedFields =
+  (version: number): Step =>
+  (document) => ({
+    ...completed(documentSpec, document, ({ since }) => since === version),
+    version,
+  });
+
+/** Each step lifts a document by one version; where none is written, fields were added. */
+const steps: readonly Step[] = Array.from(
+  { length: CURRENT_VERSION - 1 },
+  (_, i) => written[i] ?? addedFields(i + 2),
+);
 
 /**
  * Brings a document of an older version up to the current one, step by step. What is not a

@@ -5,6 +5,14 @@ interface Typed<out T> {
   readonly describes?: T;
 }
 
+declare const starting: unique symbol;
+/** Marks the type of a field that says itself what it is at first; never there at run time. */
+export interface Starts {
+  readonly [starting]: true;
+}
+/** A spec made of parts, marked where they say what it is at first. */
+type Marked<S, Parts> = Parts extends { readonly initial: unknown } ? S & Starts : S;
+
 /** What every field may say of itself. */
 export interface FieldWords {
   /** name of the field on screen */
@@ -199,6 +207,13 @@ export type OfFields<F extends Fields> = {
   readonly [K in LeftOut<F>]?: Exclude<Of<F[K]>, undefined>;
 };
 
+/** The object that a person has to say: what says itself what it is at first may be left out. */
+export type InputOf<F extends Fields> = {
+  readonly [K in keyof F as F[K] extends Starts ? never : K]: Of<F[K]>;
+} & {
+  readonly [K in keyof F as F[K] extends Starts ? K : never]?: Of<F[K]>;
+};
+
 /** Something that must hold between the fields of an object; tells the field and the reason. */
 export interface ObjectRule {
   readonly field: string;
@@ -216,25 +231,30 @@ interface QuantityParts extends FieldWords {
 }
 
 /** An entered quantity of a kind; `unit` is taken for a bare number. */
-export const quantityField = (
+export const quantityField = <const P extends QuantityParts>(
   kind: UnitKind,
   unit: string,
-  parts: QuantityParts,
-): QuantitySpec<Quantity> => ({ type: 'quantity', kind, unit, optional: false, ...parts });
+  parts: P,
+): Marked<QuantitySpec<Quantity>, P> =>
+  ({ type: 'quantity', kind, unit, optional: false, ...parts }) as unknown as Marked<
+    QuantitySpec<Quantity>,
+    P
+  >;
 
 /** A quantity that may be left empty: the default of the trade applies then. */
 export const quantityOrNone = (
   kind: UnitKind,
   unit: string,
   parts: QuantityParts,
-): QuantitySpec<Quantity | null> => ({
-  type: 'quantity',
-  kind,
-  unit,
-  optional: true,
-  initial: null,
-  ...parts,
-});
+): QuantitySpec<Quantity | null> & Starts =>
+  ({
+    type: 'quantity',
+    kind,
+    unit,
+    optional: true,
+    initial: null,
+    ...parts,
+  }) as unknown as QuantitySpec<Quantity | null> & Starts;
 
 export const figure = (
   kind: UnitKind,

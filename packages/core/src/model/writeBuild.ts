@@ -5,7 +5,7 @@ import type { StoredPlacement } from '../vehicle/model.ts';
 import type { StoredAssemblyEnd } from '../plumbing/model.ts';
 import type {
   AssemblyEnd,
-  Build,
+  BuildInput,
   CircuitElement,
   DecisionOption,
   Fuel,
@@ -16,7 +16,13 @@ import type {
   Device,
 } from './build.ts';
 import type { CurvePoint } from './curve.ts';
-import type { BuildDocument, StoredOption } from './document.ts';
+import {
+  type BuildDocument,
+  CURRENT_VERSION,
+  type StoredOption,
+  documentSpec,
+} from './document.ts';
+import { completed } from './initial.ts';
 
 /** Between two neighbours there is room for others. */
 export const ORDER_STEP = 1000;
@@ -117,12 +123,17 @@ const writeOption = (option: Omit<DecisionOption, 'id'>): Omit<StoredOption, 'or
   })),
 });
 
-/** The document of a build: the inverse of `readBuild`. */
-export function writeBuild(build: Build): BuildDocument {
+/**
+ * The document of a build: the inverse of `readBuild`. What is not said is as its declaration says it
+ * is at first.
+ */
+export function writeBuild(build: BuildInput): BuildDocument {
   const circuits = build.fuelCircuits.map((c, i) => [c.id, writeCircuit(c, ORDER_STEP * (i + 1))]);
   const rows = build.injectorRows.map((r, i) => [r.id, writeRow(r, ORDER_STEP * (i + 1))]);
-  return {
+  const written = {
     ...build,
+    format: documentSpec.fields.format.value,
+    version: CURRENT_VERSION,
     brief: {
       ...build.brief,
       volumetricEfficiencyCurve: writeCurve(build.brief.volumetricEfficiencyCurve),
@@ -196,5 +207,6 @@ export function writeBuild(build: Build): BuildDocument {
     })),
     shelf: Object.fromEntries(build.shelf.map((entry) => [entry.item.id, entry])),
     offcuts: byId(build.offcuts, (offcut) => offcut),
-  } as BuildDocument;
+  };
+  return completed(documentSpec, written as unknown as BuildDocument);
 }

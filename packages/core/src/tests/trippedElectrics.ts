@@ -104,6 +104,11 @@ const trippedSwitching: readonly TrippedBuild[] = [
   ]),
   trip('switching.hysteresis', 'switching.hysteresis:fan-2-relay', fanTwo(101, 99)),
   trip('switching.fan-never-off', 'switching.fan-never-off:fan-2-relay', fanTwo(101, 82)),
+  trip(
+    'switching.fan-after-protection',
+    'switching.fan-after-protection:fan-2-relay',
+    fanTwo(112, 105),
+  ),
   trip('switching.fans-together', 'switching.fans-together:fan-2-relay', fanTwo(95, 90)),
   trip(
     'sneak.path',

@@ -189,6 +189,7 @@ export function BriefScreen() {
           <QuantityField path={['brief', 'altitude']} />
           <QuantityField path={['brief', 'ambientHot']} />
           <QuantityField path={['brief', 'ambientCold']} />
+          <QuantityField path={['brief', 'protectionTemperature']} />
           <QuantityField
             path={['brief', 'fuelTemperatureHot']}
             whenEmpty={whenEmpty(engineFigure('fuel.hottestTemperature'))}

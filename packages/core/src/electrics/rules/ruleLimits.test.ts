@@ -1,6 +1,7 @@
-import { describe, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { lantern } from '../../exchange/index.ts';
 import { type BuildDocument, withValueAt } from '../../model/index.ts';
+import { evaluated } from '../../tests/evaluated.ts';
 import { settledLantern } from '../../tests/trippedElectrics.ts';
 import { withPart } from '../../tests/trippedBuilds.ts';
 import { type Turn, expectTurn } from '../../tests/turningPoint.ts';
@@ -35,6 +36,25 @@ const onBattery = (device: string, pin: string): Change => [
 /** What a fan takes when it runs, A: as its part is sold. */
 const FAN = 16;
 
+describe('a fan that starts at 120 °C and stops at 70 °C', () => {
+  const rulesOf = (sensor: string): string[] => {
+    const { findings } = evaluated(
+      settled(fanTwo('on', celsius(120)), fanTwo('off', celsius(70)), fanTwo('deviceId', sensor)),
+    );
+    return findings.filter(({ id }) => id.endsWith(':fan-2-relay')).map(({ rule }) => rule);
+  };
+  const ofCoolant = ['switching.fan-never-off', 'switching.fan-after-protection'];
+
+  test('is too late and never stops where it follows the coolant', () => {
+    expect(rulesOf('coolant')).toEqual(expect.arrayContaining(ofCoolant));
+  });
+
+  test('is judged by neither where it follows the oil of the gearbox', () => {
+    const found = rulesOf('gearbox-oil-temperature');
+    for (const rule of ofCoolant) expect(found).not.toContain(rule);
+  });
+});
+
 const turns: Record<string, Turn> = {
   'on and off of a relay lie at least 4 K apart': {
     finding: 'switching.hysteresis:fan-2-relay',
@@ -63,6 +83,18 @@ const turns: Record<string, Turn> = {
     says: ['nothing', 'warn'],
     at: 95 + 273.15,
     value: 95,
+  },
+  'a fan starts below the temperature at which engine protection begins': {
+    finding: 'switching.fan-after-protection:fan-2-relay',
+    build: (begins) =>
+      settled(fanTwo('on', celsius(101)), fanTwo('off', celsius(95)), [
+        ['brief', 'protectionTemperature'],
+        celsius(begins),
+      ]),
+    between: [104, 99],
+    says: ['nothing', 'warn'],
+    at: 101 + 273.15,
+    value: 101,
   },
   'a fuse carries 1.25 times its load when it is hot': {
     finding: 'device.fuse:fuse-fan-1',

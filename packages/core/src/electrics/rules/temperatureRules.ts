@@ -85,13 +85,20 @@ const band: ElectricsRule = {
 const isFan = ({ of: { loads } }: SwitchTableRow): boolean =>
   loads.some(({ part }) => part.role === 'fan');
 
+/** Whether a condition is measured in the engine's coolant, not in oil or air. */
+const isOfCoolant = (
+  { deviceId }: TemperatureCondition,
+  { electrics }: ElectricsChecked,
+): boolean =>
+  electrics.netlist.parts.find(({ id }) => id === deviceId)?.role === 'coolant temperature';
+
 const neverOff: ElectricsRule = {
   id: 'switching.fan-never-off',
   source: 'a fan that goes off at or below the opening of the thermostat never stops',
-  check: onThermals(({ row, condition, path }, _all, { document }) => {
-    const opens = document.limits.thermostatOpens.value;
+  check: onThermals(({ row, condition, path }, _all, checked) => {
+    const opens = checked.document.limits.thermostatOpens.value;
     if (!isFan(row) || condition.on.value < condition.off.value) return [];
-    if (condition.off.value > opens) return [];
+    if (condition.off.value > opens || !isOfCoolant(condition, checked)) return [];
     const off = opens + LEAST_BAND;
     return [
       {
@@ -174,5 +181,49 @@ const together: ElectricsRule = {
   }),
 };
 
+const tooLate: ElectricsRule = {
+  id: 'switching.fan-after-protection',
+  source: 'a fan runs before the controller begins to protect the engine',
+  check: onThermals(({ row, condition, path }, _all, checked) => {
+    const begins = checked.document.brief.protectionTemperature.value;
+    if (!isFan(row) || condition.on.value < condition.off.value) return [];
+    if (condition.on.value < begins || !isOfCoolant(condition, checked)) return [];
+    const on = begins - APART;
+    return [
+      {
+        id: `switching.fan-after-protection:${row.key}`,
+        rule: 'switching.fan-after-protection',
+        severity: 'warn',
+        where: where(row),
+        title: 'Fan starts after engine protection',
+        because: `${row.of.name} starts at {on}; the controller protects the engine from {begins}`,
+        numbers: {
+          on: { value: condition.on.value, kind: 'temperature' },
+          begins: { value: begins, kind: 'temperature' },
+        },
+        measured: { value: condition.on.value, kind: 'temperature' },
+        limit: { value: begins, kind: 'temperature' },
+        worse: 'higher',
+        cures: () => [
+          {
+            text: 'Start the fan 5 K below engine protection',
+            command: {
+              name: 'set-several',
+              label: `Start ${row.of.name} below engine protection`,
+              changes: [
+                { path: [...path, 'on'], value: inCelsius(on) },
+                {
+                  path: [...path, 'off'],
+                  value: inCelsius(Math.min(condition.off.value, on - APART)),
+                },
+              ],
+            },
+          },
+        ],
+      },
+    ];
+  }),
+};
+
 /** Checks of what follows a temperature. */
-export const temperatureRules: readonly ElectricsRule[] = [band, neverOff, together];
+export const temperatureRules: readonly ElectricsRule[] = [band, neverOff, tooLate, together];

@@ -1,7 +1,6 @@
 import {
   type Assembly,
   type BuildDocument,
-  CURRENT_VERSION,
   type FuelCircuit,
   writeBuild,
 } from '../../model/index.ts';
@@ -181,8 +180,6 @@ const assemblies: readonly Assembly[] = [
  * twin pumps and two rails, methanol on a staged second row from a tank of its own.
  */
 export const kittiwake: BuildDocument = writeBuild({
-  format: 'brookrain-build',
-  version: CURRENT_VERSION,
   name: 'Kittiwake',
   description:
     'Hill-climb single-seater on a tube frame, 3.1-litre twin-turbo V6: E85 on the primaries over twin pumps and two rails, methanol on a staged second row with its own tank, pump and circuit.',

@@ -1,4 +1,4 @@
-import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
+import { type BuildDocument, writeBuild } from '../../model/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
 import { lanternConnectorPlaces, lanternConnectors } from './lanternConnectors.ts';
 import { lanternHarness } from './lanternHarness.ts';
@@ -24,8 +24,6 @@ const pumpWiring = pumpDevices({
 
 /** Lantern: a mobile library van with a 2.4-litre turbocharged four. */
 export const lantern: BuildDocument = writeBuild({
-  format: 'brookrain-build',
-  version: CURRENT_VERSION,
   name: 'Lantern',
   description:
     'Forward-control mobile library van given a 2.4-litre turbocharged four under the cab floor. E10 now, E85 maybe next year. Tank kept, its outlet is too small for injection.',

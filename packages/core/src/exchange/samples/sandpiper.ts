@@ -1,4 +1,4 @@
-import { type BuildDocument, CURRENT_VERSION, writeBuild } from '../../model/index.ts';
+import { type BuildDocument, writeBuild } from '../../model/index.ts';
 import { pumpDevices } from '../../electrics/index.ts';
 import { returnAtTank } from '../../fuel/index.ts';
 import { sandpiperVehicle } from './sandpiperVehicle.ts';
@@ -28,8 +28,6 @@ const pumpWiring = pumpDevices({
 
 /** Sandpiper: a three-wheeled beach runabout with a 0.9-litre triple, regulated at the tank. */
 export const sandpiper: BuildDocument = writeBuild({
-  format: 'brookrain-build',
-  version: CURRENT_VERSION,
   name: 'Sandpiper',
   description:
     'Three-wheeled beach runabout for surf-rescue gear. A 0.9-litre triple replaces a carburetted single; in-tank pump, fixed pressure at the tank, one line forward. Tip-over sensor kept.',
