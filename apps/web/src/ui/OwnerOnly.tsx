@@ -16,5 +16,5 @@ export function useIsOwner(): boolean {
 /** Controls of the computer that the program runs on; a paired device reads where they are. */
 export function OwnerOnly({ note, children }: { note?: string; children: ReactNode }) {
   if (useIsOwner()) return children;
-  return note === undefined ? null : <p className="text-[13px] text-second">{note}</p>;
+  return note === undefined ? null : <p className="mt-1 text-[13px] text-second">{note}</p>;
 }

@@ -210,6 +210,8 @@ describe('references', () => {
       'fuelCircuits.main.nodes.tank-out.placementId',
     ],
     ['fuelCircuits.main.elements.suction.from', 'x', 'fuelCircuits.main.elements.suction.from'],
+    ['power.negativeGroundId', 'nowhere', 'power.negativeGroundId'],
+    ['grounds.engine-block.strapTo', 'nowhere', 'grounds.engine-block.strapTo'],
     ['fuelCircuits.main.elements.suction.to', 'outlet', 'fuelCircuits.main.elements.suction.to'],
     [
       'fuelCircuits.main.elements.suction.item',

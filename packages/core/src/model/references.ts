@@ -39,8 +39,10 @@ export function danglingReferences(document: BuildDocument): ReferenceProblem[] 
   const problems: ReferenceProblem[] = [];
   const say = (path: Path, message: string): void => void problems.push({ path, message });
   walkSpec(documentSpec, document, ({ spec, value, path, around }) => {
-    if (spec.type === 'reference' && entryNamed(spec, value, around) === undefined) {
-      say(path, `there is no ${spec.what} "${String(value)}"`);
+    const named = spec.type === 'nullable' ? spec.of : spec;
+    if (named.type !== 'reference' || (spec.type === 'nullable' && value === null)) return;
+    if (entryNamed(named, value, around) === undefined) {
+      say(path, `there is no ${named.what} "${String(value)}"`);
     }
   });
   for (const [optionId, option] of Object.entries(document.options)) {

@@ -175,6 +175,7 @@ export function BriefScreen() {
           <QuantityField path={['brief', 'powerSpeed']} />
           <QuantityField path={['brief', 'limiterSpeed']} />
           <QuantityField path={['brief', 'idleSpeed']} />
+          <QuantityField path={['brief', 'protectionTemperature']} />
           <QuantityField path={['brief', 'lambdaFullLoad']} whenEmpty={usual(byAir, 'lambda')} />
           <QuantityField
             path={['brief', 'specificConsumption']}
@@ -189,7 +190,6 @@ export function BriefScreen() {
           <QuantityField path={['brief', 'altitude']} />
           <QuantityField path={['brief', 'ambientHot']} />
           <QuantityField path={['brief', 'ambientCold']} />
-          <QuantityField path={['brief', 'protectionTemperature']} />
           <QuantityField
             path={['brief', 'fuelTemperatureHot']}
             whenEmpty={whenEmpty(engineFigure('fuel.hottestTemperature'))}

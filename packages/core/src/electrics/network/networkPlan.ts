@@ -77,7 +77,7 @@ function nearer(own: FuseItem | undefined, before: FuseItem | undefined): FuseIt
   return own.rating < before.rating ? own : before;
 }
 
-/** The blade that stands for the fuse of a wire found on the vehicle. */
+/** The blade that stands for the fuse of a wire found on the vehicle; `blades` by rising rating. */
 function foundFuse(
   blades: readonly FuseItem[],
   rating: number | undefined,
@@ -139,7 +139,9 @@ export class NetworkPlan {
       ),
       ambientAt: (placementId) => this.book.ambientAt(placementId),
     });
-    const blades = newestOf(catalogue, 'fuse').filter(({ style }) => style === 'blade');
+    const blades = newestOf(catalogue, 'fuse')
+      .filter(({ style }) => style === 'blade')
+      .sort((a, b) => a.rating - b.rating);
     this.found = new Map(
       netlist.sources.map(({ id, fuseRating }) => [
         id,
