@@ -12,9 +12,18 @@ import {
   root,
   testedProjects,
 } from './steps.mjs';
+import { processorSeconds } from './processorSeconds.mjs';
 
 let passed = 0;
 let failed = 0;
+/** Processor seconds that `npm test` may use, whatever the hour. */
+const MOST_SECONDS = 1500;
+const used = [];
+/** Notes what a part of the tests used of the processors. */
+const part = (name) => {
+  const before = used.reduce((sum, { seconds }) => sum + seconds, 0);
+  used.push({ name, seconds: (processorSeconds() ?? 0) - before });
+};
 const counted = (name, ok) => {
   if (ok) passed += 1;
   else failed += 1;
@@ -124,8 +133,10 @@ async function unitTests(projects, workers) {
     counted(`tests of ${projects.join(', ')} ran`, false);
   }
 }
+part('install, compile and checks');
 process.env.BROOKRAIN_TESTS = 'compiled';
 await Promise.all([unitTests(['web'], 2), unitTests(['core', 'contract', 'server'], 2)]);
+part('unit and API');
 
 spawnSync(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], {
   cwd: root,
@@ -141,6 +152,13 @@ try {
   console.error(error);
   counted('browser tests ran', false);
 }
+part('browser');
 rmSync(folder, { recursive: true, force: true });
+const all = used.reduce((sum, { seconds }) => sum + seconds, 0);
+console.log(
+  `${all.toFixed(0)} processor seconds of at most ${MOST_SECONDS}: ${used
+    .map(({ name, seconds }) => `${name} ${seconds.toFixed(0)}`)
+    .join(', ')}`,
+);
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 ? 0 : 1;

@@ -7,6 +7,11 @@ const refused = new WeakMap<object, string>();
 /** Why the body of a request was not read; undefined where it was, or was too large. */
 export const unreadBecause = (request: object): string | undefined => refused.get(request);
 
+const passed = new WeakMap<object, number>();
+
+/** Most bytes that would have been taken of a body that was too large; undefined where it was not. */
+export const limitPassedBy = (request: object): number | undefined => passed.get(request);
+
 /** What the reader of bodies calls that which stopped it. */
 function faultOf(error: unknown): string | undefined {
   const { type } = error as { readonly type?: string };
@@ -42,6 +47,8 @@ export function boundedJson(): RequestHandler {
     const read = isEditRoute(method, path) ? raw : readerOf(jsonLimit(path));
     return read(request, response, (error?: unknown) => {
       const fault = error === undefined ? undefined : faultOf(error);
+      const { type, limit } = (error ?? {}) as { readonly type?: string; readonly limit?: number };
+      if (type === 'entity.too.large' && limit !== undefined) passed.set(request, limit);
       // What comes of the error on its way no longer says what it was.
       if (fault !== undefined && !refused.has(request)) refused.set(request, fault);
       next(error);

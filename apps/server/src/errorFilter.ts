@@ -7,7 +7,7 @@ import {
   Logger,
 } from '@nestjs/common';
 import type { Request, Response } from 'express';
-import { unreadBecause } from './boundedJson.ts';
+import { limitPassedBy, unreadBecause } from './boundedJson.ts';
 import { storageTrouble } from './storage/storageTrouble.ts';
 import { ConflictRefused, RefusedRequest, badInput, notFound, refusalOf } from './errors.ts';
 
@@ -15,8 +15,6 @@ interface BodyError {
   readonly type?: string;
   readonly status?: number;
   readonly message?: string;
-  /** most bytes that would have been taken */
-  readonly limit?: number;
 }
 
 const tooLarge = (limit: number | undefined): string =>
@@ -37,13 +35,16 @@ export class ErrorFilter implements ExceptionFilter {
       return;
     }
     // What the reading of a body is stopped by comes here as an error of the reader's own.
-    const unread = unreadBecause(http.getRequest<Request>());
+    const request = http.getRequest<Request>();
+    const unread = unreadBecause(request);
     const refused =
-      unread === undefined ? this.translate(error) : badInput([{ path: '', message: unread }]);
+      unread === undefined
+        ? this.translate(error, request)
+        : badInput([{ path: '', message: unread }]);
     response.status(refused.status).type('application/json').json(refused.reply);
   }
 
-  private translate(error: unknown): RefusedRequest {
+  private translate(error: unknown, request: Request): RefusedRequest {
     const refusal = refusalOf(error);
     if (refusal) return refusal;
     const body = error as BodyError;
@@ -51,7 +52,7 @@ export class ErrorFilter implements ExceptionFilter {
     if (body?.type === 'entity.too.large' || status === 413) {
       return new RefusedRequest(413, {
         code: 'too-large',
-        message: tooLarge(body.limit),
+        message: tooLarge(limitPassedBy(request)),
       });
     }
     const storage = storageTrouble(error);

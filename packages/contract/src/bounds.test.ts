@@ -84,6 +84,15 @@ describe('cells that a spreadsheet would run', () => {
     '\n=1',
     '\u00a0=1',
     ' \u00a0\n@x',
+    '\uff1d1+1',
+    '\uff20x',
+    ' \uff0b1',
+    '\uff0d1',
+    '\u200b=1',
+    '\u200d\u2060=1',
+    '\u202e=1',
+    '\u0007=1',
+    '\u00ad=1',
   ];
   test.each(signs)('%j is written as text, and reads back', (cell) => {
     expect(FORMULA.test(cell)).toBe(true);

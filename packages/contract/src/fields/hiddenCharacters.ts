@@ -1,7 +1,6 @@
 import { type ValidationOptions, ValidateBy } from 'class-validator';
 
 /** Control characters without tab and line breaks; characters that change the direction of writing. */
-// eslint-disable-next-line no-control-regex
 const HIDDEN =
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u061c\u200e\u200f\u202a-\u202e\u2066-\u2069]/;
 const BREAKS = /[\t\n\r\u2028\u2029]/;
