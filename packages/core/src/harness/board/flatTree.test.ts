@@ -40,6 +40,25 @@ describe('a tree laid flat', () => {
     );
   }, 60_000);
 
+  test.each([
+    ['one way with a branch at every breakout', (i: number) => (i % 2 === 0 ? i : i - 1)],
+    ['branches of branches', (i: number) => Math.floor(i / 2)],
+  ])('of three hundred edges, %s, is laid in bounded work, and nothing crosses', (_what, onto) => {
+    const edges = Array.from({ length: 300 }, (_, i): TreeEdge => ({
+      id: `e${i}`,
+      from: `n${onto(i)}`,
+      to: `n${i + 1}`,
+      length: 0.05 + (i % 7) * 0.03,
+    }));
+    const { places, crossings } = flatTree(edges);
+    expect(crossings).toBe(0);
+    expect(places.size).toBe(301);
+    for (const { from, to, length } of edges) {
+      const [a, b] = [places.get(from)!, places.get(to)!];
+      expect(Math.hypot(b[0] - a[0], b[1] - a[1])).toBeCloseTo(length, 6);
+    }
+  });
+
   test('lies the same whatever is asked twice', () => {
     fc.assert(
       fc.property(trees, (edges) => {
