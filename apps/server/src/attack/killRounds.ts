@@ -1,24 +1,10 @@
 import type { BuildReply, RecordReply, RevisionReply } from '@brookrain/contract';
+import { sendEntry } from './sendEntry.ts';
 import { type RunningServer, killed, startProgram } from './runningServer.ts';
 
 /** Adds an entry to the record; undefined where no answer came. */
 const note = (url: string, n: number): Promise<Response | undefined> =>
-  fetch(`${url}/record`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
-      entries: [
-        {
-          id: `entry-${String(n).padStart(8, '0')}`,
-          kind: 'cut',
-          subject: `wire-${n}`,
-          said: { length: 1 },
-          revision: 1,
-          time: new Date(0).toISOString(),
-        },
-      ],
-    }),
-  }).catch(() => undefined);
+  sendEntry(url, n).catch(() => undefined);
 
 /** What came of killing the program again and again. */
 export interface KillOutcome {

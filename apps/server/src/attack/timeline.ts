@@ -2,6 +2,7 @@ import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { BuildReply, RecordReply, SnapshotReply, SnapshotsReply } from '@brookrain/contract';
 import { runRestore } from '../cli/restore.ts';
+import { sendEntry } from './sendEntry.ts';
 import { killed, startProgram } from './runningServer.ts';
 
 const post = (url: string, body: object): Promise<Response> =>
@@ -60,18 +61,7 @@ export async function recordsKept(folder: string): Promise<string[]> {
   let server = await startProgram(folder);
   const add = async (count: number): Promise<void> => {
     for (let n = 0; n < count; n++) {
-      const reply = await post(`${server.url}${record}`, {
-        entries: [
-          {
-            id: `entry-${String(acknowledged).padStart(8, '0')}`,
-            kind: 'cut',
-            subject: `wire-${acknowledged}`,
-            said: { length: 1 },
-            revision: 1,
-            time: new Date(0).toISOString(),
-          },
-        ],
-      });
+      const reply = await sendEntry(`${server.url}/api/builds/lantern`, acknowledged);
       if (reply.status === 201) acknowledged += 1;
       else wrong.push(`an entry was answered ${reply.status}`);
     }

@@ -185,7 +185,7 @@ export class WorkQueue implements OnModuleDestroy {
     }
   }
 
-  /** Remembers that a job cannot be done until its build changes; what the person is told. */
+  /** Remembers that a job cannot be done until its build changes; the refusal to be sent. */
   private failed(
     job: LongJob,
     name: string,

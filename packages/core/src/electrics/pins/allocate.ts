@@ -137,7 +137,7 @@ export function conflictOf(
   };
 }
 
-/** A search for pins may take so long unless it is told otherwise, s. */
+/** A search for pins may take so long where no time is given, s. */
 export const ALLOCATION_SECONDS = 20;
 
 /** The least that any way can cost: that of parts of pins, where the proof was not finished. */

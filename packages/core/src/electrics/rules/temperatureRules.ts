@@ -1,5 +1,5 @@
 import { lowerFirst } from '../../quantities/index.ts';
-import type { BuildFinding } from '../../model/index.ts';
+import type { BuildCommand, BuildFinding } from '../../model/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import type { StoredCondition } from '../slices/switching.ts';
 import type { SwitchTableRow } from '../switching/index.ts';
@@ -85,20 +85,34 @@ const band: ElectricsRule = {
 const isFan = ({ of: { loads } }: SwitchTableRow): boolean =>
   loads.some(({ part }) => part.role === 'fan');
 
-/** Whether a condition is measured in the engine's coolant, not in oil or air. */
-const isOfCoolant = (
-  { deviceId }: TemperatureCondition,
-  { electrics }: ElectricsChecked,
-): boolean =>
-  electrics.netlist.parts.find(({ id }) => id === deviceId)?.role === 'coolant temperature';
+/** Whether a fan cools the engine by a condition: it runs above it, measured in the coolant. */
+const coolsEngine = ({ row, condition }: Thermal, { electrics }: ElectricsChecked): boolean =>
+  isFan(row) &&
+  condition.on.value >= condition.off.value &&
+  electrics.netlist.parts.find(({ id }) => id === condition.deviceId)?.role ===
+    'coolant temperature';
+
+/** Sets both temperatures of a condition, K. */
+const settingBoth = (
+  path: readonly string[],
+  label: string,
+  { on, off }: { readonly on: number; readonly off: number },
+): BuildCommand => ({
+  name: 'set-several',
+  label,
+  changes: [
+    { path: [...path, 'off'], value: inCelsius(off) },
+    { path: [...path, 'on'], value: inCelsius(on) },
+  ],
+});
 
 const neverOff: ElectricsRule = {
   id: 'switching.fan-never-off',
   source: 'a fan that goes off at or below the opening of the thermostat never stops',
-  check: onThermals(({ row, condition, path }, _all, checked) => {
+  check: onThermals((thermal, _all, checked) => {
+    const { row, condition, path } = thermal;
     const opens = checked.document.limits.thermostatOpens.value;
-    if (!isFan(row) || condition.on.value < condition.off.value) return [];
-    if (condition.off.value > opens || !isOfCoolant(condition, checked)) return [];
+    if (condition.off.value > opens || !coolsEngine(thermal, checked)) return [];
     const off = opens + LEAST_BAND;
     return [
       {
@@ -118,17 +132,10 @@ const neverOff: ElectricsRule = {
         cures: () => [
           {
             text: 'Let it go off 4 K above the thermostat',
-            command: {
-              name: 'set-several',
-              label: `Let ${row.of.name} go off above the thermostat`,
-              changes: [
-                { path: [...path, 'off'], value: inCelsius(off) },
-                {
-                  path: [...path, 'on'],
-                  value: inCelsius(Math.max(condition.on.value, off + APART)),
-                },
-              ],
-            },
+            command: settingBoth(path, `Let ${row.of.name} go off above the thermostat`, {
+              on: Math.max(condition.on.value, off + APART),
+              off,
+            }),
           },
         ],
       },
@@ -184,10 +191,10 @@ const together: ElectricsRule = {
 const tooLate: ElectricsRule = {
   id: 'switching.fan-after-protection',
   source: 'a fan runs before the controller begins to protect the engine',
-  check: onThermals(({ row, condition, path }, _all, checked) => {
+  check: onThermals((thermal, _all, checked) => {
+    const { row, condition, path } = thermal;
     const begins = checked.document.brief.protectionTemperature.value;
-    if (!isFan(row) || condition.on.value < condition.off.value) return [];
-    if (condition.on.value < begins || !isOfCoolant(condition, checked)) return [];
+    if (condition.on.value < begins || !coolsEngine(thermal, checked)) return [];
     const on = begins - APART;
     return [
       {
@@ -207,17 +214,10 @@ const tooLate: ElectricsRule = {
         cures: () => [
           {
             text: 'Start the fan 5 K below engine protection',
-            command: {
-              name: 'set-several',
-              label: `Start ${row.of.name} below engine protection`,
-              changes: [
-                { path: [...path, 'on'], value: inCelsius(on) },
-                {
-                  path: [...path, 'off'],
-                  value: inCelsius(Math.min(condition.off.value, on - APART)),
-                },
-              ],
-            },
+            command: settingBoth(path, `Start ${row.of.name} below engine protection`, {
+              on,
+              off: Math.min(condition.off.value, on - APART),
+            }),
           },
         ],
       },

@@ -26,7 +26,7 @@ export interface CuttingProof {
   readonly doing: 'pricing' | 'filling' | 'choosing' | 'proving';
 }
 
-/** A proof may take so long unless it is told otherwise, s. */
+/** A proof may take so long where no time is given, s. */
 export const CUTTING_SECONDS = 60;
 /** Seconds that a first choice among the ways found may take. */
 const CHOICE_SECONDS = 8;
