@@ -1,4 +1,4 @@
-// Writes what is generated from code: figures, fields, the example builds, the schemas of the messages.
+// Writes what is generated from code: figures, fields, stages, the example builds, the schemas of the messages.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { messageSchemas } from './messageSchemas.mjs';
 import { root } from './steps.mjs';
@@ -7,6 +7,7 @@ import {
   fieldsDocument,
   figuresDocument,
   sampleCatalogue,
+  stagesDocument,
   toBuildFile,
 } from '../packages/core/dist/index.js';
 
@@ -15,6 +16,7 @@ mkdirSync(`${root}/examples`, { recursive: true });
 mkdirSync(`${root}/apps/server/openapi`, { recursive: true });
 writeFileSync(`${root}/docs/figures.md`, figuresDocument());
 writeFileSync(`${root}/docs/fields.md`, fieldsDocument());
+writeFileSync(`${root}/docs/stages.md`, stagesDocument());
 for (const { id, document } of demoBuilds) {
   writeFileSync(
     `${root}/examples/${id}.build.json`,

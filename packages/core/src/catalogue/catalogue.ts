@@ -1,4 +1,4 @@
-import { groupBy, kept } from '../numerics/index.ts';
+import { groupBy, memo } from '../numerics/index.ts';
 import { NotFound } from '../quantities/index.ts';
 import type { CatalogueCategory, CatalogueItem, ItemOf } from './catalogueItem.ts';
 import type { ItemRef } from '../model/index.ts';
@@ -11,7 +11,7 @@ export interface Catalogue {
 export const refKey = (ref: ItemRef): string => `${ref.id}@${ref.revision}`;
 export const refOf = (item: CatalogueItem): ItemRef => ({ id: item.id, revision: item.revision });
 
-const indexOf = kept(
+const indexOf = memo(
   ({ items }: Catalogue): ReadonlyMap<string, CatalogueItem> =>
     new Map(items.map((item) => [refKey(item), item])),
 );
@@ -35,7 +35,7 @@ export function lookUp<Category extends CatalogueCategory>(
 }
 
 /** The newest revision of every item, by category. */
-const newestByCategory = kept(
+const newestByCategory = memo(
   ({ items }: Catalogue): ReadonlyMap<CatalogueCategory, readonly CatalogueItem[]> => {
     const newest = new Map<string, CatalogueItem>();
     for (const item of items) {

@@ -26,14 +26,10 @@ export type { ItemTable, TableColumn, TableRow } from './kinds/catalogueKind.ts'
 export type { FilterPoint } from './kinds/sharedFields.ts';
 export type { FuseBandPoint } from './kinds/electrical.ts';
 export type { PumpCurve, PumpCurvePoint } from './kinds/pump.ts';
-export {
-  deviceRoles,
-  loadTimes,
-  pinBehaviours,
-  pinUses,
-  plugFamilies,
-  seatThreads,
-} from './kinds/deviceWords.ts';
-export type { DeviceRole, LoadTime, PinUse, SeatThread } from './kinds/deviceWords.ts';
-export { capabilityWords, pinCapabilities } from './kinds/pinCapabilities.ts';
-export type { PinCapability } from './kinds/pinCapabilities.ts';
+export { loadTimes, pinBehaviours, plugFamilies, seatThreads } from './kinds/deviceWords.ts';
+export type { LoadTime, SeatThread } from './kinds/deviceWords.ts';
+export * from './kinds/deviceRoles.ts';
+export * from './kinds/electricSystems.ts';
+export * from './kinds/pinIntent.ts';
+export * from './kinds/pinUses.ts';
+export * from './kinds/pinCapabilities.ts';

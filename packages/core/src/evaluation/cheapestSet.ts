@@ -1,5 +1,5 @@
 import { entryAt, valueUnder, firstOf } from '../numerics/index.ts';
-import { rules } from './rules.ts';
+import { rules } from './checks/rules.ts';
 import {
   type CatalogueItem,
   type HoseItem,

@@ -4,11 +4,11 @@ import type { BuildDocument } from '../model/index.ts';
 import { applyCommand } from './commands/applyCommand.ts';
 import { type SchoolComparison, compareSchools } from './compareSchools.ts';
 import { referenceProblems } from './references.ts';
-import { finished, kept } from '../numerics/index.ts';
+import { finished, memo } from '../numerics/index.ts';
 import { evaluated, knownBuild } from '../tests/evaluated.ts';
 
 type Possible = Extract<SchoolComparison, { possible: true }>;
-const schoolsOf = kept((document: BuildDocument) => finished(compareSchools(knownBuild(document))));
+const schoolsOf = memo((document: BuildDocument) => finished(compareSchools(knownBuild(document))));
 const schoolOf = (document: BuildDocument, id: SchoolComparison['id']): Possible => {
   const school = schoolsOf(document).find((each) => each.id === id)!;
   if (!school.possible) throw new Error(school.reason);

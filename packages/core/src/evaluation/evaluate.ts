@@ -15,13 +15,14 @@ import {
   readBuild,
 } from '../model/index.ts';
 import type { HarnessChecked, HarnessDesign, LedHarness } from '../harness/index.ts';
-import { kept, valueUnder } from '../numerics/index.ts';
+import { inPresentMemory, memo, withMemory } from '../numerics/index.ts';
 import type { MadeLine, partsNeeded } from '../plumbing/index.ts';
 import type { Result } from '../results/index.ts';
 import type { LengthSource, MapOutput } from '../vehicle/index.ts';
 import { withEndsAlong } from './commands/withEndsAlong.ts';
 import type { Checked } from './checked.ts';
-import { found } from './found.ts';
+import { curesOf } from './checks/curesOf.ts';
+import { rulesRan } from './checks/foundBy.ts';
 import { type KeptAnswers, type Runner, createRunner } from './runner/runner.ts';
 import { stages } from './stages.ts';
 
@@ -57,29 +58,27 @@ export interface Evaluation {
 
 type Whole = (findings: readonly BareFinding[], checked: HarnessChecked) => readonly BuildFinding[];
 
-/** How each finding is put right, by its id: the rules say it of what they looked at. */
-const curesBy = kept((checked: HarnessChecked) =>
-  Object.fromEntries(found(checked).map(({ id, cures }) => [id, cures])),
-);
-
 /**
  * Findings with their cures, each list made once. A cure takes the ends of hoses along that it
  * exchanges, on the build that was evaluated last.
  */
 const curedWhole = (last: () => { document: BuildDocument; catalogue: Catalogue }): Whole =>
-  kept((findings: readonly BareFinding[], checked: HarnessChecked) =>
+  memo((findings: readonly BareFinding[], checked: HarnessChecked) =>
     findings.map((finding) => ({
       ...finding,
-      cures: () =>
-        valueUnder(curesBy(checked), finding.id)().map((cure) => {
+      cures: inPresentMemory(() =>
+        curesOf(checked, finding).map((cure) => {
           if (!cure.command) return cure;
           const { document, catalogue } = last();
           return { ...cure, command: withEndsAlong(document, cure.command, catalogue) };
         }),
+      ),
     })),
   );
 
 function evaluationOf(runner: Runner, whole: Whole): Evaluation {
+  // In the order of the table, so that a reader of it follows what happens.
+  for (const each of Object.values(stages)) runner.get<unknown>(each);
   const demand = runner.get(stages.demand);
   return {
     results: runner.get(stages.results),
@@ -94,9 +93,9 @@ function evaluationOf(runner: Runner, whole: Whole): Evaluation {
     sneaks: runner.get(stages.sneaks),
     candidates: runner.get(stages.candidates),
     map: runner.get(stages.map),
-    led: runner.get(stages.led),
+    led: runner.get(stages.routedHarness),
     harness: runner.get(stages.harness),
-    made: runner.get(stages.made),
+    made: runner.get(stages.madeLines),
     parts: runner.get(stages.parts),
     lengthSources: Object.assign({}, ...runner.get(stages.geometry).map((g) => g.lengthSources)),
   };
@@ -112,37 +111,49 @@ export interface Evaluator {
    * given it works out only what has changed since.
    */
   keep(): KeptAnswers;
+  /** An evaluator of its own that begins with what this one knows: for variants of a build. */
+  branch(): Evaluator;
   /** Names of the stages that the last call ran. */
   readonly ran: readonly string[];
+  /** Ids of the rules that the last call ran. */
+  readonly rulesRan: readonly string[];
 }
 
-/** An evaluator with its own memory of the last build it saw, or of what was kept of a session. */
-export function createEvaluator(kept?: KeptAnswers): Evaluator {
-  const runner = createRunner(kept);
+function evaluatorOf(runner: Runner): Evaluator {
   let last: { document: BuildDocument; catalogue: Catalogue } | undefined;
   const whole = curedWhole(() => {
     if (!last) throw new Error('nothing was evaluated yet');
     return last;
   });
-  const begin = (document: BuildDocument, catalogue: Catalogue): void => {
-    last = { document, catalogue };
-    runner.begin({ build: readBuild(document), catalogue });
-  };
+  const inPass = <Answer>(
+    document: BuildDocument,
+    catalogue: Catalogue,
+    ask: () => Answer,
+  ): Answer =>
+    withMemory(runner.memory, () => {
+      last = { document, catalogue };
+      runner.begin({ build: readBuild(document), catalogue });
+      rulesRan().length = 0;
+      return ask();
+    });
   return {
-    evaluate(document, catalogue) {
-      begin(document, catalogue);
-      return evaluationOf(runner, whole);
-    },
-    check(document, catalogue) {
-      begin(document, catalogue);
-      return { ...runner.get(stages.checked), stored: document };
-    },
+    evaluate: (document, catalogue) =>
+      inPass(document, catalogue, () => evaluationOf(runner, whole)),
+    check: (document, catalogue) =>
+      inPass(document, catalogue, () => ({ ...runner.get(stages.checked), stored: document })),
     keep: () => runner.keep(),
+    branch: () => evaluatorOf(createRunner(runner.keep(), runner.memory)),
     get ran() {
       return runner.ran;
     },
+    get rulesRan() {
+      return withMemory(runner.memory, () => [...rulesRan()]);
+    },
   };
 }
+
+/** An evaluator with its own memory of the last build it saw, or of what was kept of a session. */
+export const createEvaluator = (kept?: KeptAnswers): Evaluator => evaluatorOf(createRunner(kept));
 
 /** One evaluation without memory. Throws NotFound when the build refers to what is not there. */
 export function evaluate(document: BuildDocument, catalogue: Catalogue): Evaluation {

@@ -28,7 +28,7 @@ import { evaluated } from '../tests/evaluated.ts';
 import { createEvaluator, evaluate } from './evaluate.ts';
 import { formulas } from './formulas.ts';
 import { limitLadder } from './ladder.ts';
-import { rules } from './rules.ts';
+import { rules } from './checks/rules.ts';
 import { toldEvaluation } from './told/toldEvaluation.ts';
 import { tripped as trippedDemo } from '../tests/trippedBuilds.ts';
 import { trippedElectrics } from '../tests/trippedElectrics.ts';

@@ -1,18 +1,18 @@
 import { engineBrief } from '../engine/index.ts';
 import type { Build } from '../model/index.ts';
-import { kept } from '../numerics/index.ts';
+import { memo } from '../numerics/index.ts';
 import { withEnds } from '../plumbing/index.ts';
 import { slice } from './runner/source.ts';
 
 /** Circuits with the ends that their lines are made with, made once for the same two. */
-const withMadeEnds = kept(withEnds);
+const withMadeEnds = memo(withEnds);
 const plumbed = ({ fuelCircuits, assemblies }: Build): Build['fuelCircuits'] =>
   withMadeEnds(fuelCircuits, assemblies);
 
 const NAMELESS = { name: '' };
 
 /** Things without their names: what a name is called moves no number. */
-const bareCircuits = kept((circuits: Build['fuelCircuits']) =>
+const bareCircuits = memo((circuits: Build['fuelCircuits']) =>
   circuits.map((circuit) => ({
     ...circuit,
     ...NAMELESS,
@@ -20,7 +20,7 @@ const bareCircuits = kept((circuits: Build['fuelCircuits']) =>
   })),
 );
 /** Pumps of the circuits: all that the wiring asks of them. */
-const wiredCircuits = kept((circuits: Build['fuelCircuits']) =>
+const wiredCircuits = memo((circuits: Build['fuelCircuits']) =>
   circuits.map(({ id, elements }) => ({
     id,
     elements: elements
@@ -28,14 +28,14 @@ const wiredCircuits = kept((circuits: Build['fuelCircuits']) =>
       .map((element) => ({ ...element, ...NAMELESS })),
   })),
 );
-const wiredRows = kept((rows: Build['injectorRows']) => rows.map(({ id, item }) => ({ id, item })));
-const bareRows = kept((rows: Build['injectorRows']) => rows.map((r) => ({ ...r, ...NAMELESS })));
-const bareFuels = kept((fuels: Build['fuels']) => fuels.map((f) => ({ ...f, ...NAMELESS })));
+const wiredRows = memo((rows: Build['injectorRows']) => rows.map(({ id, item }) => ({ id, item })));
+const bareRows = memo((rows: Build['injectorRows']) => rows.map((r) => ({ ...r, ...NAMELESS })));
+const bareFuels = memo((fuels: Build['fuels']) => fuels.map((f) => ({ ...f, ...NAMELESS })));
 /** Each made once, so that what rests on one place is as it was when another moves. */
-const barePlace = kept((place: Build['placements'][number]) => ({ ...place, ...NAMELESS }));
-const barePlacements = kept((places: Build['placements']) => places.map((p) => barePlace(p)));
-const runningBrief = kept(engineBrief);
-const wordlessBrief = kept((brief: Build['brief']) => ({ ...brief, vehicle: '', engine: '' }));
+const barePlace = memo((place: Build['placements'][number]) => ({ ...place, ...NAMELESS }));
+const barePlacements = memo((places: Build['placements']) => places.map((p) => barePlace(p)));
+const runningBrief = memo(engineBrief);
+const wordlessBrief = memo((brief: Build['brief']) => ({ ...brief, vehicle: '', engine: '' }));
 
 /** Parts of a build that stages read. */
 export const slices = {

@@ -29,23 +29,29 @@ function mayRun(changed: readonly Source<unknown>[]): Set<string> {
 
 const named = [
   'map',
-  'what is around',
+  'around',
   'harness',
-  'lengths on the map',
-  'names',
-  'judged design',
-  'named solutions',
-  'fuel figures',
-  'length figures',
-  'lengths of vents',
+  'routedLengths',
+  'namedDesign',
+  'judgedDesign',
+  'fluids',
+  'fuelFigures',
+  'lengthFigures',
+  'ventLengths',
   'tanks',
-  'lines as made',
+  'madeLines',
   'parts',
   'buying',
-  'figures',
-  'what is checked',
-  'checks',
-  'acceptances',
+  'results',
+  'lineNames',
+  'engineChecks',
+  'fuelChecks',
+  'electricChecks',
+  'vehicleChecks',
+  'plumbingChecks',
+  'harnessChecks',
+  'checked',
+  'findings',
 ];
 const everyStage = Object.values(stages).map((stage) => stage.name);
 
@@ -66,7 +72,7 @@ function expectedOf(path: Path): readonly string[] {
     case 'offcuts':
       return [...mayRun([slices.offcuts])];
     case 'acceptances':
-      return ['acceptances'];
+      return ['findings'];
     case 'assemblies':
       return field === 'slack' || field === 'asMade'
         ? [...mayRun([slices.assemblies])]
@@ -158,6 +164,36 @@ const AT_A_TIME = 8;
 
 const settled = (document: BuildDocument): string =>
   hashOf(createEvaluator().evaluate(document, sampleCatalogue));
+
+describe('the table of stages', () => {
+  const rows = Object.entries(stages);
+
+  test('calls each stage by its key, and says what it gives', () => {
+    for (const [key, { name, gives }] of rows) {
+      expect(name).toBe(key);
+      expect(gives.length, key).toBeGreaterThan(10);
+    }
+  });
+
+  test('has each stage after all that it reads, and every slice is read', () => {
+    const known = new Set<unknown>(Object.values(slices));
+    const read = new Set<unknown>();
+    for (const [key, row] of rows) {
+      for (const [as, source] of Object.entries(row.reads)) {
+        expect(known.has(source), `${key} reads ${as}`).toBe(true);
+        read.add(source);
+      }
+      known.add(row);
+    }
+    for (const [key, slice] of Object.entries(slices)) expect(read.has(slice), key).toBe(true);
+  });
+
+  test('is the order in which an evaluation runs them', () => {
+    const evaluator = createEvaluator();
+    evaluator.evaluate(lantern, sampleCatalogue);
+    expect(evaluator.ran).toEqual(Object.keys(stages));
+  });
+});
 
 describe('stages', () => {
   const leaves = firstOfEach(lantern, leavesOf(lantern).filter(isChangeable), 1).filter(
@@ -265,7 +301,7 @@ describe('stages', () => {
       withValueAt(kittiwake, path, 'Long line'),
       sampleCatalogue,
     );
-    expect(evaluator.ran).not.toContain('fuel network');
+    expect(evaluator.ran).not.toContain('solvedFluids');
     expect(evaluator.ran).not.toContain('candidates');
     expect(results.some((r) => r.label.startsWith('Long line'))).toBe(true);
   });
@@ -289,16 +325,17 @@ describe('stages', () => {
 
     test('a place that nothing stands at runs the stages that read places, and no more', () => {
       expect(ranAfter('placements.place-7.z', { value: 0.5, unit: 'mm' })).toEqual([
-        'ways in the harness',
-        'electrics',
         'components',
         'map',
         'geometry',
-        'length figures',
+        'routedHarness',
+        'electrics',
+        'lengthFigures',
         'tanks',
-        'checks',
-        'what is checked',
+        'harnessChecks',
+        'checked',
       ]);
+      expect(evaluator.rulesRan).toEqual([]);
       expect(ranAfter('placements.place-7.name', 'Place of its own')).toEqual([]);
     });
 
@@ -307,8 +344,8 @@ describe('stages', () => {
       const length = { typed: { value: 1, unit: 'm' }, measured: null };
       const ran = ranAfter(path, length);
       expect(ran).toContain('electrics');
-      expect(ran).not.toContain('pump feeds');
-      expect(ran).not.toContain('fuel network');
+      expect(ran).not.toContain('feeds');
+      expect(ran).not.toContain('solvedFluids');
     });
 
     test('a part on the shelf runs nothing', () => {

@@ -40,8 +40,8 @@ describe('variants of a build', () => {
   test('another fuel leaves netlist, ways in the harness and sneak paths as they are', () => {
     const evaluator = known(kittiwake).evaluator();
     evaluator.evaluate(onFuel(kittiwake, 'Methanol'), sampleCatalogue);
-    expect(evaluator.ran).toContain('fuel network');
-    for (const stage of ['netlist', 'ways in the harness', 'sneak paths']) {
+    expect(evaluator.ran).toContain('solvedFluids');
+    for (const stage of ['netlist', 'routedHarness', 'sneaks']) {
       expect(evaluator.ran).not.toContain(stage);
     }
   });

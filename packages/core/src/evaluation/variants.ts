@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue/index.ts';
 import type { BuildDocument } from '../model/index.ts';
-import { type Evaluation, type Evaluator, createEvaluator } from './evaluate.ts';
+import { type Evaluation, type Evaluator } from './evaluate.ts';
 
 /** A build that is compared with variants of itself, and an evaluator that may know it. */
 export interface KnownBuild {
@@ -21,7 +21,10 @@ export interface Variants {
 /** Evaluates a build, and variants of it each beside it. */
 export function variantsOf({ document, catalogue, evaluator }: KnownBuild): Variants {
   const present = evaluator.evaluate(document, catalogue);
-  const known = evaluator.keep();
-  const own = (): Evaluator => createEvaluator(known);
-  return { present, with: (changed) => own().evaluate(changed, catalogue), evaluator: own };
+  const known = evaluator.branch();
+  return {
+    present,
+    with: (changed) => known.branch().evaluate(changed, catalogue),
+    evaluator: () => known.branch(),
+  };
 }

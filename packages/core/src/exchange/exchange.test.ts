@@ -4,6 +4,7 @@ import { applyCommand } from '../evaluation/index.ts';
 import { hashOf } from '../model/index.ts';
 import { figuresDocument } from '../evaluation/index.ts';
 import { fieldsDocument } from './fieldsDocument.ts';
+import { stagesDocument } from './stagesDocument.ts';
 import { fromBuildFile, referencesOf, toBuildFile } from './buildFile.ts';
 import { lantern } from './samples/lantern.ts';
 import { partsList } from './partsList.ts';
@@ -44,6 +45,9 @@ describe('shipped files are true', () => {
   });
   test('docs/figures.md is what the code says', () => {
     expect(readFileSync(new URL('docs/figures.md', root), 'utf8')).toBe(figuresDocument());
+  });
+  test('docs/stages.md is what the table of stages says', () => {
+    expect(readFileSync(new URL('docs/stages.md', root), 'utf8')).toBe(stagesDocument());
   });
   test('docs/fields.md is what the declarations say', () => {
     expect(readFileSync(new URL('docs/fields.md', root), 'utf8')).toBe(fieldsDocument());

@@ -1,5 +1,6 @@
 export * from './buildFile.ts';
 export * from './fieldsDocument.ts';
+export * from './stagesDocument.ts';
 export * from './harnessLists.ts';
 export * from './samples/index.ts';
 export * from './partsList.ts';

@@ -1,9 +1,9 @@
 import {
   type Device,
   type DeviceItem,
+  deviceRoleOf,
   drillInWords,
   lookalike,
-  seatAdvice,
   sensorSeat,
 } from '@brookrain/core';
 import { FieldOf } from '../../ui/FieldOf.tsx';
@@ -21,7 +21,7 @@ export function SeatOf({ device, item }: { device: Device; item: DeviceItem }) {
       : `Tapping drill ${drillInWords(seat.drill, units)} into at least ${metal} of metal; thinner metal wants a boss or a pad.`,
     `Sealed by ${seat.seal === 'sealant' ? 'sealant on its taper thread' : 'a washer under its head'}.`,
     lookalike(item.seat),
-    seatAdvice(item.role),
+    deviceRoleOf(item.role).seatAdvice,
   ];
   return (
     <section className="rule mt-3 space-y-1.5 pt-2" aria-label="Seat">

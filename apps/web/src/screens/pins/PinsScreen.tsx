@@ -1,7 +1,7 @@
 import {
   ENGINE_CONTROLLER,
   type PinSheet,
-  capabilityWords,
+  capabilityOf,
   formatMeasure,
   lookUp,
   newestOf,
@@ -42,7 +42,7 @@ function PinDetails({ sheet, pinId }: { sheet: PinSheet; pinId: string }) {
         </div>
         <div>
           <dt className="text-[13px] text-second">It can be</dt>
-          <dd>{pin.capabilities.map((each) => capabilityWords[each]).join(', ')}</dd>
+          <dd>{pin.capabilities.map((each) => capabilityOf(each).words).join(', ')}</dd>
         </div>
         {pin.current > 0 && (
           <div>
@@ -129,7 +129,7 @@ export function PinsScreen() {
               <dl className="space-y-1">
                 {sheet.spare.map(({ capability, count }) => (
                   <div key={capability} className="flex justify-between gap-2">
-                    <dt>{capabilityWords[capability].replace(/^an? /, '')}</dt>
+                    <dt>{capabilityOf(capability).words.replace(/^an? /, '')}</dt>
                     <dd>{count}</dd>
                   </div>
                 ))}

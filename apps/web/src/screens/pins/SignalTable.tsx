@@ -1,9 +1,4 @@
-import {
-  type ControllerSignal,
-  type PinSheet,
-  capabilityWords,
-  formatMeasure,
-} from '@brookrain/core';
+import { type ControllerSignal, type PinSheet, capabilityOf, formatMeasure } from '@brookrain/core';
 import { useMemo } from 'react';
 import { useBuild } from '../../build/BuildContext.ts';
 import { type DataColumn, DataTable } from '../../ui/DataTable.tsx';
@@ -40,7 +35,7 @@ export function SignalTable({ sheet }: { sheet: PinSheet }) {
         text: true,
         wideOnly: true,
         sortBy: ({ need }) => need.capability,
-        cell: ({ need }) => capabilityWords[need.capability],
+        cell: ({ need }) => capabilityOf(need.capability).words,
       },
       {
         key: 'current',

@@ -1,15 +1,9 @@
 import { choice, figure, list, object, text } from '../../model/spec.ts';
 import { bodyFields, plugFields } from './bodyFields.ts';
 import { catalogueKind } from './catalogueKind.ts';
-import {
-  deviceRoles,
-  loadTimes,
-  pinBehaviours,
-  pinUses,
-  plugFamilies,
-  seatThreads,
-  sensings,
-} from './deviceWords.ts';
+import { loadTimes, pinBehaviours, plugFamilies, seatThreads, sensings } from './deviceWords.ts';
+import { deviceRoles } from './deviceRoles.ts';
+import { pinUses } from './pinUses.ts';
 import { pinCapabilities } from './pinCapabilities.ts';
 import { terminals } from './sharedFields.ts';
 

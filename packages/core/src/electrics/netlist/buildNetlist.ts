@@ -1,4 +1,4 @@
-import { type Catalogue, lookUp } from '../../catalogue/index.ts';
+import { type Catalogue, lookUp, pinUseOf } from '../../catalogue/index.ts';
 import type { BoughtHarness, Build, FuelCircuit, InjectorRow } from '../../model/index.ts';
 import type { Connection } from '../slices/connections.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
@@ -47,35 +47,14 @@ function roleOf(
   to: PinAt,
   isBus: (pin: NetPin) => boolean,
 ): WireRole {
-  switch (pin.use) {
-    case 'ground':
-    case 'case':
-      return 'ground';
-    case 'sensor-ground':
-      return 'sensor ground';
-    case 'reference-5v':
-      return 'reference';
-    case 'bus-high':
-    case 'bus-low':
-      return 'bus';
-    case 'shield':
-      return 'shield';
-    case 'signal':
-      return 'signal';
-    case 'supply':
-    case 'charge-lamp':
-    case 'supply-out':
-    case 'through':
-    case 'spare':
-    case 'controller':
-    case 'joint':
-      if (target.to === 'ground') return 'ground';
-      if (isBus(to.pin)) return 'bus';
-      if (pin.use === 'controller' && target.to === 'controller') return 'signal';
-      return part.sort === 'relay' && pin.asks ? 'triggered' : 'supply';
-    case 'coil-return':
-      return pin.asks ? 'triggered' : 'ground';
-  }
+  if (pin.use === 'coil-return') return pin.asks ? 'triggered' : 'ground';
+  const isJoint = pin.use === 'controller' || pin.use === 'joint';
+  const wire = isJoint ? 'of the other end' : pinUseOf(pin.use).wire;
+  if (wire !== 'of the other end') return wire;
+  if (target.to === 'ground') return 'ground';
+  if (isBus(to.pin)) return 'bus';
+  if (pin.use === 'controller' && target.to === 'controller') return 'signal';
+  return part.sort === 'relay' && pin.asks ? 'triggered' : 'supply';
 }
 
 /** Whether current comes to the pin from where it is wired to. */

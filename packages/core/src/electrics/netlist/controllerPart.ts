@@ -1,4 +1,10 @@
-import type { ControllerPin, EcuItem } from '../../catalogue/index.ts';
+import {
+  type ControllerPin,
+  type EcuItem,
+  type PinCapability,
+  type PinStamp,
+  stampOf,
+} from '../../catalogue/index.ts';
 import type { Controller } from '../../model/index.ts';
 import {
   type InnerContact,
@@ -9,26 +15,19 @@ import {
 } from './netlist.ts';
 import { RATED, partOf, pinOf, rangeOf } from './partOf.ts';
 
-/** Resistances Ω inside a controller that switches: defaults of the trade. */
-const DRIVER = 0.05;
-const CHANNEL = 0.02;
-const SENSOR_GROUND = 0.005;
-const REFERENCE = 0.5;
 /** A that the electronics of a controller take: typical of an engine's. */
 const ELECTRONICS = 0.8;
 
-const has = (
-  pin: ControllerPin,
-  ...capabilities: readonly ControllerPin['capabilities'][number][]
-) => pin.capabilities.some((each) => capabilities.includes(each));
+const has = (pin: ControllerPin, capability: PinCapability): boolean =>
+  pin.capabilities.includes(capability);
 
 /** What a controller joins inside: outputs to its supply or its grounds, references, sensor grounds. */
 function insideController(id: string, item: EcuItem): InnerElement[] {
   const node = (pin: ControllerPin): string => nodeOf(id, pin.id);
-  const supplies = item.pins.filter((pin) => has(pin, 'supply-switched'));
-  const [supply] = supplies;
-  const grounds = item.pins.filter((pin) => has(pin, 'power-ground'));
-  const [ground] = grounds;
+  const pinsWith = (kind: PinStamp['kind']): ControllerPin[] =>
+    item.pins.filter((pin) => stampOf(pin.capabilities).kind === kind);
+  const [supply] = pinsWith('supply');
+  const [ground] = pinsWith('power ground');
   const contact = (
     leads: 'on' | 'back',
     name: string,
@@ -43,53 +42,79 @@ function insideController(id: string, item: EcuItem): InnerElement[] {
     to,
     resistance,
   });
-  const inner: InnerElement[] = [
-    ...grounds
-      .slice(1)
-      .map((pin) => contact('back', `ground ${pin.id}`, node(pin), node(ground ?? pin), 1e-3)),
-    ...supplies
-      .slice(1)
-      .map((pin) => contact('on', `supply ${pin.id}`, node(supply ?? pin), node(pin), 1e-3)),
-  ];
-  if (!ground) return inner;
-  for (const pin of item.pins) {
-    if (has(pin, 'low-side', 'peak-hold', 'coil-driver', 'pwm') && !has(pin, 'high-side')) {
-      inner.push({
-        ...contact('back', `sinks ${pin.id}`, node(pin), node(ground), DRIVER),
-        output: pin.id,
-      });
-    } else if (has(pin, 'high-side') && supply) {
-      const limit = pin.current > 0 ? { limit: pin.current } : {};
-      inner.push({
-        ...contact('on', `feeds ${pin.id}`, node(supply), node(pin), CHANNEL),
-        output: pin.id,
-        ...limit,
-      });
-    } else if (has(pin, 'sensor-ground')) {
-      inner.push(
-        contact('back', `sensor ground ${pin.id}`, node(pin), node(ground), SENSOR_GROUND),
-      );
-    } else if (has(pin, 'reference-5v')) {
-      inner.push({
-        kind: 'source',
-        id: `${id} 5 V ${pin.id}`,
-        from: node(ground),
-        to: node(pin),
-        voltage: 5,
-        resistance: REFERENCE,
-      });
-    } else if (has(pin, 'analogue-pull-up') && pin.pullUp > 0) {
-      inner.push({
-        kind: 'source',
-        id: `${id} pull-up ${pin.id}`,
-        from: node(ground),
-        to: node(pin),
-        voltage: 5,
-        resistance: pin.pullUp,
-      });
+  const source = (
+    name: string,
+    pin: ControllerPin,
+    voltage: number,
+    resistance: number,
+  ): InnerElement[] =>
+    ground
+      ? [
+          {
+            kind: 'source',
+            id: `${id} ${name} ${pin.id}`,
+            from: node(ground),
+            to: node(pin),
+            voltage,
+            resistance,
+          },
+        ]
+      : [];
+  const stamped = (pin: ControllerPin): InnerElement[] => {
+    const stamp = stampOf(pin.capabilities);
+    switch (stamp.kind) {
+      case 'power ground':
+        return ground && pin !== ground
+          ? [contact('back', `ground ${pin.id}`, node(pin), node(ground), stamp.resistance)]
+          : [];
+      case 'supply':
+        return supply && pin !== supply
+          ? [contact('on', `supply ${pin.id}`, node(supply), node(pin), stamp.resistance)]
+          : [];
+      case 'low side':
+        return ground
+          ? [
+              {
+                ...contact('back', `sinks ${pin.id}`, node(pin), node(ground), stamp.resistance),
+                output: pin.id,
+              },
+            ]
+          : [];
+      case 'high side':
+        return ground && supply
+          ? [
+              {
+                ...contact('on', `feeds ${pin.id}`, node(supply), node(pin), stamp.resistance),
+                output: pin.id,
+                ...(pin.current > 0 ? { limit: pin.current } : {}),
+              },
+            ]
+          : [];
+      case 'sensor ground':
+        return ground
+          ? [contact('back', `sensor ground ${pin.id}`, node(pin), node(ground), stamp.resistance)]
+          : [];
+      case 'reference':
+        return source('5 V', pin, stamp.voltage, stamp.resistance);
+      case 'pull-up':
+        return pin.pullUp > 0 ? source('pull-up', pin, stamp.voltage, pin.pullUp) : [];
+      case 'constant supply':
+      case 'input':
+      case 'bus':
+      // Driven to and fro, not switched on: open in every mean state, closed step by step in time.
+      case 'half bridge':
+      case 'logic':
+        return [];
     }
-  }
-  return inner;
+  };
+  // What is joined before what is switched: its grounds and supplies first.
+  const joins = (pin: ControllerPin): boolean =>
+    ['power ground', 'supply'].includes(stampOf(pin.capabilities).kind);
+  return [
+    ...pinsWith('power ground').flatMap(stamped),
+    ...pinsWith('supply').flatMap(stamped),
+    ...item.pins.filter((pin) => !joins(pin)).flatMap(stamped),
+  ];
 }
 
 /** The part of a controller; its loads are what its electronics take, and its memory. */

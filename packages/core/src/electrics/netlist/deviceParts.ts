@@ -1,7 +1,13 @@
-import { type Catalogue, type DeviceItem, type DevicePin, lookUp } from '../../catalogue/index.ts';
+import {
+  type Catalogue,
+  type DeviceItem,
+  type DevicePin,
+  deviceRoleOf,
+  lookUp,
+} from '../../catalogue/index.ts';
 import type { Device, Ground, InjectorRow, VehicleSignal } from '../../model/index.ts';
 import { NotFound } from '../../quantities/index.ts';
-import { type InnerElement, type NetPart, type NetPin, type PartSort, nodeOf } from './netlist.ts';
+import { type InnerElement, type NetPart, type NetPin, nodeOf } from './netlist.ts';
 import type { Joint } from './terminal.ts';
 import { type PumpCircuit, cutOffPart, pumpPart } from './pumpPart.ts';
 import { RATED, anyLug, bladeRange, partOf, pinOf, rangeOf } from './partOf.ts';
@@ -48,24 +54,18 @@ function elementOf(id: string, pin: DevicePin, item: DeviceItem): InnerElement |
         current: pin.current,
         voltage: pin.voltage,
         duty: pin.duty,
-        ...(item.role === 'ignition coil' ? { dutyAtIdle: pin.duty * COIL_AT_IDLE } : {}),
+        ...(deviceRoleOf(item.role).duty === 'by engine speed'
+          ? { dutyAtIdle: pin.duty * COIL_AT_IDLE }
+          : {}),
         behaviour: pin.behaviour,
         when: pin.when,
       };
   }
 }
 
-const sorts: Partial<Record<DeviceItem['role'], PartSort>> = {
-  stud: 'stud',
-  switch: 'switch',
-  'key switch': 'switch',
-  'inertia switch': 'switch',
-  isolator: 'switch',
-};
-
 /** How wires are held at an item: of a connector the contact of each way is inside. */
 function jointOf({ role, plugFamily }: DeviceItem): Joint {
-  if (role === 'connector') return 'holder';
+  if (deviceRoleOf(role).joint === 'holder') return 'holder';
   return plugFamily === 'ring terminal' ? 'lug' : 'plug';
 }
 
@@ -74,7 +74,7 @@ function itemPart(device: Device, item: DeviceItem): NetPart {
   return partOf({
     id: device.id,
     name: device.name,
-    sort: sorts[item.role] ?? 'device',
+    sort: deviceRoleOf(item.role).sort,
     role: item.role,
     placementId: device.placementId,
     pins: item.pins.map((pin) =>

@@ -1,4 +1,4 @@
-import { keptByValue } from '../../numerics/index.ts';
+import { memoByValue } from '../../numerics/index.ts';
 import type { DerivedWire, WireShelter } from './derivedWire.ts';
 import type { Netlist } from './netlist.ts';
 
@@ -11,7 +11,7 @@ export interface WiresInHarness {
 }
 
 /** A netlist that knows what the harness says of its wires. */
-export const withWiresInHarness = keptByValue(
+export const withWiresInHarness = memoByValue(
   (netlist: Netlist, { spliced, shelters }: WiresInHarness): Netlist => {
     const ids = new Set(spliced);
     const known = new Map(Object.entries(shelters));

@@ -1,4 +1,4 @@
-import { kept } from '../../numerics/index.ts';
+import { memo } from '../../numerics/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import { generatedCurrents } from './generatedCurrents.ts';
 import { liveLoads, loadsOn } from './liveLoads.ts';
@@ -7,7 +7,7 @@ import { ratedCurrents } from './ratedCurrents.ts';
 import { wireRuns } from './runs.ts';
 
 /** What a netlist at a voltage V says of its loads, whatever the lengths of its wires are. */
-export const loadsOfNetlist = kept((netlist: Netlist, voltage: number) => {
+export const loadsOfNetlist = memo((netlist: Netlist, voltage: number) => {
   const loads = liveLoads(netlist);
   const isOn = loadsOn(netlist, loads);
   return {

@@ -1,4 +1,4 @@
-import { kept } from '../../numerics/index.ts';
+import { memo } from '../../numerics/index.ts';
 import {
   type Origin,
   type Result,
@@ -125,7 +125,7 @@ function figuresOfWire(sized: SizedWire, group: SizedGroup, lengths: readonly Re
 }
 
 /** They are as they were while it is sized as it was. */
-const ofWire = kept(figuresOfWire);
+const ofWire = memo(figuresOfWire);
 
 const loadOrigin = (name: string): Origin => `case:${name}`;
 

@@ -1,12 +1,12 @@
 import type { Placement } from '../../model/index.ts';
-import { keptByValue } from '../../numerics/index.ts';
+import { memoByValue } from '../../numerics/index.ts';
 import type { Sourced } from '../../results/index.ts';
 import { type BestLength, bestLength, placeFinder } from '../../vehicle/index.ts';
 import { electricsFigure } from '../figureNames.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 
 /** How long a wire between two places is, as far as it is known. */
-const lengthOf = keptByValue(
+const lengthOf = memoByValue(
   (
     wire: DerivedWire,
     from: Placement,

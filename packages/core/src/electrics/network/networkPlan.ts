@@ -6,7 +6,7 @@ import {
   lookUp,
   newestOf,
 } from '../../catalogue/index.ts';
-import { keptByValue } from '../../numerics/index.ts';
+import { memoByValue } from '../../numerics/index.ts';
 import { type Sourced, solvedIn } from '../../results/index.ts';
 import { pumpFeedsOf } from '../feeds/pumpFeed.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
@@ -239,7 +239,7 @@ export class NetworkPlan {
 }
 
 /** The plan of a netlist, as before while the build says the same. Throws NotFound. */
-export const networkPlan = keptByValue(
+export const networkPlan = memoByValue(
   (netlist: Netlist, document: PlannedBuild, catalogue: Catalogue) =>
     new NetworkPlan(netlist, document, catalogue),
 );

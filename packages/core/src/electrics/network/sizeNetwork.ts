@@ -1,5 +1,5 @@
 import { type Catalogue, lookUp } from '../../catalogue/index.ts';
-import { keptByValue } from '../../numerics/index.ts';
+import { memoByValue } from '../../numerics/index.ts';
 import type { Sourced } from '../../results/index.ts';
 import type { BestLength } from '../../vehicle/index.ts';
 import { buildNetlist } from '../netlist/buildNetlist.ts';
@@ -46,7 +46,7 @@ interface WayBefore {
 
 /** Sizes the wires of a run; one whose lengths, and what is before it, are as they were keeps its sizes. */
 const sizing = () =>
-  keptByValue((run: WireRun, plan: NetworkPlan, ways: readonly WayBefore[]): SizedRun => ({
+  memoByValue((run: WireRun, plan: NetworkPlan, ways: readonly WayBefore[]): SizedRun => ({
     kind: run.kind,
     group: sizeGroup({
       jobs: run.wires.flatMap((wire, i) => {

@@ -1,4 +1,4 @@
-import { kept } from '../../numerics/index.ts';
+import { memo } from '../../numerics/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import type { SwitchedInCases } from '../switching/switchedInCases.ts';
 import { type Switch, switchKey, switchesOf } from '../switching/switches.ts';
@@ -56,4 +56,4 @@ function switchedOn(
  * them their way. A relay's coil is on where its row is. A relay whose coil no controller commands has
  * no say of a table.
  */
-export const switchedLoadsOn = kept(switchedOn);
+export const switchedLoadsOn = memo(switchedOn);

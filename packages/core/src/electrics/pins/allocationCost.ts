@@ -1,17 +1,6 @@
 import type { OutputNeed, PinOffer } from './allocationProblem.ts';
-import type { PinCapability } from '../../catalogue/index.ts';
+import { capabilityOf } from '../../catalogue/index.ts';
 
-/** What each capability is worth that a pin has and its signal does not use. */
-const KEPT_FREE: Partial<Record<PinCapability, number>> = {
-  'high-side': 60,
-  'h-bridge': 60,
-  'peak-hold': 30,
-  knock: 30,
-  inductive: 30,
-  frequency: 10,
-  pwm: 8,
-};
-const KEPT_FREE_ELSE = 4;
 /** What a device costs on the connector that is not its own. */
 const OTHER_CONNECTOR = 6;
 /** What each place costs that an injector or coil is out of its own. */
@@ -27,7 +16,7 @@ export function costOf(pin: PinOffer, { signals }: OutputNeed): number {
   const wanted = new Set(signals.map(({ capability }) => capability));
   const wasted = pin.capabilities
     .filter((each) => !wanted.has(each))
-    .reduce((sum, each) => sum + (KEPT_FREE[each] ?? KEPT_FREE_ELSE), 0);
+    .reduce((sum, each) => sum + capabilityOf(each).worthKeepingFree, 0);
   const others = signals.reduce((sum, { nearConnector, position }) => {
     const apart = nearConnector !== undefined && nearConnector !== pin.connector;
     const moved = position === undefined ? 0 : Math.abs(position - pin.number);

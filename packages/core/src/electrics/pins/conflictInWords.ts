@@ -1,6 +1,6 @@
 import type { AllocationConflict } from './allocate.ts';
 import type { AllocationProblem } from './allocationProblem.ts';
-import { capabilityWords } from '../../catalogue/index.ts';
+import { capabilityOf } from '../../catalogue/index.ts';
 
 /** A conflict in sentences: who wants what, and how much of it there is. */
 export function conflictInWords(
@@ -11,7 +11,7 @@ export function conflictInWords(
   const wanting = signals.flatMap((id) => byId.get(id) ?? []);
   const names = wanting.map(({ name }) => name).join('; ');
   const wanted = [...new Set(wanting.map(({ capability }) => capability))];
-  const words = wanted.map((each) => capabilityWords[each]).join(' or ');
+  const words = wanted.map((each) => capabilityOf(each).words).join(' or ');
   const asks =
     wanting.length === 1
       ? `${names} needs ${words}`

@@ -1,4 +1,4 @@
-import { type Catalogue, capabilityWords, lookUp, pinCapabilities } from '../../catalogue/index.ts';
+import { type Catalogue, capabilityOf, lookUp, pinCapabilities } from '../../catalogue/index.ts';
 import type { Build } from '../../model/index.ts';
 import {
   type Result,
@@ -69,7 +69,7 @@ export function pinFigures(input: {
       return [
         derive({
           figure: electricsFigure('spare', { capability }),
-          label: `Spare pins: ${capabilityWords[capability]}`,
+          label: `Spare pins: ${capabilityOf(capability).words}`,
           formula: spareCount,
           inputs: { able: fromItem(able, item), taken: byDefault(able - left, 'assigned') },
         }),

@@ -1,4 +1,10 @@
-import { type Catalogue, type EcuItem, type PinCapability, lookUp } from '../../catalogue/index.ts';
+import {
+  type Catalogue,
+  type EcuItem,
+  type PinCapability,
+  capabilityOf,
+  lookUp,
+} from '../../catalogue/index.ts';
 import type { Build } from '../../model/index.ts';
 import type { Netlist } from '../netlist/netlist.ts';
 import type { Connection } from '../slices/connections.ts';
@@ -58,10 +64,7 @@ function ownUse(
 }
 
 /** Supplies, grounds and references are no pins for signals: what is left of them says nothing. */
-const isForSignals = (capability: PinCapability): boolean =>
-  !['reference-5v', 'sensor-ground', 'power-ground', 'supply-constant', 'supply-switched'].includes(
-    capability,
-  );
+const isForSignals = (capability: PinCapability): boolean => capabilityOf(capability).forSignals;
 
 /** The pins of a controller as a sheet; undefined where there is no such controller. */
 export function pinSheet(input: {

@@ -1,3 +1,4 @@
+import { presentMemory } from '../../numerics/index.ts';
 import { type HeatedWire, conductorTemperature, permissibleCurrent } from './heatBalance.ts';
 
 /** Answers that are kept; a loom has many wires that are alike. */
@@ -16,21 +17,22 @@ function under(known: Known, value: number): Known {
 
 /** A function of a heated wire and one number that answers the same question once. */
 function remembering(of: (wire: HeatedWire, value: number) => number) {
-  const known: Known = new Map();
-  let count = 0;
+  const begin = () => ({ known: new Map() as Known, count: 0 });
   return (wire: HeatedWire, value: number): number => {
+    const memory = presentMemory().of(begin);
+    const { known } = memory;
     const ofSize = under(under(known, wire.outsideDiameter), wire.resistancePerMetre);
     const answers = under(under(ofSize, wire.ambient), wire.loadedTogether);
     const last = answers.get(value);
     if (typeof last === 'number') return last;
     const answer = of(wire, value);
-    if (count >= MOST) {
+    if (memory.count >= MOST) {
       known.clear();
-      count = 0;
+      memory.count = 0;
       return answer;
     }
     answers.set(value, answer);
-    count += 1;
+    memory.count += 1;
     return answer;
   };
 }

@@ -1,4 +1,4 @@
-import { type DeviceItem, lookUp, newestOf, refOf } from '../../catalogue/index.ts';
+import { type DeviceItem, lookUp, newestOf, pinUseOf, refOf } from '../../catalogue/index.ts';
 import type { BuildCommand, BuildFinding, Device, VehicleSignal } from '../../model/index.ts';
 import { lowerFirst } from '../../quantities/index.ts';
 import type { Cure } from '../../results/index.ts';
@@ -6,8 +6,6 @@ import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { isLive } from '../network/networkCircuit.ts';
 import type { Connection } from '../slices/connections.ts';
 import { connect } from './connect.ts';
-
-const PINS_TO_BE_WIRED = new Set(['supply', 'ground', 'sensor-ground', 'reference-5v']);
 
 /** The devices that are there, with their items. */
 function present({ wired, catalogue }: ElectricsChecked) {
@@ -25,7 +23,7 @@ const unwired: ElectricsRule = {
   check: (checked) =>
     present(checked).flatMap(({ device, item }) => {
       const open = item.pins.filter(
-        (pin) => PINS_TO_BE_WIRED.has(pin.use) && device.connections[pin.id] === undefined,
+        (pin) => pinUseOf(pin.use).isWired && device.connections[pin.id] === undefined,
       );
       const wired = Object.keys(device.connections).length > 0;
       if (open.length === 0 || !wired) return [];

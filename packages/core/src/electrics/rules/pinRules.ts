@@ -1,5 +1,5 @@
-import { capabilityWords, lookUp } from '../../catalogue/index.ts';
-import { kept } from '../../numerics/index.ts';
+import { capabilityOf, lookUp } from '../../catalogue/index.ts';
+import { memo } from '../../numerics/index.ts';
 import type { BuildFinding } from '../../model/index.ts';
 import type { ElectricsChecked, ElectricsRule } from '../checked.ts';
 import { nodeOf } from '../netlist/netlist.ts';
@@ -25,7 +25,7 @@ function unitsOf({ wired, catalogue, ecu }: ElectricsChecked): Unit[] {
 }
 
 /** The signals of a unit as they stand, and which sets of them want more pins than it has. */
-const standingAt = kept(
+const standingAt = memo(
   (
     item: Unit['item'],
     id: string,
@@ -104,7 +104,7 @@ const few: ElectricsRule = {
             severity: 'stop',
             where: { stage: 'pins', controller: unit.id, signal: wanting[0]?.id ?? '' },
             title: 'Too few pins of a kind',
-            because: `{wanting} signals need ${wanted.map((each) => capabilityWords[each]).join(' or ')} (${names}); ${unit.name} has {pins}`,
+            because: `{wanting} signals need ${wanted.map((each) => capabilityOf(each).words).join(' or ')} (${names}); ${unit.name} has {pins}`,
             numbers: counts,
             measured: counts.wanting,
             limit: counts.pins,

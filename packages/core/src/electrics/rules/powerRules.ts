@@ -1,5 +1,5 @@
 import { firstOf } from '../../numerics/index.ts';
-import { newestOf, refOf } from '../../catalogue/index.ts';
+import { deviceRoleOf, newestOf, refOf } from '../../catalogue/index.ts';
 import type { NetPart } from '../netlist/netlist.ts';
 import { ENGINE_CONTROLLER } from '../slices/controllers.ts';
 import type { SizedPumpFeed } from '../network/pumpSupply.ts';
@@ -199,7 +199,7 @@ const trigger: ElectricsRule = {
 };
 
 const opensInCrash = ({ role }: NetPart): boolean =>
-  role === 'inertia switch' || role === 'tip-over';
+  role !== undefined && deviceRoleOf(role).opensInCrash;
 
 const inertia: ElectricsRule = {
   id: 'pump.inertia-switch',

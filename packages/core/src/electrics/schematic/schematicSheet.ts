@@ -1,19 +1,9 @@
+import { type DeviceSymbol, deviceRoleOf } from '../../catalogue/index.ts';
 import type { WireRole } from '../netlist/derivedWire.ts';
 import type { NetPart } from '../netlist/netlist.ts';
 
 /** How a part is drawn. */
-export type SchematicSymbol =
-  | 'fuse'
-  | 'relay'
-  | 'motor'
-  | 'lamp'
-  | 'coil'
-  | 'switch'
-  | 'source'
-  | 'controller'
-  | 'sensor'
-  | 'ground'
-  | 'joint';
+export type SchematicSymbol = DeviceSymbol | 'fuse' | 'relay' | 'controller' | 'ground' | 'joint';
 
 /** A pin of a block, at which side of it the wires come. */
 export interface SchematicPin {
@@ -57,21 +47,6 @@ export interface SchematicSheet {
   readonly wires: readonly SchematicWire[];
 }
 
-const motors = new Set(['fan', 'water pump', 'starter', 'electronic throttle']);
-const lamps = new Set(['lamp', 'tachometer', 'gauge', 'display']);
-const switches = new Set(['switch', 'key switch', 'inertia switch', 'isolator']);
-const sources = new Set(['alternator', 'stator']);
-const coils = new Set([
-  'ignition coil',
-  'idle valve',
-  'boost valve',
-  'purge valve',
-  'cam valve',
-  'gearbox valve',
-  'horn',
-  'air conditioning clutch',
-]);
-
 /** The symbol of a part, by what it is. */
 export function symbolOf({ sort, role }: NetPart): SchematicSymbol {
   switch (sort) {
@@ -90,11 +65,8 @@ export function symbolOf({ sort, role }: NetPart): SchematicSymbol {
     case 'splice':
       return 'joint';
     case 'device':
-      if (role === undefined || coils.has(role)) return 'coil';
-      if (motors.has(role)) return 'motor';
-      if (lamps.has(role)) return 'lamp';
-      if (switches.has(role)) return 'switch';
-      return sources.has(role) ? 'source' : 'sensor';
+      // Injectors are the only devices that are no item of the catalogue with a role.
+      return role === undefined ? 'coil' : deviceRoleOf(role).symbol;
   }
 }
 

@@ -1,13 +1,13 @@
+import {
+  type ElectricSystem,
+  electricSystemWords,
+  electricSystems,
+} from '../../catalogue/index.ts';
 import { addTo } from '../../numerics/index.ts';
 import type { DerivedWire } from '../netlist/derivedWire.ts';
 import { type DrawnNetlist, drawnSheet } from './drawnSheet.ts';
 import type { SchematicSheet } from './schematicSheet.ts';
-import {
-  type SchematicSystem,
-  schematicSystemWords,
-  schematicSystems,
-  systemsOf,
-} from './systems.ts';
+import { systemsOf } from './systems.ts';
 
 /** So many wires can be read on one sheet. */
 const ON_A_SHEET = 22;
@@ -34,14 +34,14 @@ function chunks(
 
 const systemOfWire = (
   wire: DerivedWire,
-  systems: ReadonlyMap<string, SchematicSystem>,
-): SchematicSystem => (wire.role === 'bus' ? 'bus' : (systems.get(wire.partId) ?? 'supply'));
+  systems: ReadonlyMap<string, ElectricSystem>,
+): ElectricSystem => (wire.role === 'bus' ? 'bus' : (systems.get(wire.partId) ?? 'supply'));
 
 /** The whole netlist on sheets, a system after the other: every wire on exactly one of them. */
 export function systemSheets(drawn: DrawnNetlist): SchematicSheet[] {
   const { netlist } = drawn;
   const systems = systemsOf(netlist);
-  return schematicSystems.flatMap((system) => {
+  return electricSystems.flatMap((system) => {
     const wiresOf = new Map<string, DerivedWire[]>();
     for (const wire of netlist.wires) {
       if (systemOfWire(wire, systems) !== system) continue;
@@ -55,7 +55,7 @@ export function systemSheets(drawn: DrawnNetlist): SchematicSheet[] {
         drawn,
         {
           id: parts.length > 1 ? `${system}-${String(i + 1)}` : system,
-          title: `${schematicSystemWords[system]}${number}`,
+          title: `${electricSystemWords[system]}${number}`,
         },
         wires,
         new Set(ids),

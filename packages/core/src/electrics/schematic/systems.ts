@@ -1,101 +1,8 @@
-import type { DeviceRole } from '../../catalogue/index.ts';
+import { type ElectricSystem, deviceRoleOf } from '../../catalogue/index.ts';
 import type { NetPart, Netlist } from '../netlist/netlist.ts';
 
-/** What wires are there for, as a person looks for them. */
-export const schematicSystems = [
-  'supply',
-  'starting',
-  'controllers',
-  'pumps',
-  'injection',
-  'ignition',
-  'sensors',
-  'actuators',
-  'cooling',
-  'lamps',
-  'bus',
-] as const;
-export type SchematicSystem = (typeof schematicSystems)[number];
-
-/** The systems in words. */
-export const schematicSystemWords: Readonly<Record<SchematicSystem, string>> = {
-  supply: 'Supply and grounds',
-  starting: 'Starting and charging',
-  controllers: 'Controllers',
-  pumps: 'Fuel pumps',
-  injection: 'Injection',
-  ignition: 'Ignition',
-  sensors: 'Sensors and switches',
-  actuators: 'Valves and actuators',
-  cooling: 'Cooling',
-  lamps: 'Lamps and gauges',
-  bus: 'Bus',
-};
-
-const byRole: Readonly<Record<DeviceRole, SchematicSystem>> = {
-  crank: 'sensors',
-  cam: 'sensors',
-  'coolant temperature': 'sensors',
-  'air temperature': 'sensors',
-  'fuel temperature': 'sensors',
-  'oil temperature': 'sensors',
-  'gearbox oil temperature': 'sensors',
-  'manifold pressure': 'sensors',
-  'barometric pressure': 'sensors',
-  'fuel pressure': 'sensors',
-  'oil pressure': 'sensors',
-  'coolant pressure': 'sensors',
-  'brake pressure': 'sensors',
-  'throttle position': 'sensors',
-  'pedal position': 'sensors',
-  'electronic throttle': 'actuators',
-  knock: 'sensors',
-  lambda: 'sensors',
-  'ethanol content': 'sensors',
-  'fuel level': 'sensors',
-  'tip-over': 'sensors',
-  'vehicle speed': 'sensors',
-  'wheel speed': 'sensors',
-  'suspension travel': 'sensors',
-  'steering angle': 'sensors',
-  'gear position': 'sensors',
-  'exhaust temperature': 'sensors',
-  'ignition coil': 'ignition',
-  'idle valve': 'actuators',
-  'boost valve': 'actuators',
-  'purge valve': 'actuators',
-  'cam valve': 'actuators',
-  'gearbox valve': 'actuators',
-  'water pump': 'cooling',
-  fan: 'cooling',
-  'air conditioning clutch': 'cooling',
-  starter: 'starting',
-  alternator: 'starting',
-  stator: 'starting',
-  lamp: 'lamps',
-  horn: 'lamps',
-  tachometer: 'lamps',
-  gauge: 'lamps',
-  switch: 'sensors',
-  'key switch': 'starting',
-  'inertia switch': 'pumps',
-  isolator: 'starting',
-  'power module': 'controllers',
-  display: 'bus',
-  keypad: 'bus',
-  socket: 'bus',
-  logger: 'bus',
-  'bus module': 'bus',
-  'valve driver': 'actuators',
-  connector: 'supply',
-  stud: 'supply',
-  resistor: 'bus',
-  'licensed system': 'lamps',
-  other: 'lamps',
-};
-
 /** The system of a part by what it is; undefined for what stands between others. */
-function ownSystem({ sort, role }: NetPart): SchematicSystem | undefined {
+function ownSystem({ sort, role }: NetPart): ElectricSystem | undefined {
   switch (sort) {
     case 'battery':
     case 'stud':
@@ -113,7 +20,7 @@ function ownSystem({ sort, role }: NetPart): SchematicSystem | undefined {
     case 'device':
     case 'switch':
       // Injectors are the only devices that are no item of the catalogue with a role.
-      return role === undefined ? 'injection' : byRole[role];
+      return role === undefined ? 'injection' : deviceRoleOf(role).system;
   }
 }
 
@@ -121,7 +28,7 @@ function ownSystem({ sort, role }: NetPart): SchematicSystem | undefined {
  * The system of every part. A fuse, relay or splice belongs to the system of all that hangs on it,
  * to the supply where that is several.
  */
-export function systemsOf({ parts, wires }: Netlist): ReadonlyMap<string, SchematicSystem> {
+export function systemsOf({ parts, wires }: Netlist): ReadonlyMap<string, ElectricSystem> {
   const owner = new Map(
     parts.flatMap((part) => part.pins.map(({ node }) => [node, part.id] as const)),
   );
@@ -134,8 +41,8 @@ export function systemsOf({ parts, wires }: Netlist): ReadonlyMap<string, Schema
       hangsOn.set(other, (hangsOn.get(other) ?? new Set()).add(partId));
     }
   }
-  const found = new Map<string, SchematicSystem>();
-  const systemOf = (id: string, seen: ReadonlySet<string>): SchematicSystem | undefined => {
+  const found = new Map<string, ElectricSystem>();
+  const systemOf = (id: string, seen: ReadonlySet<string>): ElectricSystem | undefined => {
     const known = found.get(id) ?? own.get(id);
     if (known) return known;
     if (seen.has(id)) return undefined;

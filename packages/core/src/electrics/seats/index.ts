@@ -1,3 +1,3 @@
-export { type SensorSeat, lookalike, seatAdvice, sensorSeat } from './sensorSeats.ts';
+export { type SensorSeat, lookalike, sensorSeat } from './sensorSeats.ts';
 export { drillInWords, toolInWords } from './toolInWords.ts';
 export { type SeatWork, type ToolNeed, seatTools, seatWorks, usualSeat } from './seatWork.ts';

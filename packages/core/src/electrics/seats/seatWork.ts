@@ -1,4 +1,4 @@
-import { type Catalogue, type DeviceItem, lookUp } from '../../catalogue/index.ts';
+import { type Catalogue, type DeviceItem, deviceRoleOf, lookUp } from '../../catalogue/index.ts';
 import type { Device } from '../../model/index.ts';
 import { type SensorSeat, sensorSeat } from './sensorSeats.ts';
 
@@ -13,7 +13,7 @@ export interface SeatWork {
 
 /** How a new sensor is usually seated: lambda in a boss on the exhaust, others in a thread that is cut. */
 export const usualSeat = ({ role, seat }: DeviceItem): Device['seat'] =>
-  !sensorSeat(seat) ? 'there' : role === 'lambda' ? 'boss' : 'tapped';
+  sensorSeat(seat) ? deviceRoleOf(role).seatMade : 'there';
 
 /** The new sensors that are screwed into something. */
 export const seatWorks = (devices: readonly Device[], catalogue: Catalogue): SeatWork[] =>
@@ -21,7 +21,7 @@ export const seatWorks = (devices: readonly Device[], catalogue: Catalogue): Sea
     if (device.state !== 'new' || device.part.kind !== 'item') return [];
     const item = lookUp(catalogue, 'device', device.part.item, `devices.${device.id}`);
     const seat = sensorSeat(item.seat);
-    const seal = item.role === 'knock' ? 'none' : (seat?.seal ?? 'none');
+    const seal = deviceRoleOf(item.role).seal === 'none' ? 'none' : (seat?.seal ?? 'none');
     return seat ? [{ device, item, seat, seal }] : [];
   });
 

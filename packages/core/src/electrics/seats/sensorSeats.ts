@@ -1,4 +1,4 @@
-import type { DeviceRole, SeatThread } from '../../catalogue/index.ts';
+import type { SeatThread } from '../../catalogue/index.ts';
 
 /** What a thread asks of the metal that it is cut into. SI. */
 export interface SensorSeat {
@@ -59,22 +59,6 @@ const byThread = new Map(seats.map((seat) => [seat.thread, seat]));
 
 /** The seat of a thread; undefined for what is not screwed in. */
 export const sensorSeat = (thread: SeatThread): SensorSeat | undefined => byThread.get(thread);
-
-/** Where a sensor wants to sit, by what it is for; empty where the trade says nothing. */
-export function seatAdvice(role: DeviceRole): string {
-  switch (role) {
-    case 'air temperature':
-      return 'Behind the charge cooler where there is one, out of heat soak and out of the wind.';
-    case 'lambda':
-      return 'Its axis at least 10° above level, tip down, ahead of any leak.';
-    case 'fuel pressure':
-      return 'Damped from the pulses of pump and injectors: a short hose or a restrictor before it.';
-    case 'coolant temperature':
-      return 'In moving water, not in a dead end.';
-    default:
-      return '';
-  }
-}
 
 /** What a taper thread is mistaken for. */
 export const lookalike = (thread: SeatThread): string =>

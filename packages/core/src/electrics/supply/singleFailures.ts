@@ -1,4 +1,4 @@
-import { kept } from '../../numerics/index.ts';
+import { memo } from '../../numerics/index.ts';
 import { CHASSIS, type NetPart, type Netlist } from '../netlist/netlist.ts';
 import { withGroundOpen } from '../netlist/withGroundOpen.ts';
 import { type LoadAt, liveLoads } from '../network/liveLoads.ts';
@@ -79,7 +79,7 @@ function singleFailure(
 }
 
 /** What the failure of one part of a netlist stops, asked for again and again. */
-export const failureOf = kept((part: NetPart, netlist: Netlist) => singleFailure(netlist, part));
+export const failureOf = memo((part: NetPart, netlist: Netlist) => singleFailure(netlist, part));
 
 /**
  * What each single failure stops: every fuse out, ground open, relay that does not pull, controller

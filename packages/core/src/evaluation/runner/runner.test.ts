@@ -12,11 +12,13 @@ describe('a runner', () => {
   const length = slice('length', (i) => i.build.name.length);
   const even = stage({
     name: 'even',
+    gives: 'whether it is even',
     reads: { length },
     run: (reads) => ({ even: reads.length % 2 === 0 }),
   });
   const words = stage({
     name: 'words',
+    gives: 'the word for it',
     reads: { even },
     run: (reads) => (reads.even.even ? 'even' : 'odd'),
   });
@@ -47,9 +49,15 @@ describe('a runner', () => {
 
   test('asks each stage once in a pass, however many read it', () => {
     let runs = 0;
-    const counted = stage({ name: 'counted', reads: { length }, run: () => ++runs });
+    const counted = stage({
+      name: 'counted',
+      gives: 'a count',
+      reads: { length },
+      run: () => ++runs,
+    });
     const both = stage({
       name: 'both',
+      gives: 'both',
       reads: { counted, even },
       run: (reads) => [reads.counted, reads.even],
     });
@@ -63,12 +71,14 @@ describe('a runner', () => {
   describe('that starts from what was kept of a session', () => {
     const asked = stage({
       name: 'asked',
+      gives: 'an answer when asked',
       reads: { words },
       run: (reads) => ({ later: () => reads.words }),
       holdsFunctions: true,
     });
     const told = stage({
       name: 'told',
+      gives: 'what was asked',
       reads: { asked, even },
       run: (reads) => [reads.asked.later(), reads.even.even],
     });

@@ -1,4 +1,4 @@
-import { sameValue } from '../../numerics/index.ts';
+import { type Memory, createMemory, sameValue, withMemory } from '../../numerics/index.ts';
 import type { RunnerInput, Source } from './source.ts';
 
 interface Known {
@@ -33,17 +33,20 @@ export interface Runner {
   begin(input: RunnerInput): void;
   /** The value of a source in this pass. */
   get<Value>(source: Source<Value>): Value;
-  /** What was asked for in this pass, but for what holds functions. */
+  /** What was asked for in this pass, but for what holds functions; before any, what it was given. */
   keep(): KeptAnswers;
   /** Names of the stages that ran in this pass, in their order. */
   readonly ran: readonly string[];
+  /** what functions of the stages remember: nothing at first, and no longer than the runner */
+  readonly memory: Memory;
 }
 
 /**
  * A runner with a memory of the last passes. Answers that were kept serve its first pass: what
- * would be worked out from the same values is taken from them.
+ * would be worked out from the same values is taken from them. A runner that works beside another
+ * may share its memory.
  */
-export function createRunner(kept?: KeptAnswers): Runner {
+export function createRunner(kept?: KeptAnswers, memory = createMemory()): Runner {
   let before = kept;
   /** what is known of each source, the newest first */
   const known = new Map<Source<unknown>, readonly Known[]>();
@@ -77,7 +80,11 @@ export function createRunner(kept?: KeptAnswers): Runner {
   }
 
   function get<Value>(source: Source<Value>): Value {
-    if (!present.has(source)) present.set(source, answer(source));
+    if (!present.has(source))
+      present.set(
+        source,
+        withMemory(memory, () => answer(source)),
+      );
     return present.get(source) as Value;
   }
 
@@ -90,13 +97,16 @@ export function createRunner(kept?: KeptAnswers): Runner {
     },
     get,
     keep: () =>
-      new Map(
-        [...present]
-          .filter(([source]) => source.type === 'slice' || !source.holdsFunctions)
-          .map(([source, value]) => [keyOf(source), value]),
-      ),
+      input
+        ? new Map(
+            [...present]
+              .filter(([source]) => source.type === 'slice' || !source.holdsFunctions)
+              .map(([source, value]) => [keyOf(source), value]),
+          )
+        : (before ?? new Map()),
     get ran() {
       return ran;
     },
+    memory,
   };
 }

@@ -25,7 +25,10 @@ export type ValuesOf<Reads extends Sources> = {
 /** One step of an evaluation. Nothing but what it reads reaches it. */
 export interface Stage<Value> {
   readonly type: 'stage';
+  /** its key in the table of stages */
   readonly name: string;
+  /** what it gives, in a few words of English */
+  readonly gives: string;
   readonly reads: Sources;
   readonly run: (inputs: never) => Value;
   /** what it gives answers when it is asked: functions, which are not kept between sessions */
@@ -42,6 +45,7 @@ export const slice = <Value>(name: string, read: (input: RunnerInput) => Value):
 /** Declares a step: what it reads and what it makes of it. */
 export const stage = <Reads extends Sources, Value>(parts: {
   readonly name: string;
+  readonly gives: string;
   readonly reads: Reads;
   readonly run: (inputs: ValuesOf<Reads>) => Value;
   readonly holdsFunctions?: true;

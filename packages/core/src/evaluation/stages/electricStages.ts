@@ -3,29 +3,29 @@ import {
   panelStage,
   supplyStage,
   sneakStage,
-  switchedInCases,
+  switchedInCases as inEveryCase,
   switchingStage,
 } from '../../electrics/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
-import { inHarness, ledLengths, netlist } from './ledStages.ts';
+import { wiresInHarness, harnessLengths, netlist } from './routedHarnessStages.ts';
 
-/** What somebody said of when things are on, in every case. */
-export const switched = stage({
-  name: 'switched in every case',
+export const switchedInCases = stage({
+  name: 'switchedInCases',
+  gives: 'what a person said about when things are on, in every case',
   reads: { switching: slices.switching },
-  run: ({ switching }) => switchedInCases(switching),
+  run: ({ switching }) => inEveryCase(switching),
 });
 
-/** The fuses and wires of the vehicle, its circuit in every case. */
 export const electrics = stage({
   name: 'electrics',
+  gives: 'fuses and wires of the vehicle, and its circuit in every case',
   reads: {
     netlist,
-    ledLengths,
-    inHarness,
+    ledLengths: harnessLengths,
+    inHarness: wiresInHarness,
     power: slices.power,
-    switched,
+    switched: switchedInCases,
     electric: slices.electric,
     limits: slices.wiringLimits,
     brief: slices.hotDay,
@@ -44,9 +44,9 @@ export const electrics = stage({
     }),
 });
 
-/** Loads against alternator and battery. */
-export const budget = stage({
-  name: 'supply budget',
+export const supplyBudget = stage({
+  name: 'supplyBudget',
+  gives: 'loads against alternator and battery',
   reads: {
     electrics,
     power: slices.mountedPower,
@@ -56,23 +56,23 @@ export const budget = stage({
   run: supplyStage,
 });
 
-/** When everything that is switched is on. */
 export const switching = stage({
   name: 'switching',
+  gives: 'when everything that is switched is on',
   reads: { netlist, switching: slices.switching, limits: slices.thermostat },
   run: switchingStage,
 });
 
-/** What is alive that should not be. */
 export const sneaks = stage({
-  name: 'sneak paths',
+  name: 'sneaks',
+  gives: 'what is alive that should not be',
   reads: { netlist, switching, vehicleSignals: slices.vehicleSignals },
   run: sneakStage,
 });
 
-/** The fuses, and wires with their sizes: what of the wiring a plate is drilled for. */
-export const onPlate = stage({
-  name: 'fuses and sizes',
+export const fusesAndSizes = stage({
+  name: 'fusesAndSizes',
+  gives: 'fuses and wire sizes: what of the wiring a panel is drilled for',
   reads: { electrics },
   run: ({ electrics: { netlist: drawn, fuses, wires } }) => ({
     netlist: drawn,
@@ -81,23 +81,23 @@ export const onPlate = stage({
   }),
 });
 
-/** The plate of relays and fuses. */
 export const panel = stage({
   name: 'panel',
-  reads: { electrics: onPlate, decided: slices.panels, catalogue: slices.catalogue },
+  gives: 'the panel of relays and fuses',
+  reads: { electrics: fusesAndSizes, decided: slices.panels, catalogue: slices.catalogue },
   run: ({ decided, ...read }) => panelStage({ ...read, ...decided }),
 });
 
-/** The feeds of the pumps. */
 export const feeds = stage({
-  name: 'pump feeds',
+  name: 'feeds',
+  gives: 'the feeds of the pumps',
   reads: { electrics },
   run: (read) => read.electrics.feeds,
 });
 
-/** What of the wiring the fluid is solved with. */
-export const supply = stage({
-  name: 'pump supply',
+export const pumpSupply = stage({
+  name: 'pumpSupply',
+  gives: 'what of the wiring the fluid is solved with',
   reads: { feeds },
   run: (read) =>
     read.feeds.map(({ feed, seriesResistance, seriesFigure }) => ({

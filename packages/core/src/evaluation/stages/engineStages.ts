@@ -8,16 +8,16 @@ import { rowDesigns } from '../../fuel/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 
-/** Conditions around the engine. */
 export const surroundings = stage({
   name: 'surroundings',
+  gives: 'air, fuel temperatures and vapour margins around the engine',
   reads: { brief: slices.brief },
   run: ({ brief }) => surroundingsOf(brief),
 });
 
-/** What each fuel is at the temperatures of this build. */
 export const fuels = stage({
   name: 'fuels',
+  gives: 'the properties of each fuel at the temperatures of this build',
   reads: { fuels: slices.fuels, around: surroundings },
   run: (read) =>
     read.fuels.map((fuel, i) =>
@@ -30,9 +30,9 @@ export const fuels = stage({
     ),
 });
 
-/** How the rows share the fuel. */
 export const rows = stage({
   name: 'rows',
+  gives: 'how the injector rows share the fuel',
   reads: {
     rows: slices.rows,
     circuits: slices.circuits,
@@ -43,9 +43,9 @@ export const rows = stage({
   run: ({ brief, ...read }) => rowDesigns({ ...read, cycle: brief.cycle }),
 });
 
-/** The fuel need by both schools, and the map. */
 export const demand = stage({
   name: 'demand',
+  gives: 'the fuel need by both schools, and the operating map',
   reads: {
     brief: slices.brief,
     demand: slices.school,

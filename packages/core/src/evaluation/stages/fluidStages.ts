@@ -5,21 +5,24 @@ import {
   type NamedDesign,
   circuitDesigns,
   fluidStage,
-  namedDesign,
+  namedDesign as withNames,
   namedResult,
   tankStage,
 } from '../../fuel/index.ts';
 import { routedLengthsOf } from '../../vehicle/index.ts';
-import { fuelFigures, lengthFigures } from '../figures/figures.ts';
+import {
+  fuelFigures as figuresOfFuel,
+  lengthFigures as figuresOfLengths,
+} from '../figures/figures.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { fuels, rows, demand } from './engineStages.ts';
 import { map, geometry } from './vehicleStages.ts';
-import { supply } from './electricStages.ts';
+import { pumpSupply } from './electricStages.ts';
 
-/** The circuits as numbers. */
-export const design = stage({
-  name: 'fluid design',
+export const fluidDesign = stage({
+  name: 'fluidDesign',
+  gives: 'the fuel circuits as numbers, without names',
   reads: {
     brief: slices.brief,
     limits: slices.runningLimits,
@@ -30,7 +33,7 @@ export const design = stage({
     demand,
     rows,
     geometry,
-    supply,
+    supply: pumpSupply,
     fuels,
   },
   run: (read): FluidDesign => ({
@@ -53,63 +56,68 @@ export const design = stage({
   }),
 });
 
-/** Every case and the map, solved. */
-export const solved = stage({
-  name: 'fuel network',
-  reads: { design },
+export const solvedFluids = stage({
+  name: 'solvedFluids',
+  gives: 'every case and the operating map, solved',
+  reads: { design: fluidDesign },
   run: (read) => fluidStage(read.design),
 });
 
-/** The design with the names of its things. */
-export const named = stage({
-  name: 'names',
-  reads: { design, things: slices.namedThings, road: slices.road },
+export const namedDesign = stage({
+  name: 'namedDesign',
+  gives: 'the fluid design with the names of its things',
+  reads: { design: fluidDesign, things: slices.namedThings, road: slices.road },
   run: ({ design: bare, things, road }): NamedDesign => ({
     ...bare,
     document: { ...bare.document, ...things, brief: { ...bare.document.brief, ...road } },
-    circuits: bare.circuits.map((circuit) => namedDesign(circuit, things)),
+    circuits: bare.circuits.map((circuit) => withNames(circuit, things)),
   }),
 });
 
-/** The design with all that it is judged by. */
-export const judged = stage({
-  name: 'judged design',
-  reads: { named, brief: slices.judgedBrief, limits: slices.limits, power: slices.power },
+export const judgedDesign = stage({
+  name: 'judgedDesign',
+  gives: 'the fluid design with all that it is judged by',
+  reads: {
+    named: namedDesign,
+    brief: slices.judgedBrief,
+    limits: slices.limits,
+    power: slices.power,
+  },
   run: ({ named: { document, ...rest }, brief, limits, power }): JudgedDesign => ({
     ...rest,
     document: { ...document, brief, limits, power },
   }),
 });
 
-/** What was solved, on things with names. */
 export const fluids = stage({
-  name: 'named solutions',
-  reads: { solved, named },
+  name: 'fluids',
+  gives: 'the solved cases, on things with names',
+  reads: { solved: solvedFluids, named: namedDesign },
   run: (read) =>
     read.solved.map((result, i) => namedResult(result, entryAt(read.named.circuits, i))),
 });
 
-/** The figures of rows, circuits and cases. */
-export const fuel = stage({
-  name: 'fuel figures',
-  reads: { named, fluids },
-  run: (read) => fuelFigures(read.named, read.fluids),
+export const fuelFigures = stage({
+  name: 'fuelFigures',
+  gives: 'figures of rows, circuits and cases',
+  reads: { named: namedDesign, fluids },
+  run: (read) => figuresOfFuel(read.named, read.fluids),
 });
 
-/** The lengths of lines as figures. */
-export const lengths = stage({
-  name: 'length figures',
-  reads: { named, places: slices.places, map },
+export const lengthFigures = stage({
+  name: 'lengthFigures',
+  gives: 'figures of line lengths',
+  reads: { named: namedDesign, places: slices.places, map },
   run: (read) => [
-    ...lengthFigures(read.named, read.places, routedLengthsOf(read.map)),
+    ...figuresOfLengths(read.named, read.places, routedLengthsOf(read.map)),
     ...read.map.lines.flatMap((line) => line.results),
     ...read.map.results,
   ],
 });
 
-/** How long the vents of tanks are along their ways. */
 export const ventLengths = stage({
-  name: 'lengths of vents',
+  name: 'ventLengths',
+  gives: 'how long the vents of tanks are along their routes',
   reads: { map },
   run: (read) =>
     routedLengthsOf({
@@ -119,9 +127,9 @@ export const ventLengths = stage({
     }),
 });
 
-/** When the pickups of tanks fall dry. */
 export const tanks = stage({
   name: 'tanks',
+  gives: 'when the pickups of tanks fall dry',
   reads: {
     fluids,
     tanks: slices.tanks,

@@ -2,14 +2,14 @@ import { bundleStage } from '../../harness/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { electrics } from './electricStages.ts';
-import { led } from './ledStages.ts';
+import { routedHarness } from './routedHarnessStages.ts';
 import { around } from './vehicleStages.ts';
 
-/** Bundles of the harness, and what it comes to. */
 export const harness = stage({
   name: 'harness',
+  gives: 'bundles and ends of the harness, and its figures',
   reads: {
-    led,
+    led: routedHarness,
     harness: slices.harness,
     electrics,
     electric: slices.electric,

@@ -1,17 +1,17 @@
 import { coverParts, wirePieces } from '../../harness/index.ts';
-import { kept } from '../../numerics/index.ts';
+import { memo } from '../../numerics/index.ts';
 import { buyingFigures, partsNeeded, plumbingStage } from '../../plumbing/index.ts';
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 import { components, map } from './vehicleStages.ts';
 import { electrics } from './electricStages.ts';
 import { harness } from './harnessStages.ts';
-import { led } from './ledStages.ts';
+import { routedHarness } from './routedHarnessStages.ts';
 import { fluids } from './fluidStages.ts';
 
-/** Every line as it is made. */
-export const made = stage({
-  name: 'lines as made',
+export const madeLines = stage({
+  name: 'madeLines',
+  gives: 'every line as it is made',
   reads: {
     assemblies: slices.assemblies,
     names: slices.namedThings,
@@ -27,7 +27,7 @@ export const made = stage({
 });
 
 /** The wires as pieces that are bought, as before while none is another. */
-const piecesOfWire = kept((...read: Parameters<typeof wirePieces>) =>
+const piecesOfWire = memo((...read: Parameters<typeof wirePieces>) =>
   wirePieces(...read).map(({ sized: { wire }, item, colour, length, is }) => ({
     id: is === 'a piece put in' ? `${wire.id} put in` : wire.id,
     name: wire.name,
@@ -38,9 +38,9 @@ const piecesOfWire = kept((...read: Parameters<typeof wirePieces>) =>
   })),
 );
 
-/** Everything that the build is made of, by part. */
 export const parts = stage({
   name: 'parts',
+  gives: 'everything the build is made of, by part',
   reads: {
     names: slices.namedThings,
     fluids,
@@ -48,9 +48,9 @@ export const parts = stage({
     electric: slices.electric,
     power: slices.power,
     map,
-    made,
+    made: madeLines,
     harness,
-    led,
+    led: routedHarness,
     vehicle: slices.vehicle,
     catalogue: slices.catalogue,
   },
@@ -69,9 +69,9 @@ export const parts = stage({
   },
 });
 
-/** Figures of what is bought. */
 export const buying = stage({
   name: 'buying',
+  gives: 'figures of what is bought',
   reads: { parts, offcuts: slices.offcuts },
   run: (read) => buyingFigures(read.parts.parts, read.offcuts),
 });

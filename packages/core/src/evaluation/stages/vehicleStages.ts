@@ -3,9 +3,9 @@ import { placedComponents, routeStage, routedLengthsOf } from '../../vehicle/ind
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 
-/** Parts that take room, and their ports. */
 export const components = stage({
   name: 'components',
+  gives: 'parts that take room, and their ports',
   reads: {
     placements: slices.places,
     circuits: slices.circuits,
@@ -15,9 +15,9 @@ export const components = stage({
   run: (read) => placedComponents(read),
 });
 
-/** Ways of lines over the vehicle, what is near them, and their figures. */
 export const map = stage({
   name: 'map',
+  gives: 'routes of lines over the vehicle, what is near them, and their figures',
   reads: {
     routes: slices.routes,
     vehicle: slices.vehicle,
@@ -30,23 +30,23 @@ export const map = stage({
     routeStage({ ...read, ...vehicle, circuits: names.fuelCircuits }),
 });
 
-/** What lines and the harness keep away from: no way of a line changes it, but a cable's. */
 export const around = stage({
-  name: 'what is around',
+  name: 'around',
+  gives: 'what lines and the harness keep clear of; of the routes only those of cables change it',
   reads: { map },
   run: (read) => read.map.around,
 });
 
-/** Lengths that the map gives, with the names left out: what a line is called moves none. */
 export const routedLengths = stage({
-  name: 'lengths on the map',
+  name: 'routedLengths',
+  gives: 'lengths that the map gives, without names',
   reads: { map },
   run: (read) => routedLengthsOf(read.map),
 });
 
-/** Heights of joints and lengths of lines. */
 export const geometry = stage({
   name: 'geometry',
+  gives: 'heights of joints and lengths of lines',
   reads: { circuits: slices.circuits, places: slices.places, routed: routedLengths },
   run: ({ circuits, places, routed }) =>
     circuits.map((circuit, i) => {

@@ -1,3 +1,4 @@
+import { memo } from '../../numerics/index.ts';
 import { waysOf } from '../elements/index.ts';
 import type { CircuitElement, FuelCircuit, ThroughElement } from '../../model/index.ts';
 
@@ -12,25 +13,18 @@ export interface RunStep {
   readonly to: string;
 }
 
-const knownWays = new WeakMap<FuelCircuit, readonly RunStep[]>();
-
-/** Every way through the elements of an (immutable) circuit, in the direction of the fuel. */
-export function waysThrough(circuit: FuelCircuit): readonly RunStep[] {
-  let ways = knownWays.get(circuit);
-  if (!ways) {
-    ways = circuit.elements.flatMap((element) =>
-      waysOf(element).map(([from, to]) => ({
-        id: element.id,
-        name: element.name,
-        element,
-        from,
-        to,
-      })),
-    );
-    knownWays.set(circuit, ways);
-  }
-  return ways;
-}
+/** Every way through the elements of a circuit, in the direction of the fuel. */
+export const waysThrough = memo((circuit: FuelCircuit): readonly RunStep[] =>
+  circuit.elements.flatMap((element) =>
+    waysOf(element).map(([from, to]) => ({
+      id: element.id,
+      name: element.name,
+      element,
+      from,
+      to,
+    })),
+  ),
+);
 
 /** Steps from one node to another, the fewest there are; empty when none leads. */
 export function pathBetween(

@@ -1,3 +1,4 @@
+import { memo } from '../../numerics/index.ts';
 import type { Catalogue } from '../../catalogue/index.ts';
 import type { FuelCircuit } from '../../model/index.ts';
 import { regulatorUnitOf } from './regulatorUnit.ts';
@@ -17,23 +18,8 @@ export interface PressureKeeper {
 /** Branch that takes what is left over at a held node, where nothing returns. */
 export const spareBranchId = (elementId: string): string => `${elementId}~spare`;
 
-const known = new WeakMap<
-  FuelCircuit,
-  { readonly catalogue: Catalogue; readonly keeper: PressureKeeper | undefined }
->();
-
 /** What keeps the pressure; undefined where nothing does. A forward regulator comes first. */
-export function pressureKeeperOf(
-  circuit: FuelCircuit,
-  catalogue: Catalogue,
-): PressureKeeper | undefined {
-  let entry = known.get(circuit);
-  if (!entry || entry.catalogue !== catalogue) {
-    entry = { catalogue, keeper: findKeeper(circuit, catalogue) };
-    known.set(circuit, entry);
-  }
-  return entry.keeper;
-}
+export const pressureKeeperOf = memo(findKeeper);
 
 function findKeeper(circuit: FuelCircuit, catalogue: Catalogue): PressureKeeper | undefined {
   for (const element of circuit.elements) {

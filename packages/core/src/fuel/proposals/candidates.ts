@@ -1,4 +1,4 @@
-import { entryAt, valueUnder, firstOf } from '../../numerics/index.ts';
+import { memo, entryAt, valueUnder, firstOf } from '../../numerics/index.ts';
 import { type InjectorItem, type PumpItem, newestOf, refOf } from '../../catalogue/index.ts';
 import { pumpDuties, pumpsOf } from '../circuits/circuitRun.ts';
 import type { PumpState } from '../elements/index.ts';
@@ -318,7 +318,9 @@ function pumpTrials(
   });
 }
 
-const knownTrials = new WeakMap<CircuitDesign, Map<string, PumpTrial[]>>();
+const knownTrials = memo(
+  (_circuit: CircuitDesign, _design: FluidDesign) => new Map<string, PumpTrial[]>(),
+);
 
 /** The trials of a group of pumps, made once for the group. */
 function trialsOf(
@@ -326,8 +328,7 @@ function trialsOf(
   circuit: CircuitDesign,
   together: readonly string[],
 ): PumpTrial[] {
-  const known = knownTrials.get(circuit) ?? new Map<string, PumpTrial[]>();
-  knownTrials.set(circuit, known);
+  const known = knownTrials(circuit, design);
   const group = [...together].sort().join();
   const trials = known.get(group) ?? pumpTrials(design, circuit, together);
   known.set(group, trials);

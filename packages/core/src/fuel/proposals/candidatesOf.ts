@@ -1,3 +1,4 @@
+import { inPresentMemory } from '../../numerics/index.ts';
 import type { EcuItem } from '../../catalogue/index.ts';
 import type { JudgedDesign } from '../running/design.ts';
 import {
@@ -18,7 +19,8 @@ export interface Candidates {
 /** Works something out once, when it is first asked for. */
 function once<Value>(work: () => Value): () => Value {
   let known: { readonly value: Value } | undefined;
-  return () => (known ??= { value: work() }).value;
+  const remembering = inPresentMemory(work);
+  return () => (known ??= { value: remembering() }).value;
 }
 
 /** The candidates of every row and every pump of a design. */

@@ -1,5 +1,6 @@
 import type { PumpItem } from '../../catalogue/index.ts';
 import {
+  memo,
   type CurveSample,
   type Pchip,
   entryAt,
@@ -46,33 +47,26 @@ const emptyPoint = (): PumpPoint => ({
   outsideData: false,
 });
 
-const knownCurves = new WeakMap<PumpItem, readonly VoltageCurve[]>();
-
-/** The curves of an item by rising voltage; made once for each (immutable) item. */
-function curvesOf(item: PumpItem): readonly VoltageCurve[] {
-  let curves = knownCurves.get(item);
-  if (!curves) {
-    curves = [...item.curves]
-      .sort((a, b) => a.voltage - b.voltage)
-      .map((curve) => {
-        const points = [...curve.points].sort((a, b) => a.flow - b.flow);
-        const flows = points.map((p) => p.flow);
-        return {
-          voltage: curve.voltage,
-          pressure: pchip(
-            flows,
-            points.map((p) => p.pressure),
-          ),
-          current: pchip(
-            flows,
-            points.map((p) => p.current),
-          ),
-        };
-      });
-    knownCurves.set(item, curves);
-  }
-  return curves;
-}
+/** The curves of an item by rising voltage. */
+const curvesOf = memo((item: PumpItem): readonly VoltageCurve[] =>
+  [...item.curves]
+    .sort((a, b) => a.voltage - b.voltage)
+    .map((curve) => {
+      const points = [...curve.points].sort((a, b) => a.flow - b.flow);
+      const flows = points.map((p) => p.flow);
+      return {
+        voltage: curve.voltage,
+        pressure: pchip(
+          flows,
+          points.map((p) => p.pressure),
+        ),
+        current: pchip(
+          flows,
+          points.map((p) => p.current),
+        ),
+      };
+    }),
+);
 
 /**
  * Pump curves: pressure rise over flow by monotone cubics, straight lines in voltage. Wear takes

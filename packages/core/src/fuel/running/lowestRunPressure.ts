@@ -1,4 +1,4 @@
-import { valueUnder } from '../../numerics/index.ts';
+import { memo, valueUnder } from '../../numerics/index.ts';
 import type { Catalogue } from '../../catalogue/index.ts';
 import type { FuelCircuit } from '../../model/index.ts';
 import { leadsTo, railsOf, tankOf, waysThrough } from '../circuits/circuitRun.ts';
@@ -14,26 +14,19 @@ export interface LowestPressure {
   readonly elementId: string | undefined;
 }
 
-const knownSteps = new WeakMap<FuelCircuit, readonly { from: string; to: string; id: string }[]>();
-
 /** Every step from tank outlet to where the pressure is kept, on whichever branch. */
-function stepsTowardsKeeper(circuit: FuelCircuit, catalogue: Catalogue) {
-  let steps = knownSteps.get(circuit);
-  if (!steps) {
-    const tank = tankOf(circuit);
-    const keeper = pressureKeeperOf(circuit, catalogue);
-    const ends = [keeper?.node, ...railsOf(circuit).map((r) => r.node)];
-    steps = tank
-      ? waysThrough(circuit).filter(
-          (step) =>
-            leadsTo(circuit, tank.outlet, step.from) &&
-            ends.some((end) => end !== undefined && leadsTo(circuit, step.to, end)),
-        )
-      : [];
-    knownSteps.set(circuit, steps);
-  }
-  return steps;
-}
+const stepsTowardsKeeper = memo((circuit: FuelCircuit, catalogue: Catalogue) => {
+  const tank = tankOf(circuit);
+  const keeper = pressureKeeperOf(circuit, catalogue);
+  const ends = [keeper?.node, ...railsOf(circuit).map((r) => r.node)];
+  return tank
+    ? waysThrough(circuit).filter(
+        (step) =>
+          leadsTo(circuit, tank.outlet, step.from) &&
+          ends.some((end) => end !== undefined && leadsTo(circuit, step.to, end)),
+      )
+    : [];
+});
 
 /** Where on the way to the regulator the pressure is lowest; undefined without a run. */
 export function lowestRunPressure(

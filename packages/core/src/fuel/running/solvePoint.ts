@@ -1,8 +1,8 @@
-import { valueUnder } from '../../numerics/index.ts';
+import { groupBy, memo, valueUnder } from '../../numerics/index.ts';
 import type { Catalogue } from '../../catalogue/index.ts';
 import type { FuelCircuit, InjectorsElement, PumpElement } from '../../model/index.ts';
 import { pumpsOf, railsOf } from '../circuits/circuitRun.ts';
-import { revolutionsPerCycle } from '../../engine/index.ts';
+import { type FluidState, revolutionsPerCycle } from '../../engine/index.ts';
 import { type CircuitConditions, sharedSupply } from '../elements/index.ts';
 import { type PreparedCircuit, prepareCircuit } from '../hydraulics/circuitNetwork.ts';
 import {
@@ -92,49 +92,38 @@ export function conditionsAt(
   };
 }
 
-const knownHot = new WeakMap<CircuitDesign, PreparedCircuit>();
-const knownCold = new WeakMap<CircuitDesign, PreparedCircuit>();
-
-/** A circuit prepared for solving at a point; made once for each (immutable) design and fuel. */
-function preparedOf(
-  design: FluidDesign,
-  asDesigned: CircuitDesign,
-  point: RunningPoint,
-): PreparedCircuit {
-  const circuit = circuitAt(asDesigned, point);
-  const known = point.fuel === 'cold' ? knownCold : knownHot;
-  let prepared = known.get(circuit);
-  if (!prepared) {
-    prepared = prepareCircuit({
+const preparedAt = memo(
+  (circuit: CircuitDesign, catalogue: FluidDesign['catalogue'], fluid: FluidState) =>
+    prepareCircuit({
       circuit: circuit.circuit,
-      catalogue: design.catalogue,
-      fluid: fluidAt(circuit, point),
+      catalogue,
+      fluid,
       heights: circuit.heights,
       lengths: circuit.lengths,
       bendLosses: circuit.bendLosses,
-    });
-    known.set(circuit, prepared);
-  }
-  return prepared;
-}
+    }),
+);
 
-const withLoadedFilters = new WeakMap<CircuitDesign, CircuitDesign>();
+/** A circuit prepared for solving at a point; made once for each design, catalogue and fuel. */
+const preparedOf = (
+  design: FluidDesign,
+  asDesigned: CircuitDesign,
+  point: RunningPoint,
+): PreparedCircuit =>
+  preparedAt(circuitAt(asDesigned, point), design.catalogue, fluidAt(asDesigned, point));
+
+const withLoadedFilters = memo((circuit: CircuitDesign): CircuitDesign => {
+  const elements = circuit.circuit.elements.map((element) =>
+    element.kind === 'filter' || element.kind === 'filter-regulator'
+      ? { ...element, state: 'loaded' as const }
+      : element,
+  );
+  return { ...circuit, circuit: { ...circuit.circuit, elements } };
+});
 
 /** The circuit that a point is solved on: with its filters loaded where the point says so. */
-function circuitAt(circuit: CircuitDesign, point: RunningPoint): CircuitDesign {
-  if (point.filters !== 'loaded') return circuit;
-  let loaded = withLoadedFilters.get(circuit);
-  if (!loaded) {
-    const elements = circuit.circuit.elements.map((element) =>
-      element.kind === 'filter' || element.kind === 'filter-regulator'
-        ? { ...element, state: 'loaded' as const }
-        : element,
-    );
-    loaded = { ...circuit, circuit: { ...circuit.circuit, elements } };
-    withLoadedFilters.set(circuit, loaded);
-  }
-  return loaded;
-}
+const circuitAt = (circuit: CircuitDesign, point: RunningPoint): CircuitDesign =>
+  point.filters === 'loaded' ? withLoadedFilters(circuit) : circuit;
 
 /** Solves a circuit at a running point. */
 export function solvePoint(
@@ -170,17 +159,11 @@ export const regulatorOf = (
   catalogue: Catalogue,
 ): RegulatorUnit | undefined => regulatorUnitOf(circuit.circuit, catalogue);
 
-const knownRails = new WeakMap<FuelCircuit, Map<string, InjectorsElement[]>>();
+const railsByRow = memo((circuit: FuelCircuit) => groupBy(railsOf(circuit), (e) => e.rowId));
 
 /** The rails on which a row sits. */
-export function injectorsOf(circuit: CircuitDesign, row: RowDesign): InjectorsElement[] {
-  const byRow = knownRails.get(circuit.circuit) ?? new Map<string, InjectorsElement[]>();
-  knownRails.set(circuit.circuit, byRow);
-  const rowId = row.row.id;
-  const rails = byRow.get(rowId) ?? railsOf(circuit.circuit).filter((e) => e.rowId === rowId);
-  byRow.set(rowId, rails);
-  return rails;
-}
+export const injectorsOf = (circuit: CircuitDesign, row: RowDesign): InjectorsElement[] =>
+  railsByRow(circuit.circuit).get(row.row.id) ?? [];
 
 /** Δp the ECU calibration assumes: what keeps the pressure, ideally at its set point. */
 export function assumedDifference(

@@ -1,7 +1,7 @@
 import {
   type Catalogue,
   type DeviceItem,
-  capabilityWords,
+  capabilityOf,
   lookUp,
   refOf,
 } from '../../catalogue/index.ts';
@@ -142,7 +142,7 @@ function additionOn(unit: Unit, kind: AdditionKind, read: Read): Addition {
     against: [
       ...wanting.map(
         ({ name, capability }) =>
-          `${unit.name} has no free pin for ${name.toLowerCase()}: ${capability === 'none' ? '' : capabilityWords[capability]}`,
+          `${unit.name} has no free pin for ${name.toLowerCase()}: ${capability === 'none' ? '' : capabilityOf(capability).words}`,
       ),
       ...(isFed && !feed ? ['nothing is known to feed it from'] : []),
       ...run.against,

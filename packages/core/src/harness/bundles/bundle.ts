@@ -1,6 +1,6 @@
 import type { Catalogue, CoverItem, WireItem } from '../../catalogue/index.ts';
 import { zoneTemperature } from '../../electrics/index.ts';
-import { entryAt, keptByValue, lastOf } from '../../numerics/index.ts';
+import { entryAt, memoByValue, lastOf } from '../../numerics/index.ts';
 import {
   type Result,
   type Sourced,
@@ -215,4 +215,4 @@ function madeBundle(segment: LedSegment, input: BundleInput): MadeBundle {
 }
 
 /** It is as it was while its segment, its wires and what is round it are. */
-export const bundleOf = keptByValue(madeBundle);
+export const bundleOf = memoByValue(madeBundle);

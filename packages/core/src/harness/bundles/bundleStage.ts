@@ -1,7 +1,7 @@
 import type { Catalogue } from '../../catalogue/index.ts';
 import type { ElectricDesign } from '../../electrics/index.ts';
 import type { Harness } from '../../model/index.ts';
-import { kept, keptByValue } from '../../numerics/index.ts';
+import { memo, memoByValue } from '../../numerics/index.ts';
 import { type Result, derive, following } from '../../results/index.ts';
 import type { VehicleAround } from '../../vehicle/index.ts';
 import { madeWires } from '../bought/madeWires.ts';
@@ -38,18 +38,18 @@ export interface HarnessDesign {
 }
 
 /** What lengths leave as it is: plugs by what is joined, their figures, colours, and what wires end in. */
-const plugsOf = keptByValue(
+const plugsOf = memoByValue(
   (netlist: ConnectorInput['netlist'], read: Omit<ConnectorInput, 'netlist'>) =>
     connectorsOf({ netlist, ...read }),
 );
-const figuresOfPlugs = kept(connectorFigures);
-const coloursAt = keptByValue(
+const figuresOfPlugs = memo(connectorFigures);
+const coloursAt = memoByValue(
   (
     connectors: readonly HarnessConnector[],
     read: Omit<Parameters<typeof colouredWires>[0], 'connectors'>,
   ) => colouredWires({ connectors, ...read }),
 );
-const endsAt = keptByValue(
+const endsAt = memoByValue(
   (
     connectors: readonly HarnessConnector[],
     read: Omit<Parameters<typeof plugParts>[0], 'connectors'>,

@@ -1,25 +1,21 @@
+import { memoOfText } from '../../numerics/index.ts';
 import { type PackedCircles, packCircles } from './packCircles.ts';
 
-/** Packings that are kept: a drag leaves most bundles as they are. */
+/** Packings that are remembered: a drag leaves most bundles as they are. */
 const MOST = 400;
-const known = new Map<string, PackedCircles>();
+
+const packedText = memoOfText(
+  (diameters: string): PackedCircles =>
+    packCircles(diameters === '' ? [] : diameters.split(' ').map((d) => Number(d) / 2), 'quick'),
+  MOST,
+);
 
 /**
  * Wires of some outside diameters m packed into a bundle, widest first. The same wires give the
  * same bundle in whatever order they come.
  */
-function packedSorted(diameters: readonly number[]): PackedCircles {
-  const key = diameters.join(' ');
-  const last = known.get(key);
-  if (last) return last;
-  const packed = packCircles(
-    diameters.map((d) => d / 2),
-    'quick',
-  );
-  if (known.size >= MOST) known.clear();
-  known.set(key, packed);
-  return packed;
-}
+const packedSorted = (diameters: readonly number[]): PackedCircles =>
+  packedText(diameters.join(' '));
 
 const widestFirst = (diameters: readonly number[]): number[] =>
   [...diameters].sort((a, b) => b - a);

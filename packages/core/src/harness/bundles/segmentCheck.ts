@@ -1,3 +1,4 @@
+import { memoOfPair } from '../../numerics/index.ts';
 import {
   type NearByKind,
   type Obstacle,
@@ -32,40 +33,6 @@ export interface BundleThickness {
   readonly sleeve: boolean;
 }
 
-/**
- * What the way of a segment meets. Where an end sits on something hot or moving itself, as a
- * sensor in an exhaust does, the lead of its own that it brings is left out of that.
- */
-export function checkSegment(
-  path: RoutePath,
-  around: VehicleAround,
-  bundle: BundleThickness,
-  endsAtPlace: readonly [boolean, boolean],
-  ends: readonly [Vector, Vector],
-): WayCheck {
-  const before = checkedBefore.get(path);
-  if (
-    before?.around === around &&
-    before.bundle.outsideDiameter === bundle.outsideDiameter &&
-    before.bundle.sleeve === bundle.sleeve
-  ) {
-    return before.check;
-  }
-  const check = checked(path, around, bundle, endsAtPlace, ends);
-  checkedBefore.set(path, { around, bundle, check });
-  return check;
-}
-
-/** How each way was checked last: it meets the same while nothing round it, and nothing in it, changed. */
-const checkedBefore = new WeakMap<
-  RoutePath,
-  {
-    readonly around: VehicleAround;
-    readonly bundle: BundleThickness;
-    readonly check: WayCheck;
-  }
->();
-
 function checked(
   path: RoutePath,
   around: VehicleAround,
@@ -95,3 +62,17 @@ function checked(
   }
   return { ...whole, near };
 }
+
+const checkedWay = memoOfPair(checked);
+
+/**
+ * What the way of a segment meets. Where an end sits on something hot or moving itself, as a
+ * sensor in an exhaust does, the lead of its own that it brings is left out of that.
+ */
+export const checkSegment = (
+  path: RoutePath,
+  around: VehicleAround,
+  { outsideDiameter, sleeve }: BundleThickness,
+  endsAtPlace: readonly [boolean, boolean],
+  ends: readonly [Vector, Vector],
+): WayCheck => checkedWay(path, around, { outsideDiameter, sleeve }, endsAtPlace, ends);

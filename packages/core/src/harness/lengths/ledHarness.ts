@@ -1,6 +1,6 @@
 import type { DerivedWire, Netlist, WireEnd } from '../../electrics/index.ts';
 import type { CutWire, HardPoint, Harness, Placement } from '../../model/index.ts';
-import { keptByValue } from '../../numerics/index.ts';
+import { memoByValue } from '../../numerics/index.ts';
 import {
   type Result,
   type Sourced,
@@ -74,7 +74,7 @@ export const treeOf = (segments: readonly LedSegment[]): HarnessTree =>
   );
 
 /** A wire along its way, as before while all that its lengths follow from is as it was. */
-const ledWire = keptByValue(
+const ledWire = memoByValue(
   (
     wire: DerivedWire,
     facts: WireFacts,

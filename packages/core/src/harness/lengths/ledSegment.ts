@@ -1,5 +1,5 @@
 import type { Harness, HarnessSegment, Placement, Zone } from '../../model/index.ts';
-import { keptByValue } from '../../numerics/index.ts';
+import { memoByValue } from '../../numerics/index.ts';
 import { type Result, derive, entered, following, together } from '../../results/index.ts';
 import {
   type RoutePath,
@@ -83,7 +83,7 @@ export function ledSegment(
 }
 
 /** It runs as before while its ends stand where they stood. */
-const ledBetween = keptByValue(runOf);
+const ledBetween = memoByValue(runOf);
 
 function runOf(segment: HarnessSegment, begin: Standing, end: Standing): LedSegment | undefined {
   const from = nodeOfEnd(segment.from);

@@ -1,5 +1,5 @@
 import type { BuildFinding } from '../../model/index.ts';
-import { kept } from '../../numerics/index.ts';
+import { memo } from '../../numerics/index.ts';
 import type { Bundle } from '../bundles/bundle.ts';
 import type { HarnessChecked, HarnessRule } from '../checked.ts';
 import type { LedSegment } from '../lengths/ledSegment.ts';
@@ -14,7 +14,7 @@ export const inSegment = (segmentId: string): BuildFinding['where'] => ({
   segment: segmentId,
 });
 
-const laidIn = kept(
+const laidIn = memo(
   (bundles: readonly Bundle[], ledSegments: readonly LedSegment[]): readonly LaidBundle[] => {
     const segments = new Map(ledSegments.map((segment) => [segment.id, segment]));
     return bundles.flatMap((bundle) => {

@@ -1,5 +1,5 @@
 import type { Sheet, Space, Vehicle } from '../../model/index.ts';
-import { kept, keptOfPair } from '../../numerics/index.ts';
+import { memo, memoOfPair } from '../../numerics/index.ts';
 import type { FittedWith, SpaceUse } from '../slices/surroundings.ts';
 import type { Box } from '../geometry/distances.ts';
 import { lengthInside } from '../geometry/inside.ts';
@@ -61,7 +61,7 @@ export const planeOf = (sheet: Sheet): Parallelogram => ({
   other: vectorOf(sheet.other),
 });
 
-const sheetAround = kept((sheet: Sheet): SheetAround => ({
+const sheetAround = memo((sheet: Sheet): SheetAround => ({
   id: sheet.id,
   name: sheet.name,
   seals: sheet.seals,
@@ -74,7 +74,7 @@ const sheetAround = kept((sheet: Sheet): SheetAround => ({
     fitted: hole.fitted,
   })),
 }));
-const spaceAround = kept(({ id, name, use, low, high }: Space): SpaceAround => ({
+const spaceAround = memo(({ id, name, use, low, high }: Space): SpaceAround => ({
   id,
   name,
   use,
@@ -120,7 +120,7 @@ function roomIn(hole: Hole, { at, direction }: Crossing, thickness: number): num
   return hole.bore / 2 - distanceBetween(across, [0, 0, 0]) - thickness / 2;
 }
 
-const sheetCrossings = keptOfPair(
+const sheetCrossings = memoOfPair(
   (path: RoutePath, sheet: SheetAround, thickness: number): SheetCrossing[] =>
     crossingsOf(path, sheet.plane).map((crossing) => {
       const rooms = sheet.holes
@@ -132,7 +132,7 @@ const sheetCrossings = keptOfPair(
     }),
 );
 
-const lengthIn = keptOfPair((path: RoutePath, { box }: SpaceAround) => lengthInside(path, box));
+const lengthIn = memoOfPair((path: RoutePath, { box }: SpaceAround) => lengthInside(path, box));
 
 /**
  * Everything that a way meets: what is near, what it goes through, how low it hangs. What leaves it

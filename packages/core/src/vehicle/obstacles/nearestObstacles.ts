@@ -1,4 +1,4 @@
-import { kept, keptOfPair } from '../../numerics/index.ts';
+import { memo, memoOfPair } from '../../numerics/index.ts';
 import { boxToBox, grown, boundsOf } from '../geometry/bounds.ts';
 import type { Box, Nearest } from '../geometry/distances.ts';
 import { ownBox, pathIntoFrame } from '../geometry/orientedBox.ts';
@@ -114,10 +114,10 @@ export function nearOf(
 }
 
 /** A box around a path: a chord of the drawn line leaves its arc by less than a millimetre. */
-const boxAround = kept((path: RoutePath): Box => grown(boundsOf(polylineOf(path)), 1e-3));
+const boxAround = memo((path: RoutePath): Box => grown(boundsOf(polylineOf(path)), 1e-3));
 
 /** How near a line comes to a thing, as before while neither has changed. */
-const knownNear = keptOfPair((path: RoutePath, thing: Obstacle, line: LineThickness) =>
+const knownNear = memoOfPair((path: RoutePath, thing: Obstacle, line: LineThickness) =>
   nearOf(path, thing, line, boxAround(path)),
 );
 

@@ -1,5 +1,5 @@
 import type { Edge, HotRun, MovingZone, Solid } from '../../model/index.ts';
-import { kept } from '../../numerics/index.ts';
+import { memo } from '../../numerics/index.ts';
 import { vectorOf } from '../places/vectorOf.ts';
 import { askedByEdge, askedByHeat, askedByMovement } from './asked.ts';
 import { type Obstacle, type ObstacleShape, obstacle } from './obstacle.ts';
@@ -36,7 +36,7 @@ export const movementAsks = ({ travel, part }: MovingZone): number =>
 const plain = (asks: number) => ({ asks, asksOfSleeved: asks });
 
 // Each thing is made once: ways that were checked against it need not be checked again.
-const hotObstacle = kept((run: HotRun) =>
+const hotObstacle = memo((run: HotRun) =>
   obstacle({
     kind: 'hot',
     id: run.id,
@@ -48,7 +48,7 @@ const hotObstacle = kept((run: HotRun) =>
     asksOfSleeved: heatAsks(run, true),
   }),
 );
-const movingObstacle = kept((zone: MovingZone) =>
+const movingObstacle = memo((zone: MovingZone) =>
   obstacle({
     kind: 'moving',
     id: zone.id,
@@ -59,7 +59,7 @@ const movingObstacle = kept((zone: MovingZone) =>
     ...plain(movementAsks(zone)),
   }),
 );
-const edgeObstacle = kept((edge: Edge) =>
+const edgeObstacle = memo((edge: Edge) =>
   obstacle({
     kind: 'edge',
     id: edge.id,
@@ -70,7 +70,7 @@ const edgeObstacle = kept((edge: Edge) =>
     ...plain(askedByEdge(edge)),
   }),
 );
-const solidObstacle = kept((solid: Solid) =>
+const solidObstacle = memo((solid: Solid) =>
   obstacle({
     kind: 'solid',
     id: solid.id,

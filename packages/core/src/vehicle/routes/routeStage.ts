@@ -1,6 +1,6 @@
 import type { Catalogue } from '../../catalogue/index.ts';
 import type { FuelCircuit, LineRoute, Placement, VehicleThings } from '../../model/index.ts';
-import { keptByValue } from '../../numerics/index.ts';
+import { memoByValue } from '../../numerics/index.ts';
 import {
   type Result,
   type Sourced,
@@ -112,7 +112,7 @@ export function routeStage(input: MapInput): MapOutput {
 }
 
 /** The figures of a line, as before while its way and what is nearest to it are as they were. */
-const figuresOf = keptByValue(lineFigures);
+const figuresOf = memoByValue(lineFigures);
 
 /** Parts by the names of their elements: what sat where was found without them. */
 function namedComponents({ placed, circuits }: MapInput): readonly PlacedComponent[] {
@@ -129,7 +129,7 @@ function shapeOfBody(body: OrientedBox): ObstacleShape {
 }
 
 /** A part as something that lines go round, made once while it stands where it does. */
-const bodyObstacle = keptByValue(
+const bodyObstacle = memoByValue(
   (
     { id: placementId, movesWithEngine }: Placement,
     part: Pick<PlacedComponent, 'id' | 'name' | 'body'>,

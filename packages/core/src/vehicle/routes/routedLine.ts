@@ -1,5 +1,5 @@
 import type { LineRoute } from '../../model/index.ts';
-import { kept, keptByValue } from '../../numerics/index.ts';
+import { memo, memoByValue } from '../../numerics/index.ts';
 import type { Result } from '../../results/index.ts';
 import { type RoutePath, type RoutePoint, type RouteRefusal, shapeOf } from '../geometry/path.ts';
 import { type NearObstacle, type Stretch, obstacle } from '../obstacles/index.ts';
@@ -55,7 +55,7 @@ export const pointsOf = (route: LineRoute, led: Led): readonly RoutePoint[] => [
 ];
 
 /** The straights and arcs of a way, as before while its corners and ends are where they were. */
-const shapeAlong = keptByValue((_route: LineRoute, points: readonly RoutePoint[]) =>
+const shapeAlong = memoByValue((_route: LineRoute, points: readonly RoutePoint[]) =>
   shapeOf(points),
 );
 
@@ -75,7 +75,7 @@ export function cablesOf(
 }
 
 /** A cable along a path as an obstacle, made once. */
-const cableAlong = kept((path: RoutePath, id: string, name: string, diameter: number): Obstacle =>
+const cableAlong = memo((path: RoutePath, id: string, name: string, diameter: number): Obstacle =>
   obstacle({
     kind: 'cable',
     id,

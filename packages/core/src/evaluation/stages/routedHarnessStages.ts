@@ -3,9 +3,9 @@ import { harnessLengthsOf, ledHarness, sheltersOf, splicedPieces } from '../../h
 import { stage } from '../runner/source.ts';
 import { slices } from '../slices.ts';
 
-/** What is joined to what: places, lengths and limits leave it as it is. */
 export const netlist = stage({
   name: 'netlist',
+  gives: 'what is joined to what; places, lengths and limits leave it as it is',
   reads: {
     power: slices.power,
     electric: slices.electric,
@@ -18,9 +18,9 @@ export const netlist = stage({
     buildNetlist({ document: { ...document, ...electric }, catalogue }),
 });
 
-/** Where the harness runs, and every wire in it. */
-export const led = stage({
-  name: 'ways in the harness',
+export const routedHarness = stage({
+  name: 'routedHarness',
+  gives: 'where the harness runs, and every wire in it',
   reads: {
     netlist,
     harness: slices.harness,
@@ -30,17 +30,17 @@ export const led = stage({
   run: (read) => ledHarness(read),
 });
 
-/** Lengths that the harness gives, without the names of its segments. */
-export const ledLengths = stage({
-  name: 'lengths in the harness',
-  reads: { led },
+export const harnessLengths = stage({
+  name: 'harnessLengths',
+  gives: 'lengths that the harness gives, without the names of its segments',
+  reads: { led: routedHarness },
   run: (read) => harnessLengthsOf(read.led),
 });
 
-/** What the harness says of its wires beside their lengths. */
-export const inHarness = stage({
-  name: 'wires in the harness',
-  reads: { led, covers: slices.covers },
+export const wiresInHarness = stage({
+  name: 'wiresInHarness',
+  gives: 'which wires are spliced, and what shelters them',
+  reads: { led: routedHarness, covers: slices.covers },
   run: (read) => ({
     spliced: splicedPieces(read.led).map(({ wireId }) => wireId),
     shelters: sheltersOf(read.led.wires, read.covers),
