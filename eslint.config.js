@@ -5,6 +5,7 @@ export default tseslint.config(
   {
     ignores: [
       '**/dist/**',
+      'apps/server/bundle/**',
       '**/tested/**',
       'node_modules/**',
       'test-results/**',

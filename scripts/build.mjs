@@ -1,5 +1,6 @@
-import { buildWeb, compile, install } from './steps.mjs';
+import { buildWeb, bundleServer, compile, install } from './steps.mjs';
 
 install();
 compile();
+bundleServer();
 buildWeb();

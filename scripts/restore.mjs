@@ -1,7 +1,8 @@
 // npm run -s restore -- SNAPSHOT.db: puts a snapshot in the place of the data file.
-import { compile, install } from './steps.mjs';
+import { bundleServer, compile, install } from './steps.mjs';
 
 install();
 compile({ quiet: true });
-const { runRestore } = await import('../apps/server/dist/cli/restore.js');
+bundleServer({ quiet: true });
+const { runRestore } = await import('../apps/server/bundle/restore.js');
 process.exitCode = runRestore(process.argv[2], process.env);

@@ -56,6 +56,16 @@ export function compile(options = {}) {
   run(process.execPath, [compiler, '-b', 'apps/server'], { quiet: options.quiet ?? false });
 }
 
+/** Bundles server and command line unless what is bundled is newer than all that was compiled. */
+export function bundleServer(options = {}) {
+  const main = join(root, 'apps/server/bundle/main.js');
+  const made = existsSync(main) ? statSync(main).mtimeMs : 0;
+  const compiled = ['packages/core/dist', 'packages/contract/dist', 'apps/server/dist'];
+  if ([...compiled, 'scripts/bundle.mjs', 'package-lock.json'].every((path) => made > newest(path)))
+    return;
+  run(process.execPath, ['scripts/bundle.mjs'], { quiet: options.quiet ?? false });
+}
+
 /** Where tests are compiled with what they test, into a folder of their own beside the source. */
 export const testedProjects = ['packages/core', 'packages/contract', 'apps/server'];
 

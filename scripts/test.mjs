@@ -86,6 +86,7 @@ await Promise.all([
       "import('./scripts/steps.mjs').then(({ buildWeb }) => buildWeb())",
     ]),
   ),
+  inTurn(() => needed('bundling the server', node, ['scripts/bundle.mjs'])),
   ...testedProjects.map((project) =>
     check(`types of the tests of ${project}`, node, [
       compiler,

@@ -1,5 +1,5 @@
-import { fileURLToPath } from 'node:url';
 import { join } from 'node:path';
+import { programFolder } from './serverFolder.ts';
 
 /** Where the server keeps data and listens. */
 export interface ServerConfig {
@@ -18,8 +18,6 @@ export const USUAL_WRITES = 1500;
 
 /** Where it serves unless it is told otherwise: nobody else reaches it there. */
 export const LOOPBACK = '127.0.0.1';
-
-const root = fileURLToPath(new URL('../../..', import.meta.url));
 
 /** A setting that cannot be. */
 export class ConfigTrouble extends Error {}
@@ -43,11 +41,11 @@ function writesOf(text: string | undefined): number {
 /** Reads the configuration from the environment. Throws ConfigTrouble for what cannot be. */
 export function readConfig(env: NodeJS.ProcessEnv): ServerConfig {
   return {
-    dataFolder: env['BROOKRAIN_DATA'] ?? join(root, 'data'),
+    dataFolder: env['BROOKRAIN_DATA'] ?? join(programFolder, 'data'),
     host: env['BROOKRAIN_HOST'] ?? LOOPBACK,
     port: portOf(env['BROOKRAIN_PORT']),
     writes: writesOf(env['BROOKRAIN_WRITES']),
     workshop: env['BROOKRAIN_WORKSHOP'],
-    webFolder: env['BROOKRAIN_WEB'] ?? join(root, 'apps/web/dist'),
+    webFolder: env['BROOKRAIN_WEB'] ?? join(programFolder, 'apps/web/dist'),
   };
 }

@@ -1,11 +1,13 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import { freePort } from '../freePort.ts';
+import { serverFolder } from '../serverFolder.ts';
 
 /** The compiled program, also where this is run from its source. */
-export const compiledMain = fileURLToPath(
-  new URL(import.meta.url.endsWith('.ts') ? '../../dist/main.js' : '../main.js', import.meta.url),
-);
+export const compiledMain = join(serverFolder, 'dist/main.js');
+
+/** The program as `npm start` runs it, bundled by `scripts/bundle.mjs`. */
+export const bundledMain = join(serverFolder, 'bundle/main.js');
 
 /** A server as a process of its own. */
 export interface RunningServer {
@@ -13,14 +15,15 @@ export interface RunningServer {
   readonly url: string;
 }
 
-/** Starts the compiled server on a data folder and waits until it says that it is ready. */
+/** Starts the server on a data folder and waits until it says that it is ready. */
 export async function startProgram(
   folder: string,
   settings: Readonly<Record<string, string>> = {},
+  main = compiledMain,
 ): Promise<RunningServer> {
   const port = await freePort();
   return new Promise((resolve, reject) => {
-    const started = spawn(process.execPath, [compiledMain], {
+    const started = spawn(process.execPath, [main], {
       env: {
         ...process.env,
         ...settings,

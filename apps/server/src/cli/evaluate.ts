@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import {
   createEvaluator,
   figuresOf,
@@ -7,6 +8,7 @@ import {
   sampleCatalogue,
 } from '@brookrain/core';
 import { readBuildFile } from '@brookrain/contract';
+import { programShelf } from '../answers/programShelf.ts';
 
 /**
  * Prints the evaluation of a build file as JSON. Exit 0; 1 when there is a finding of severity
@@ -40,8 +42,11 @@ export function runEvaluate(path: string | undefined): number {
       ...sampleCatalogue.items.filter((item) => !known.has(`${item.id}@${item.revision}`)),
     ],
   };
-  const evaluator = createEvaluator();
+  const shelf = programShelf();
+  const key = `file ${resolve(path)}`;
+  const evaluator = createEvaluator(shelf?.take(key));
   const evaluation = evaluator.evaluate(read.document, catalogue);
+  if (evaluator.learned) shelf?.put(key, evaluator.keep());
   const ladder = limitLadder(evaluator.check(read.document, catalogue));
   const findings = evaluation.findings.map((finding) => ({
     ...finding,

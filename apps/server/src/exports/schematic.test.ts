@@ -2,8 +2,8 @@ import {
   type PlacedSheet,
   demoBuilds,
   evaluate,
-  kept,
   lantern,
+  memo,
   sampleCatalogue,
   schematicInk,
   schematicSizes,
@@ -27,7 +27,7 @@ const overlap = (a: Box, b: Box): boolean =>
   b.y + 0.5 < a.y + a.height;
 
 /** The sheets of a demo, laid out once for all tests. */
-const placedOf = kept(async (document: (typeof demoBuilds)[number]['document']) => {
+const placedOf = memo(async (document: (typeof demoBuilds)[number]['document']) => {
   const placed: PlacedSheet[] = [];
   for (const sheet of sheetsOf(evaluate(document, sampleCatalogue))) {
     placed.push(await placedSheet(sheet));

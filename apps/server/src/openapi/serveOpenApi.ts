@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import type { INestApplication } from '@nestjs/common';
 import { DocumentBuilder, type OpenAPIObject, SwaggerModule } from '@nestjs/swagger';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { Request, Response } from 'express';
+import { serverFolder } from '../serverFolder.ts';
 
 /** Schemas of the messages, generated from the contract by `npm run generate`. */
-const schemasFile = fileURLToPath(new URL('../../openapi/schemas.json', import.meta.url));
+const schemasFile = join(serverFolder, 'openapi/schemas.json');
 
 /** What the door of the workshop answers, which stands before all routes. */
 const pairing: OpenAPIObject['paths'][string] = {

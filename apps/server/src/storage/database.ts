@@ -1,10 +1,10 @@
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { CURRENT_VERSION } from '@brookrain/core';
 import Sqlite from 'better-sqlite3';
 import { type BetterSQLite3Database, drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { serverFolder } from '../serverFolder.ts';
 import { type Generation, openGeneration } from './generation.ts';
 import { FoundLog, LastWritten } from './lastWritten.ts';
 import * as schema from './schema.ts';
@@ -25,7 +25,7 @@ export interface OpenDatabase {
 /** Name of the one file that holds everything. */
 export const DATABASE_FILE = 'brookrain.db';
 
-const migrationsFolder = fileURLToPath(new URL('../../migrations', import.meta.url));
+const migrationsFolder = join(serverFolder, 'migrations');
 
 /** A data folder with snapshots whose data file is gone or empty: it is not begun anew unasked. */
 export class LostData extends Error {

@@ -1,7 +1,8 @@
 import { Worker } from 'node:worker_threads';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
 import type { Catalogue } from '@brookrain/core';
 import { RefusedRequest } from '../errors.ts';
+import { isBundled, serverFolder } from '../serverFolder.ts';
 import type { AnyJobDone, FromThread, Job, ToThread } from './workMessages.ts';
 
 /** Memory that a thread may use before it is ended, MB. */
@@ -12,12 +13,7 @@ export type ThreadFile = 'documentThread' | 'workThread';
 
 // Compiled, also where the server itself is run from its source.
 const fileOf = (name: ThreadFile): string =>
-  fileURLToPath(
-    new URL(
-      import.meta.url.endsWith('.ts') ? `../../dist/work/${name}.js` : `./${name}.js`,
-      import.meta.url,
-    ),
-  );
+  join(serverFolder, isBundled ? 'bundle' : 'dist/work', `${name}.js`);
 
 /** Threads that a server that was closed has left: the next one of the process goes on with them. */
 const left = new Map<ThreadFile, Worker>();

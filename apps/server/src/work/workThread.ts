@@ -1,7 +1,9 @@
 // The thread of long work: evaluates builds, writes their papers and reads files from outside.
 import 'reflect-metadata';
 import type { BuildStateReply } from '@brookrain/contract';
-import { type BuildDocument, type Catalogue, createEvaluator } from '@brookrain/core';
+import type { BuildDocument, Catalogue } from '@brookrain/core';
+import { KnownEvaluators } from '../answers/knownEvaluators.ts';
+import { programShelf } from '../answers/programShelf.ts';
 import { itemsOfJson, itemsOfSheet } from '../catalogue/readItems.ts';
 import { documentOf } from '../documents/knownDocuments.ts';
 import { importPreview, readDocument } from '../documents/readFiles.ts';
@@ -10,11 +12,12 @@ import { papers } from '../exports/papers.ts';
 import { type ThreadContext, notMine, serveJobs } from './threadSide.ts';
 import type { BuildText, PaperAsked } from './workMessages.ts';
 
-const evaluator = createEvaluator();
+const evaluators = new KnownEvaluators(programShelf());
 
 /** Evaluates a build and says so: what takes long after that is the paper's own. */
-function evaluated(document: BuildDocument, { catalogue, tell }: ThreadContext) {
-  const evaluation = evaluator.evaluate(document, catalogue);
+function evaluated(id: string, document: BuildDocument, { catalogue, tell }: ThreadContext) {
+  const evaluation = evaluators.of(id).evaluate(document, catalogue);
+  evaluators.evaluated(id);
   tell({ type: 'evaluated' });
   return evaluation;
 }
@@ -24,7 +27,7 @@ const textOf = (file: Uint8Array): string => new TextDecoder().decode(file);
 
 /** Open findings of a build by severity. */
 function stateOf(build: BuildText, context: ThreadContext): BuildStateReply {
-  const { findings } = evaluated(documentOf(build), context);
+  const { findings } = evaluated(build.id, documentOf(build), context);
   const open = findings.filter(({ accepted }) => accepted === undefined);
   const count = (severity: 'stop' | 'warn'): number =>
     open.filter((finding) => finding.severity === severity).length;
@@ -37,7 +40,7 @@ function paperOf(
   context: ThreadContext,
 ): Paper | Promise<Paper> {
   const document = documentOf(rest);
-  const evaluation = evaluated(document, context);
+  const evaluation = evaluated(id, document, context);
   const { catalogue }: { catalogue: Catalogue } = context;
   const units = asked.units ?? document.displayUnits ?? 'metric';
   return papers[asked.kind]({

@@ -115,6 +115,8 @@ export interface Evaluator {
   branch(): Evaluator;
   /** Names of the stages that the last call ran. */
   readonly ran: readonly string[];
+  /** Whether the last call worked out something that is worth keeping. */
+  readonly learned: boolean;
   /** Ids of the rules that the last call ran. */
   readonly rulesRan: readonly string[];
 }
@@ -145,6 +147,9 @@ function evaluatorOf(runner: Runner): Evaluator {
     branch: () => evaluatorOf(createRunner(runner.keep(), runner.memory)),
     get ran() {
       return runner.ran;
+    },
+    get learned() {
+      return runner.learned;
     },
     get rulesRan() {
       return withMemory(runner.memory, () => [...rulesRan()]);

@@ -37,6 +37,8 @@ export interface Runner {
   keep(): KeptAnswers;
   /** Names of the stages that ran in this pass, in their order. */
   readonly ran: readonly string[];
+  /** whether something was worked out in this pass that can be kept */
+  readonly learned: boolean;
   /** what functions of the stages remember: nothing at first, and no longer than the runner */
   readonly memory: Memory;
 }
@@ -53,6 +55,7 @@ export function createRunner(kept?: KeptAnswers, memory = createMemory()): Runne
   const present = new Map<Source<unknown>, unknown>();
   let input: RunnerInput | undefined;
   let ran: string[] = [];
+  let learned = false;
 
   const inputsOf = (source: Source<unknown>): readonly unknown[] =>
     source.type === 'slice' ? [input] : Object.values(source.reads).map(get);
@@ -60,6 +63,7 @@ export function createRunner(kept?: KeptAnswers, memory = createMemory()): Runne
   const compute = (source: Source<unknown>, inputs: readonly unknown[]): unknown => {
     if (source.type === 'slice') return source.read(inputs[0] as RunnerInput);
     ran.push(source.name);
+    learned ||= !source.holdsFunctions;
     const names = Object.keys(source.reads);
     return source.run(Object.fromEntries(names.map((name, i) => [name, inputs[i]])) as never);
   };
@@ -94,6 +98,7 @@ export function createRunner(kept?: KeptAnswers, memory = createMemory()): Runne
       input = next;
       present.clear();
       ran = [];
+      learned = false;
     },
     get,
     keep: () =>
@@ -106,6 +111,9 @@ export function createRunner(kept?: KeptAnswers, memory = createMemory()): Runne
         : (before ?? new Map()),
     get ran() {
       return ran;
+    },
+    get learned() {
+      return learned;
     },
     memory,
   };
