@@ -103,7 +103,7 @@ test('a plug is pinned cavity by cavity, and a swapped wire is found by the seco
   await expect(page.getByText('Cavity 1, 2 to go')).toBeVisible();
 
   await goTo(page, `${server}/at/sandpiper/read`);
-  await page.getByRole('combobox', { name: 'Plug at the other end' }).click();
+  await page.getByRole('combobox', { name: 'Connector at the other end' }).click();
   await page.getByRole('option', { name: 'nowhere: no connection' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByRole('status').nth(1)).toContainText('is not as planned');

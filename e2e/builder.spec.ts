@@ -50,7 +50,7 @@ test('a layout is seen beside the present one, taken, cured and undone', async (
   await page.getByRole('radio', { name: 'Surge tank with lift pump' }).click();
   const table = page.getByRole('table', { name: 'Side by side' });
   await expect(table.getByRole('row')).toHaveCount(13);
-  await expect(page.getByText('The lift pump has little margin')).toBeVisible();
+  await expect(page.getByText('Lift pump has little margin')).toBeVisible();
   await page.getByRole('button', { name: 'Lay it out like this' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Fuel circuit' })).toBeVisible();
   const run = page.getByRole('listbox', { name: 'Fuel run from tank to engine' });
@@ -60,7 +60,7 @@ test('a layout is seen beside the present one, taken, cured and undone', async (
     .getByRole('button', { name: /Fit lift pump/ })
     .first()
     .click();
-  await expect(page.getByText('The lift pump has little margin')).toHaveCount(0);
+  await expect(page.getByText('Lift pump has little margin')).toHaveCount(0);
   await page.locator(header).getByRole('button', { name: 'Undo' }).click();
   await page.locator(header).getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('header')).toContainText('revision 5');
@@ -118,7 +118,7 @@ test('the cheapest set is found, and taken as one edit', async ({ page, server }
   await page.getByRole('button', { name: 'Look for it' }).click();
   const set = page.getByRole('table', { name: 'The cheapest set' });
   await expect(set.getByRole('row')).toHaveCount(7);
-  await page.getByRole('button', { name: 'Take this set' }).click();
+  await page.getByRole('button', { name: 'Use this set' }).click();
   await expect(page.locator(header)).toContainText('revision 2');
   await page.getByRole('button', { name: 'Look for it' }).click();
   await expect(page.getByRole('button', { name: 'The build has it already' })).toBeDisabled();

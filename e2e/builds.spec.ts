@@ -54,7 +54,7 @@ test('wrong answers are told at their fields and nothing is made', async ({ page
   await expect(page.getByRole('list', { name: 'Builds' }).getByRole('listitem')).toHaveCount(3);
 });
 
-test('a build is copied, put away and taken out again; demo builds are reset', async ({
+test('a build is copied, archived and restored; demo builds are reset', async ({
   page,
   server,
 }) => {
@@ -71,10 +71,10 @@ test('a build is copied, put away and taken out again; demo builds are reset', a
   await revision(page, 2);
 
   await goTo(page, server);
-  await page.getByRole('button', { name: 'Put away Kittiwake' }).click();
+  await page.getByRole('button', { name: 'Archive Kittiwake' }).click();
   await expect(builds).toHaveCount(3);
-  await page.getByRole('button', { name: 'Put away: 1' }).click();
-  await page.getByRole('button', { name: 'Take out Kittiwake' }).click();
+  await page.getByRole('button', { name: 'Archive: 1' }).click();
+  await page.getByRole('button', { name: 'Restore Kittiwake' }).click();
   await page.getByRole('button', { name: 'Back to the builds in work' }).click();
   await expect(builds).toHaveCount(4);
 

@@ -86,7 +86,7 @@ test('a data sheet is pasted, its mistakes are marked, its curve drawn, and it i
   await expect(page.getByRole('button', { name: 'Use revision 2' })).toHaveCount(0);
 });
 
-test('a table is taken out, changed, brought in; a wrong cell keeps all of it out', async ({
+test('a table is exported, changed, imported; a wrong cell keeps all of it out', async ({
   page,
   server,
 }) => {
@@ -96,7 +96,7 @@ test('a table is taken out, changed, brought in; a wrong cell keeps all of it ou
     page.getByRole('link', { name: 'CSV', exact: true }).click(),
   ]);
   const csv = readFileSync(await download.path(), 'utf8');
-  await page.getByRole('link', { name: 'Bring in a table' }).click();
+  await page.getByRole('link', { name: 'Import a table' }).click();
   await page.getByLabel('File of items').setInputFiles({
     name: 'filters.csv',
     mimeType: 'text/csv',

@@ -34,7 +34,7 @@ test('a sensor is added, wired as usual, found a pin, and gone again after two u
 
   await goTo(page, `${server}/builds/lantern/pins`);
   // The unit has no frequency input left: what wants one is told with those that have it.
-  await expect(page.getByText('Too few pins of a kind').first()).toBeVisible();
+  await expect(page.getByText('Too few pins of one kind').first()).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect
     .poll(async () => Object.keys((await stored(page.request, server)).document.devices))
@@ -101,7 +101,7 @@ test('wires are found by what they belong to, and one is sized by hand', async (
   await page.getByLabel('Size', { exact: true }).click();
   await page.getByRole('option', { name: '1 mm²', exact: true }).click();
   await expect(page.getByText('Wire is too thin for its current').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Let the rules size this wire' }).first().click();
+  await page.getByRole('button', { name: 'Size this wire by the rules' }).first().click();
   await expect(
     page.getByRole('complementary').getByText('Wire is too thin for its current'),
   ).toHaveCount(0);

@@ -83,10 +83,10 @@ test('a place is found and taken, a wire is marked as cut; both are there after 
 });
 
 test('kept plugs are taken away as CSV and PDF', async ({ request, server }) => {
-  const csv = await request.get(`${server}/api/builds/lantern/kept-plugs.csv`);
+  const csv = await request.get(`${server}/api/builds/lantern/kept-connectors.csv`);
   const lines = (await csv.text()).trim().split(/\r?\n/);
   expect(lines).toHaveLength(8);
   expect(lines[3]).toContain('taken out; new wire');
-  const pdf = await request.get(`${server}/api/builds/lantern/kept-plugs.pdf`);
+  const pdf = await request.get(`${server}/api/builds/lantern/kept-connectors.pdf`);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });

@@ -12,7 +12,7 @@ test('a line is moved out of the heat, corners by key and by pointer, all undone
   server,
 }) => {
   await page.goto(`${server}/builds/lantern/map`);
-  await expect(note(page)).toContainText('Line is too near to a hot pipe');
+  await expect(note(page)).toContainText('Line is too close to a hot pipe');
   await expect(figure(page, clearance)).toContainText('59.6 mm');
 
   // A corner is stepped away by keys: 50 mm with Shift, one edit for each.
@@ -43,20 +43,20 @@ test('a line is moved out of the heat, corners by key and by pointer, all undone
   await note(page)
     .getByRole('button', { name: /^Lead it anew on the right/ })
     .click();
-  await expect(page.getByText('Nothing stands against what is on the map.')).toBeVisible();
+  await expect(page.getByText('No findings on the map.')).toBeVisible();
   await goTo(page, `${server}/builds/lantern/map?of=feed`);
   await expect(figure(page, 'Bends')).toContainText('1');
-  await expect(page.getByText('Nothing stands against what is on the map.')).toBeVisible();
+  await expect(page.getByText('No findings on the map.')).toBeVisible();
 });
 
 test('ways are looked for, compared, one taken and adjusted', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/map?of=feed`);
-  await page.getByRole('button', { name: 'Look for ways' }).click();
-  const ways = page.getByRole('region', { name: 'Ways to choose from' });
+  await page.getByRole('button', { name: 'Propose routes' }).click();
+  const ways = page.getByRole('region', { name: 'Routes to choose from' });
   await expect(ways.getByRole('listitem').first()).toContainText('Way 1, right side');
   await expect(page.getByRole('button', { name: 'Put them away' })).toBeVisible();
   await ways.getByRole('button', { name: 'Take way 1' }).click();
-  await expect(page.getByText('Nothing stands against what is on the map.')).toBeVisible();
+  await expect(page.getByText('No findings on the map.')).toBeVisible();
   await expect(figure(page, 'Bends')).toContainText('1');
   const corner = page.getByRole('button', { name: /^Corner 1, .* side view$/ });
   await corner.focus();
@@ -64,7 +64,7 @@ test('ways are looked for, compared, one taken and adjusted', async ({ page, ser
   await expect(page.locator('header')).toContainText('revision 3');
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await page.getByRole('button', { name: 'Undo' }).first().click();
-  await expect(note(page)).toContainText('Line is too near to a hot pipe');
+  await expect(note(page)).toContainText('Line is too close to a hot pipe');
 });
 
 test('a line without a way is led over the map, bent, refused where it does not fit', async ({
@@ -72,8 +72,8 @@ test('a line without a way is led over the map, bent, refused where it does not 
   server,
 }) => {
   await page.goto(`${server}/builds/lantern/map?of=return`);
-  await page.getByRole('button', { name: 'Take this way out' }).click();
-  await page.getByRole('button', { name: 'Lead it over the map' }).click();
+  await page.getByRole('button', { name: 'Remove this route' }).click();
+  await page.getByRole('button', { name: 'Route it on the map' }).click();
   await expect(figure(page, 'Length')).toContainText('m');
   await page.getByRole('button', { name: 'Put a corner in' }).click();
   await expect(field(page, 'Bend radius')).toHaveValue('100 mm');
@@ -85,7 +85,7 @@ test('a line without a way is led over the map, bent, refused where it does not 
   const shape = page
     .getByRole('complementary')
     .locator('article')
-    .filter({ hasText: 'This way cannot be run' });
+    .filter({ hasText: 'Route is not possible' });
   await expect(shape).toBeVisible();
   await shape.getByRole('button', { name: /^Bend it with/ }).click();
   await expect(shape).toHaveCount(0);
@@ -105,7 +105,7 @@ test('things are put on the map, described, moved by key and taken off again', a
   await expect(figure(page, 'Length')).toContainText('1 m');
   await page.getByRole('button', { name: 'Put a corner in' }).click();
   await expect(page.getByRole('button', { name: /^Corner 3, .* side view$/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Take it off the map' }).click();
+  await page.getByRole('button', { name: 'Remove it from the map' }).click();
   await expect(page.getByText('Heater pipe')).toHaveCount(0);
 
   await page.getByRole('button', { name: 'Put on the map' }).click();
@@ -116,7 +116,7 @@ test('things are put on the map, described, moved by key and taken off again', a
   await high.focus();
   await page.keyboard.press('Shift+ArrowRight');
   await expect(high).not.toHaveAttribute('aria-label', before ?? '');
-  await expect(figure(page, 'Room it takes')).toContainText('L');
+  await expect(figure(page, 'Space it needs')).toContainText('L');
   // A box that would be turned inside out is refused, and nothing is lost.
   await choose(page, page.getByRole('combobox', { name: 'Point' }), 'High corner');
   await field(page, 'Above the ground').fill('0');
@@ -217,9 +217,9 @@ test('a part is turned, let go and fastened again, and its plate goes to the ben
 }) => {
   await page.goto(`${server}/builds/lantern/map?of=placements:fine-filter`);
   await expect(page.getByRole('region', { name: 'Part: Fine filter' })).toContainText('140 mm');
-  await page.getByRole('button', { name: 'Take the fixing off' }).click();
+  await page.getByRole('button', { name: 'Remove the fixing' }).click();
   const loose = page.getByRole('complementary').locator('article').first();
-  await expect(loose).toContainText('Nothing holds this part yet');
+  await expect(loose).toContainText('Part is not fastened yet');
   await expect(page.getByRole('region', { name: 'Plate of the fine filter' })).toHaveCount(0);
   await loose.getByRole('button', { name: /^Fasten it to right leg, inside/ }).click();
   const plate = page.getByRole('region', { name: 'Plate of the fine filter' });
@@ -240,7 +240,7 @@ test('a part is turned, let go and fastened again, and its plate goes to the ben
   // Across the frame its hoses no longer fit; undone all is as before.
   await field(page, 'Its front looks').fill('90');
   await field(page, 'Its front looks').press('Enter');
-  const inside = page.locator('article').filter({ hasText: 'Part sits inside something solid' });
+  const inside = page.locator('article').filter({ hasText: 'Part is inside a solid thing' });
   await expect(inside.first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(inside).toHaveCount(0);
@@ -248,7 +248,7 @@ test('a part is turned, let go and fastened again, and its plate goes to the ben
 
 test('a line gets a cover over a stretch and clamps of its own', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/map?of=feed`);
-  const hot = page.locator('article').filter({ hasText: 'Line is too near to a hot pipe' });
+  const hot = page.locator('article').filter({ hasText: 'Line is too close to a hot pipe' });
   await page.getByRole('button', { name: 'Put a cover over it' }).click();
   await expect(hot).toHaveCount(0);
   const covers = page.getByRole('region', { name: 'Covers' });
@@ -258,12 +258,15 @@ test('a line gets a cover over a stretch and clamps of its own', async ({ page, 
   await page.getByRole('button', { name: 'Place them myself' }).click();
   const clamps = page.getByRole('region', { name: 'Clamps' });
   await expect(clamps.getByRole('textbox')).toHaveCount(9);
-  await clamps.getByRole('button', { name: 'Take off' }).nth(4).click();
-  const free = page.locator('article').filter({ hasText: 'Line hangs free too far' }).first();
+  await clamps.getByRole('button', { name: 'Remove' }).nth(4).click();
+  const free = page
+    .locator('article')
+    .filter({ hasText: 'Line is unsupported for too long' })
+    .first();
   await free.getByRole('button', { name: 'Spread 9 clamps evenly' }).click();
-  await expect(page.locator('article').filter({ hasText: 'Line hangs free too far' })).toHaveCount(
-    0,
-  );
+  await expect(
+    page.locator('article').filter({ hasText: 'Line is unsupported for too long' }),
+  ).toHaveCount(0);
 });
 
 test('the tank says what is missing on it, and injectors what does not fit', async ({
@@ -274,9 +277,9 @@ test('the tank says what is missing on it, and injectors what does not fit', asy
   await expect(page.getByRole('img', { name: /^Tank with a quarter of its fuel/ })).toBeVisible();
   await expect(page.getByText('An "empty" tank is the dangerous one.')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Vent closes when it rolls over' }).click();
-  await page.getByRole('button', { name: 'Fit a roll-over valve into the vent' }).click();
+  await page.getByRole('button', { name: 'Fit a roll-over valve in the vent' }).click();
   await expect(
-    page.locator('article').filter({ hasText: 'Vent stays open when it rolls over' }),
+    page.locator('article').filter({ hasText: 'Vent stays open in a roll-over' }),
   ).toHaveCount(0);
   await page.getByRole('radio', { name: 'Accelerating' }).click();
   await expect(page.getByRole('img', { name: /the pickup is dry$/ })).toBeVisible();

@@ -207,7 +207,7 @@ test('wire and fuse by all criteria; a wrong size is found and cured by one clic
   await expect(ripple(page)).toContainText('Wire is too thin for its fuse is a new stop');
   await ripple(page).getByRole('button', { name: /All/ }).click();
   await expect(ripple(page)).toContainText('Pump feed, drop in wire out and back');
-  await page.getByRole('button', { name: 'Let the rules size this wire' }).first().click();
+  await page.getByRole('button', { name: 'Size this wire by the rules' }).first().click();
   await expect(page.getByText('Wire is too thin for its fuse', { exact: true })).toHaveCount(0);
   await revision(page, 3);
 
@@ -259,7 +259,7 @@ test('papers are taken away, a file comes back with a preview, a damaged one is 
   page,
   server,
 }) => {
-  await page.goto(`${server}/builds/lantern/take-away`);
+  await page.goto(`${server}/builds/lantern/downloads`);
   const fetched = async (name: string): Promise<Buffer> => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),
@@ -287,7 +287,7 @@ test('papers are taken away, a file comes back with a preview, a damaged one is 
   await bring('changed.json', JSON.stringify(changed));
   await expect(page.getByRole('cell', { name: 'boost' })).toBeVisible();
   await revision(page, 1);
-  await page.getByRole('button', { name: 'Bring it in' }).click();
+  await page.getByRole('button', { name: 'Import it' }).click();
   await revision(page, 2);
   await page.reload();
   await revision(page, 2);

@@ -17,11 +17,11 @@ export function startTrouble(
     return `Brookrain did not start: ${message ?? ''}`;
   switch (code) {
     case 'EADDRINUSE':
-      return `Brookrain did not start: port ${String(port)} is in use. Is it running already? Otherwise give it another with BROOKRAIN_PORT`;
+      return `Brookrain did not start: port ${String(port)} is in use. Is the program already running? Otherwise set another port with BROOKRAIN_PORT`;
     case 'EACCES':
     case 'EPERM':
       if (port < 1024) {
-        return `Brookrain did not start: port ${String(port)} is not for everyone. Give it one above 1023 with BROOKRAIN_PORT`;
+        return `Brookrain did not start: port ${String(port)} needs special rights. Set a port above 1023 with BROOKRAIN_PORT`;
       }
       break;
     case 'EADDRNOTAVAIL':
@@ -29,7 +29,7 @@ export function startTrouble(
       return `Brookrain did not start: this machine has no address ${host}. Change BROOKRAIN_HOST`;
     case 'EEXIST':
     case 'ENOTDIR':
-      return `Brookrain did not start: its data folder ${dataFolder} is a file, or lies in one. Change BROOKRAIN_DATA`;
+      return `Brookrain did not start: its data folder ${dataFolder} is a file, or inside one. Change BROOKRAIN_DATA`;
   }
   const trouble = isDamaged(dataFolder) ? DAMAGED : storageTrouble(error)?.message;
   return trouble !== undefined

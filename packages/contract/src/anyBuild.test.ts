@@ -124,7 +124,7 @@ describe('any build that the fields accept', () => {
     );
   }, 120_000);
 
-  test('has a sorted ladder, findings that read, and lists to take away', () => {
+  test('has a sorted ladder, findings that read, and lists to download', () => {
     fc.assert(
       fc.property(anyBuild, (build) => {
         const evaluation = evaluator.evaluate(build, sampleCatalogue);

@@ -74,7 +74,7 @@ export class BuildsController {
   ) {}
 
   @Get()
-  @ApiOperation({ summary: 'All builds, put away or not' })
+  @ApiOperation({ summary: 'All builds, archived or not' })
   @Replies(200, 'BuildSummary', 'The builds by name', true)
   list(): BuildSummary[] {
     return this.store.list();
@@ -99,7 +99,7 @@ export class BuildsController {
   }
 
   @Get(':id')
-  @ApiOperation({ summary: 'One build as it stands' })
+  @ApiOperation({ summary: 'One build in its newest revision' })
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
   read(@Param('id') id: string, @Res() response: Response): void {
@@ -121,8 +121,8 @@ export class BuildsController {
 
   @Post(':id/archive')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Put a build away, or take it out again' })
-  @Takes('ArchiveMessage', 'Whether it is put away')
+  @ApiOperation({ summary: 'Archive a build, or restore it' })
+  @Takes('ArchiveMessage', 'Whether it is archived')
   @Replies(200, 'BuildReply', 'The build')
   @MayBeMissing()
   archive(
@@ -187,7 +187,7 @@ export class BuildsController {
   }
 
   @Get(':id/state')
-  @ApiOperation({ summary: 'How many stops and warnings stand against a build' })
+  @ApiOperation({ summary: 'How many open stops and warnings a build has' })
   @Replies(200, 'BuildStateReply', 'The counts')
   @MayBeMissing()
   @MayBeBusy()
@@ -224,9 +224,9 @@ export class BuildsController {
 
   @Post(':id/undo')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Take back the newest edit' })
+  @ApiOperation({ summary: 'Undo the newest edit' })
   @Takes('StepMessage', 'The revision the person saw')
-  @Replies(200, 'BuildReply', 'The build with the edit taken back')
+  @Replies(200, 'BuildReply', 'The build with the edit undone')
   @MayBeMissing()
   @MayConflict()
   async undo(
@@ -239,7 +239,7 @@ export class BuildsController {
 
   @Post(':id/redo')
   @HttpCode(200)
-  @ApiOperation({ summary: 'Put back the newest edit that was taken back' })
+  @ApiOperation({ summary: 'Redo the newest edit that was undone' })
   @Takes('StepMessage', 'The revision the person saw')
   @Replies(200, 'BuildReply', 'The build with the edit put back')
   @MayBeMissing()

@@ -27,7 +27,7 @@ test('keeps what was asked for last, never more than it may', () => {
   );
 });
 
-test('what is put away is not there any more', () => {
+test('what is archived is not there any more', () => {
   const newest = new Newest<string>(2);
   newest.set('a', 'one');
   newest.delete('a');

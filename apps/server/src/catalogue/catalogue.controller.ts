@@ -73,7 +73,7 @@ export class CatalogueController {
   @ApiQuery({ name: 'format', description: 'csv or json', enum: ['csv', 'json'] })
   @ApiQuery({ name: 'category', description: 'Of a CSV', required: false, type: String })
   @TakesText('The table or list')
-  @Replies(200, 'ImportItemsReply', 'What was kept; nothing when anything is wrong')
+  @Replies(200, 'ImportItemsReply', 'The items stored; none when anything is wrong')
   import(
     @Query('format') format: string | undefined,
     @Query('category') category: string | undefined,

@@ -65,8 +65,8 @@ function putAside(database: string, snapshots: string): void {
   }
   process.stdout.write(
     sound
-      ? `The data as they were are kept in ${kept}\n`
-      : `The data file is damaged; it is kept as it is in ${kept}\n`,
+      ? `The data as they were are in ${kept}\n`
+      : `The data file is damaged; it was moved unchanged to ${kept}\n`,
   );
 }
 

@@ -100,14 +100,18 @@ export class ExportsController {
     return this.send(response, id, CSV, { kind: 'reels' });
   }
 
-  @Get('kept-plugs.csv')
-  @PaperRoute('Kept plugs, cavity by cavity, as CSV', CSV, 'One line per cavity')
+  @Get(['kept-connectors.csv', 'kept-plugs.csv'])
+  @PaperRoute('Kept connectors, cavity by cavity, as CSV', CSV, 'One line per cavity')
   keptPlugsCsv(@Param('id') id: string, @Res() response: Response): Promise<void> {
     return this.send(response, id, CSV, { kind: 'keptPlugsCsv' });
   }
 
-  @Get('kept-plugs.pdf')
-  @PaperRoute('Kept plugs, cavity by cavity, as PDF', PDF, 'Before and after, with room to tick')
+  @Get(['kept-connectors.pdf', 'kept-plugs.pdf'])
+  @PaperRoute(
+    'Kept connectors, cavity by cavity, as PDF',
+    PDF,
+    'Before and after, with room to tick',
+  )
   keptPlugsPdf(@Param('id') id: string, @Res() response: Response): Promise<void> {
     return this.send(response, id, PDF, { kind: 'keptPlugsPdf' });
   }
@@ -204,9 +208,9 @@ export class ExportsController {
 
   @Get('panel.pdf')
   @PaperRoute(
-    'Relay panel: what stands on it, wiring list, drilling template 1:1, as PDF',
+    'Relay panel: its parts, wiring list, drilling template 1:1, as PDF',
     PDF,
-    'The panel, its plate at full size over as many sheets as it takes',
+    'The panel, its plate at full size over as many sheets as needed',
   )
   panelPdf(@Param('id') id: string, @Res() response: Response): Promise<void> {
     return this.send(response, id, PDF, { kind: 'panelPdf' });

@@ -38,7 +38,7 @@ export function writeFixing(input: {
   sheet.text(
     scale === 1
       ? `Drawn 1:1. Print without scaling; the line below is ${CHECK} mm long. All measures in mm.`
-      : `Drawn 1:${scale}. The line below stands for ${CHECK} mm. All measures in mm.`,
+      : `Drawn 1:${scale}. The line below is ${CHECK} mm long. All measures in mm.`,
   );
   const across = SHEET_MM * scale;
   const height = high[1] - low[1] + 8 * scale;
@@ -55,7 +55,7 @@ export function writeFixing(input: {
   });
   for (const note of drawing.notes) sheet.text(note);
   if (held.made.ok) {
-    sheet.heading('What it takes');
+    sheet.heading('Parts and fasteners');
     sheet.table(
       [
         { title: 'Count', width: 50, align: 'right' },

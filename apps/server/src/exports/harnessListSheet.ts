@@ -6,7 +6,7 @@ type Sheet = Pick<SheetPage, 'title' | 'text' | 'heading' | 'table' | 'finish'>;
 /** Plugs cavity by cavity, one after another, with room to tick. */
 function writePins(sheet: Sheet, lists: HarnessLists): void {
   const lines = lists.pins();
-  sheet.text('From the side of the wires. An empty cavity gets a plug.');
+  sheet.text('Seen from the wire side. An empty cavity gets a blanking plug.');
   for (const plug of new Set(lines.map((line) => line.plug))) {
     const own = lines.filter((line) => line.plug === plug);
     sheet.heading(`${plug} · ${own[0]?.family ?? ''}, ${own.length} ways`);
@@ -18,7 +18,7 @@ function writePins(sheet: Sheet, lists: HarnessLists): void {
         { title: 'Size', width: 50 },
         { title: 'Colour', width: 70 },
         { title: 'Contact', width: 140 },
-        { title: 'Leads to', width: 150 },
+        { title: 'Goes to', width: 150 },
       ],
       own.map((line) => [
         '☐',
@@ -96,7 +96,7 @@ const writers: Readonly<
   joints: {
     title: 'Joints',
     write: (sheet, lists, units) => {
-      sheet.text('From the beginning of the segment, as it stands on the board.');
+      sheet.text('From the start of the segment, as laid on the board.');
       sheet.table(
         [
           { title: 'Joint', width: 150 },

@@ -8,7 +8,7 @@ export function writeKeptPlugs(input: {
   lines: readonly RepinnedLine[];
 }): void {
   const { sheet, buildName, lines } = input;
-  sheet.title('Kept plugs', `${buildName} · cavity by cavity, before and after`);
+  sheet.title('Kept connectors', `${buildName} · cavity by cavity, before and after`);
   sheet.text('Draw contacts out rather than cut wires: then all of it can be put back.');
   for (const plug of new Set(lines.map((line) => line.plug))) {
     sheet.heading(plug);

@@ -18,9 +18,9 @@ export function writePanel(input: {
     `${input.buildName} · plate ${mm(layout.width)} × ${mm(layout.height)} mm`,
   );
   sheet.text(
-    `The plate follows at full size. Check the print first: the line below it is ${CHECK_LINE} mm long. Four fasteners hold it at its corners, so that it comes out with its plugs.`,
+    `The plate follows at full size. Check the print first: the line below it is ${CHECK_LINE} mm long. Four fasteners hold it at its corners, so that it can be removed with its connectors.`,
   );
-  sheet.heading('What stands on it');
+  sheet.heading('Parts on the panel');
   sheet.table(
     [
       { title: 'No.', width: 34, align: 'right' },

@@ -179,10 +179,10 @@ export const papers = {
   },
   keptPlugsCsv: ({ build }) => ({
     body: csvText(repinningList(readBuild(build.document))),
-    rest: '-kept-plugs.csv',
+    rest: '-kept-connectors.csv',
   }),
   keptPlugsPdf: (source) =>
-    pages(source, 'kept plugs', '-kept-plugs.pdf', (sheet) =>
+    pages(source, 'kept plugs', '-kept-connectors.pdf', (sheet) =>
       writeKeptPlugs({
         sheet,
         buildName: source.build.document.name,

@@ -62,7 +62,7 @@ export function writeWorkSheet(input: {
   }
   sheet.heading('Cautions');
   sheet.text(generalNotice);
-  for (const caution of cautionsAt('take-away', cautionFacts(build))) {
+  for (const caution of cautionsAt('downloads', cautionFacts(build))) {
     sheet.caution(caution.when, caution.text);
   }
   injectorSection(sheet, evaluation, build.limits.voltageRunning.value, units);

@@ -29,7 +29,7 @@ export const MayBeMissing = () =>
 export const MayBeBusy = () =>
   ApiResponse({
     status: 503,
-    description: 'Too much is being worked out already; ask again in a moment',
+    description: 'The server is busy; try again in a moment',
     schema: named('ErrorReply'),
   });
 

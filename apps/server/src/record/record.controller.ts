@@ -25,7 +25,7 @@ export class RecordController {
   }
 
   @Post()
-  @ApiOperation({ summary: 'Adds entries; one that was sent before is kept once' })
+  @ApiOperation({ summary: 'Adds entries; one that was sent before is stored once' })
   @Takes('RecordMessage', 'Entries in the order in which they were made')
   @Replies(201, 'RecordReply', 'All entries of the build')
   @MayBeMissing()

@@ -31,7 +31,7 @@ const migrationsFolder = join(serverFolder, 'migrations');
 export class LostData extends Error {
   constructor(file: string) {
     super(
-      `${file} is gone or empty, but there are snapshots of it: put one back with "npm run restore -- SNAPSHOT.db", or move the folder snapshots away to begin anew`,
+      `${file} is gone or empty, but there are snapshots of it: restore one with "npm run restore -- SNAPSHOT.db", or move the folder snapshots elsewhere to start empty`,
     );
     this.name = 'LostData';
   }

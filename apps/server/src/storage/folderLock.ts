@@ -14,7 +14,7 @@ export interface FolderLock {
 export class FolderHeld extends Error {
   constructor(dataFolder: string) {
     super(
-      `the program is running on ${dataFolder} already${holderOf(dataFolder)}: stop it first, or give this one a folder of its own with BROOKRAIN_DATA`,
+      `the program is already running on ${dataFolder}${holderOf(dataFolder)}: stop it first, or set another folder with BROOKRAIN_DATA`,
     );
     this.name = 'FolderHeld';
   }

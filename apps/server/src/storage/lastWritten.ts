@@ -56,7 +56,7 @@ export class FoundLog {
     try {
       if (existsSync(log) && statSync(log).size > 0) copyFileSync(log, this.copy);
     } catch {
-      // Where there is no room for it, what is wrong with the disk is told when the data are opened.
+      // Where it has no room, what is wrong with the disk is told when the data are opened.
     }
   }
 
@@ -151,4 +151,4 @@ export class LastWritten {
 
 /** What is missing, as on the page and on start: "2 edits and 30 entries of the record are missing". */
 export const lostInWords = (lost: LostEdits): string =>
-  `${missingInWords(lost)} since ${lost.until}: the log of the data was damaged. The data as they were found are in ${lost.kept}`;
+  `${missingInWords(lost)} since ${lost.until}: the log of the data was damaged. The data as found are in ${lost.kept}`;

@@ -40,7 +40,7 @@ export class SnapshotsController {
 
   @Post('lost/understood')
   @HttpCode(200)
-  @ApiOperation({ summary: 'What is missing from the data was read, and is not told any more' })
+  @ApiOperation({ summary: 'The note on missing data was read and is not shown again' })
   @Replies(200, 'SnapshotsReply', 'The snapshots and how one is put back')
   understood(): SnapshotsReply {
     this.last.understood();

@@ -35,7 +35,7 @@ export function storageTrouble(error: unknown): StorageTrouble | undefined {
     return trouble(507, `The disk is full: make room in the data folder. ${kept}`);
   }
   if (/^(SQLITE_READONLY|SQLITE_PERM|EROFS|EACCES)/.test(known)) {
-    return trouble(503, `The data folder cannot be written: check its rights. ${kept}`);
+    return trouble(503, `The data folder cannot be written to: check its permissions. ${kept}`);
   }
   if (/^(SQLITE_CORRUPT|SQLITE_NOTADB)/.test(known)) {
     return trouble(503, DAMAGED);

@@ -62,7 +62,7 @@ export const devicePermissions: readonly DevicePermission[] = [
     methods: WRITE,
     route: '/api/catalogue/**',
     allowed: false,
-    reason: 'the catalogue serves every build; it is kept at the desk',
+    reason: 'the catalogue serves every build; it is edited at the desk',
   },
   { methods: READ, route: '/api/events', allowed: true, reason: 'windows follow each other' },
   { methods: READ, route: '/api/health', allowed: true, reason: 'says only that the program runs' },

@@ -19,7 +19,7 @@ button { margin-top: 20px; font-weight: 600; border: 2px solid var(--ink); }
 </head>
 <body>
 <h1>Pair this device</h1>
-<p>On the computer that Brookrain runs on, open Settings, Workshop, and press “Pair a device”. Type the code that stands there. It is good for ten minutes, and once.</p>
+<p>On the computer that Brookrain runs on, open Settings, Workshop, and press “Pair a device”. Type the code shown there. It is valid once, for ten minutes.</p>
 <form>
 <label for="code">Code</label>
 <input id="code" name="code" autocomplete="off" autocapitalize="characters" spellcheck="false" maxlength="20" required>
@@ -51,7 +51,7 @@ form.addEventListener('submit', async (event) => {
     if (reply.ok) location.replace('/');
     else told.textContent = (await reply.json()).message;
   } catch {
-    told.textContent = 'The computer does not answer. Is this device in the same network?';
+    told.textContent = 'The computer does not answer. Is this device on the same network?';
   }
 });
 `;

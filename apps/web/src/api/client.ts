@@ -57,7 +57,7 @@ async function ask<Reply>(path: string, init?: RequestInit): Promise<Reply> {
   } catch {
     throw new ApiError(0, {
       code: 'internal',
-      message: 'The server does not answer. What you change is kept here and sent later.',
+      message: 'The server does not answer. Your changes are kept here and sent later.',
     });
   }
   const body = (await response.json().catch(() => ({

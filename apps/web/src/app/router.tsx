@@ -106,7 +106,7 @@ const Places = named(
 const KeptPlugs = named(
   () => import('../screens/harness/KeptPlugsScreen.tsx'),
   'KeptPlugsScreen',
-  stage('kept-plugs'),
+  stage('kept-connectors'),
 );
 const Threading = named(
   () => import('../screens/harness/ThreadingScreen.tsx'),
@@ -141,7 +141,7 @@ const CutList = named(
 const Plugs = named(
   () => import('../screens/harness/PlugsScreen.tsx'),
   'PlugsScreen',
-  stage('plugs'),
+  stage('connectors'),
 );
 const Pins = named(() => import('../screens/pins/PinsScreen.tsx'), 'PinsScreen', stage('pins'));
 const Wires = named(
@@ -158,7 +158,7 @@ const Margins = named(
 const TakeAway = named(
   () => import('../screens/takeaway/TakeAwayScreen.tsx'),
   'TakeAwayScreen',
-  stage('take-away'),
+  stage('downloads'),
 );
 const Readings = named(
   () => import('../screens/readings/ReadingsScreen.tsx'),
@@ -284,17 +284,17 @@ export const router = createBrowserRouter([
           { path: 'threading', Component: Threading },
           { path: 'lists', Component: Lists },
           { path: 'formboard', Component: Formboard },
-          { path: 'kept-plugs', Component: KeptPlugs },
+          { path: 'kept-connectors', Component: KeptPlugs },
           { path: 'find-a-place', Component: Places },
           { path: 'cut-list', Component: CutList },
-          { path: 'plugs', Component: Plugs },
+          { path: 'connectors', Component: Plugs },
           { path: 'schematic', Component: Schematic },
           { path: 'switching', Component: Switching },
           { path: 'panel', Component: Panel },
           { path: 'wiring', Component: Wiring },
           { path: 'wires', Component: Wires },
           { path: 'margins', Component: Margins },
-          { path: 'take-away', Component: TakeAway },
+          { path: 'downloads', Component: TakeAway },
           { path: 'readings', Component: Readings },
           { path: 'findings', Component: Findings },
           { path: 'operation', Component: Operation },
@@ -302,6 +302,13 @@ export const router = createBrowserRouter([
           { path: 'parts', Component: Parts },
           { path: 'compare', Component: Compare },
           { path: 'history', Component: History },
+          // Addresses that pages had before: bookmarks, and codes on labels that are printed.
+          { path: 'plugs', element: <Navigate to="../connectors" relative="path" replace /> },
+          {
+            path: 'kept-plugs',
+            element: <Navigate to="../kept-connectors" relative="path" replace />,
+          },
+          { path: 'take-away', element: <Navigate to="../downloads" relative="path" replace /> },
         ],
       },
       { path: '*', element: <Navigate to="/" replace /> },

@@ -27,8 +27,8 @@ export function ErrorPage() {
           {unreached
             ? 'There is no connection to the workshop’s computer, and this screen was not on this device yet.'
             : 'Something in the program went wrong.'}{' '}
-          Nothing that was entered is lost: what the workshop’s computer has not taken yet waits on
-          this device.
+          Nothing that was entered is lost: what the workshop’s computer has not received yet waits
+          on this device.
         </p>
         <p className="mt-1 text-[13px] text-second">{reasonOf(error)}</p>
         <p className="mt-4 flex gap-3">

@@ -90,10 +90,10 @@ describe('finding by a few letters', () => {
     await waitFor(() => expect(screen.getByText('Nothing here by that name.')).toBeTruthy());
   });
 
-  test('another build, also one that is put away', async () => {
+  test('another build, also one that is archived', async () => {
     open();
     await find('heron');
-    await waitFor(() => expect(first()).toBe('Heronput away'));
+    await waitFor(() => expect(first()).toBe('Heronarchived'));
     await userEvent.keyboard('{Enter}');
     expect(address()).toBe('/builds/heron/brief');
   });

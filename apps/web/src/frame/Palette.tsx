@@ -108,7 +108,7 @@ export function Palette({ close }: { close: () => void }) {
     ...(builds.data ?? []).map((b: BuildSummary) => ({
       group: 'Builds',
       name: b.name,
-      hint: b.archived ? 'put away' : '',
+      hint: b.archived ? 'archived' : '',
       go: to(`/builds/${b.id}/brief`),
     })),
     { group: 'Go to', name: 'All builds', go: to('/') },

@@ -43,7 +43,7 @@ export const phaseList: readonly Phase[] = [
     ],
     pages: [
       { id: 'layouts', name: 'Layouts', keys: '' },
-      { id: 'parts', name: 'Which parts', keys: '' },
+      { id: 'parts', name: 'Part selection', keys: '' },
     ],
   },
   {
@@ -64,14 +64,14 @@ export const phaseList: readonly Phase[] = [
     stages: [
       { id: 'devices', name: 'Devices', keys: 'd' },
       { id: 'pins', name: 'Pins', keys: 'p' },
-      { id: 'supply', name: 'Supply', keys: 's' },
+      { id: 'supply', name: 'Charging and loads', keys: 's' },
       { id: 'switching', name: 'Switching', keys: 'g' },
       { id: 'wiring', name: 'Pump wiring', keys: '7' },
       { id: 'wires', name: 'Wires', keys: 'e' },
       { id: 'panel', name: 'Panel', keys: 'n' },
       { id: 'schematic', name: 'Schematic', keys: 'c' },
     ],
-    pages: [{ id: 'schools', name: 'Relays or module', keys: '' }],
+    pages: [{ id: 'schools', name: 'Relays or power module', keys: '' }],
   },
   {
     id: 'harness-phase',
@@ -79,16 +79,16 @@ export const phaseList: readonly Phase[] = [
     stages: [
       { id: 'harness', name: 'Harness', keys: 'm' },
       { id: 'looms', name: 'Bought looms', keys: 'x' },
-      { id: 'kept-plugs', name: 'Kept plugs', keys: 'k' },
+      { id: 'kept-connectors', name: 'Kept connectors', keys: 'k' },
     ],
     pages: [
-      { id: 'find-a-place', name: 'Find a place', keys: '' },
-      { id: 'plugs', name: 'Plugs and holes', keys: '' },
+      { id: 'find-a-place', name: 'Placement search', keys: '' },
+      { id: 'connectors', name: 'Connectors and pass-throughs', keys: '' },
       { id: 'cut-list', name: 'Cut list', keys: '' },
-      { id: 'lists', name: 'Lists', keys: '' },
+      { id: 'lists', name: 'Harness lists', keys: '' },
       { id: 'formboard', name: 'Formboard', keys: '' },
-      { id: 'threading', name: 'Threading', keys: '' },
-      { id: 'add-later', name: 'Add later', keys: '' },
+      { id: 'threading', name: 'Threading order', keys: '' },
+      { id: 'add-later', name: 'Late additions', keys: '' },
     ],
   },
   {
@@ -105,8 +105,8 @@ export const phaseList: readonly Phase[] = [
     name: 'At the vehicle',
     stages: [
       {
-        id: 'take-away',
-        name: 'Take away',
+        id: 'downloads',
+        name: 'Downloads',
         keys: '9',
         judgedBy: 'nothing',
         holds: 'sheet, lists, file',

@@ -54,7 +54,7 @@ export function useRecord(buildId: string, revision: number): OpenRecord {
         changed: (entries, unreachable) => setWaiting({ entries, unreachable }),
         answered: (reply: RecordReply) => queries.setQueryData(recordKey(buildId), reply),
         refused: (error) =>
-          toast.error(error instanceof Error ? error.message : 'An entry was not kept.'),
+          toast.error(error instanceof Error ? error.message : 'An entry was not stored.'),
       },
     );
     queue.current = own;

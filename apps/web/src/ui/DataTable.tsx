@@ -20,7 +20,7 @@ export interface DataColumn<Row> {
   readonly text?: boolean;
   /** whether it shows before anyone chooses; a fixed one always does */
   readonly shown?: boolean | 'always';
-  /** left out where there is no room for it, as on a phone */
+  /** left out where it has no room, as on a phone */
   readonly wideOnly?: boolean;
 }
 

@@ -115,7 +115,7 @@ export function FindingList({ where }: { where: BareFinding['where']['stage'] })
   const { evaluation } = useBuild();
   const findings = evaluation.findings.filter((f) => f.where.stage === where);
   if (findings.length === 0) {
-    return <p className="rule py-2 text-second">Nothing stands against it.</p>;
+    return <p className="rule py-2 text-second">No findings.</p>;
   }
   return (
     <div>

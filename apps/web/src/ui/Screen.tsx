@@ -25,7 +25,7 @@ export function Screen({ title, lead, children, inspector, work }: Props) {
         </p>
         {work?.failed !== undefined && (
           <p role="alert" className="text-signal">
-            This could not be worked out: {work.failed}
+            This could not be calculated: {work.failed}
           </p>
         )}
         {work?.waiting && <p role="status">Working it out …</p>}

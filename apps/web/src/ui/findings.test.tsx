@@ -71,7 +71,7 @@ describe('a list of findings', () => {
 
   test('says when there is nothing', () => {
     renderInBuild(lantern, <FindingList where="demand" />);
-    expect(screen.getByText('Nothing stands against it.')).toBeTruthy();
+    expect(screen.getByText('No findings.')).toBeTruthy();
   });
 });
 

@@ -18,7 +18,7 @@ export interface BuildSummary {
   readonly updatedAt: string;
   /** shipped with the program; can be reset */
   readonly demo: boolean;
-  /** put away */
+  /** archived */
   readonly archived: boolean;
 }
 

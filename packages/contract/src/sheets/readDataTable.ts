@@ -154,7 +154,7 @@ function readPumpSheet(reader: Reader, headers: readonly HeaderCell[]): TableRow
     const { values: currents, filled } = fillGaps(flows, given);
     if (filled > 0) {
       reader.note(
-        `${filled} current${filled > 1 ? 's' : ''} at ${voltage} V taken between neighbours`,
+        `${filled} current${filled > 1 ? 's' : ''} at ${voltage} V interpolated`,
       );
     }
     const skipped = lines.length - used.length;
@@ -197,7 +197,7 @@ function readDeadTimeSheet(reader: Reader, headers: readonly HeaderCell[]): Tabl
     const { values, filled } = fillGaps(at, given);
     if (filled > 0)
       reader.note(
-        `${filled} dead time${filled > 1 ? 's' : ''} in row ${row} taken between neighbours`,
+        `${filled} dead time${filled > 1 ? 's' : ''} in row ${row} interpolated`,
       );
     return values.flatMap((deadTime, c): TableRow[] => {
       const pressure = pressures[c];

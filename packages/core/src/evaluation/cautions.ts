@@ -6,7 +6,7 @@ export interface Caution {
 }
 
 export type CautionPlace =
-  'brief' | 'injectors' | 'circuit' | 'tank' | 'map' | 'lines' | 'wiring' | 'take-away';
+  'brief' | 'injectors' | 'circuit' | 'tank' | 'map' | 'lines' | 'wiring' | 'downloads';
 
 const all = {
   tankHotWork: {
@@ -118,7 +118,7 @@ export function cautionsAt(place: CautionPlace, facts: CautionFacts): Caution[] 
       return [all.hose, all.pressure, all.vapour, all.tankHotWork, ...alcohol];
     case 'wiring':
       return [all.cutOff, all.battery, ...cabin, ...tipOver];
-    case 'take-away':
+    case 'downloads':
       return [
         all.tankHotWork,
         all.vapour,

@@ -46,7 +46,7 @@ function figuresOf({ electrics, parts, findings, sneaks }: Evaluation): SchoolFi
   const count = (sort: string): number =>
     electrics.netlist.parts.filter((part) => part.sort === sort).length;
   const switches = singleFailures(electrics.netlist).filter(
-    ({ kind }) => kind === 'relay does not pull' || kind === 'controller dead',
+    ({ kind }) => kind === 'relay does not pull in' || kind === 'controller dead',
   );
   return {
     price: total(({ price }) => price),

@@ -154,9 +154,9 @@ describe('commands', () => {
     const fuse = pathOf('power.mainFuse');
     expect(describeCommand({ name: 'set', path: fuse, value: 1 })).toBe('Change main fuse');
     const place = { name: 'remove', path: ['placements', 'pump'] } as const;
-    expect(describeCommand(place)).toBe('Take out placements');
+    expect(describeCommand(place)).toBe('Remove placements');
     expect(describeCommand({ name: 'choose-fuse', deviceId: 'f', item: null })).toBe(
-      'Let the rules choose the fuse',
+      'Size the fuse by the rules',
     );
     expect(
       describeCommand({ name: 'choose-wire', wireId: 'a~b', wireName: 'The wire', size: null }),
@@ -274,7 +274,7 @@ describe('cautions', () => {
     expect(facts).toEqual({ mostlyAlcohol: false, tipOver: false, batteryInCabin: true });
     expect(cautionsAt('circuit', facts).map((c) => c.id)).toEqual(['tank-hot-work', 'hose-rating']);
     expect(cautionsAt('wiring', facts).map((c) => c.id)).toContain('battery-cabin');
-    expect(cautionsAt('take-away', facts).map((c) => c.id)).toContain('first-prime');
+    expect(cautionsAt('downloads', facts).map((c) => c.id)).toContain('first-prime');
   });
   test('follow the build: alcohol, tip-over', () => {
     const e85 = withValueAt(lantern, 'fuels.pump-fuel.ethanol', { value: 0.85, unit: '%' });

@@ -13,7 +13,7 @@ const places: readonly [FindingPlace, string][] = [
   [{ stage: 'wiring', feed: 'pump-feed', part: 'relay' }, 'wiring:pump-feed/relay'],
   [{ stage: 'wiring', part: 'main-fuse' }, 'wiring:main-fuse'],
   [{ stage: 'looms', loom: 'engine' }, 'looms:engine'],
-  [{ stage: 'kept-plugs', plug: 'dash' }, 'kept-plugs:dash'],
+  [{ stage: 'kept-connectors', plug: 'dash' }, 'kept-connectors:dash'],
 ];
 
 describe('the place of a finding', () => {

@@ -14,7 +14,7 @@ export type FindingPlace =
   | { readonly stage: 'pins'; readonly controller: string; readonly signal?: string }
   | { readonly stage: 'harness'; readonly segment?: string }
   | { readonly stage: 'looms'; readonly loom: string }
-  | { readonly stage: 'kept-plugs'; readonly plug: string }
+  | { readonly stage: 'kept-connectors'; readonly plug: string }
   | { readonly stage: 'supply' | 'panel' }
   | { readonly stage: 'switching'; readonly switch?: string };
 
@@ -44,8 +44,8 @@ export function placeText(place: FindingPlace): string {
       return place.segment === undefined ? 'harness' : `harness:${place.segment}`;
     case 'looms':
       return `looms:${place.loom}`;
-    case 'kept-plugs':
-      return `kept-plugs:${place.plug}`;
+    case 'kept-connectors':
+      return `kept-connectors:${place.plug}`;
     case 'switching':
       return place.switch === undefined ? 'switching' : `switching:${place.switch}`;
     case 'demand':

@@ -46,8 +46,8 @@ function Ways({ sheet }: { sheet: MakingSheet }) {
         <Way to="cut" name="Next wire to cut" state={`${made - left} of ${made} wires are cut`} />
         <Way
           to="pin"
-          name="Pin the plugs"
-          state={`${plugs.length - open} of ${plugs.length} plugs are done`}
+          name="Pin the connectors"
+          state={`${plugs.length - open} of ${plugs.length} connectors are done`}
         />
         <Way
           to="buzz"
@@ -70,7 +70,7 @@ function Ways({ sheet }: { sheet: MakingSheet }) {
         <Way
           to="measure"
           name="Measure"
-          state={`${build.vehicleSignals.length} wires of the vehicle, ${build.harness.segments.length} ways`}
+          state={`${build.vehicleSignals.length} vehicle wires, ${build.harness.segments.length} lengths`}
         />
         <Way
           to={`/builds/${id}/cards`}

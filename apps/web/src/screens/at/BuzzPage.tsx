@@ -50,7 +50,7 @@ function Buzz({ sheet }: { sheet: MakingSheet }) {
           Buzz out, {total - buzz.open.length} of {total}; {buzz.walks} walks in all
           {buzz.walks === buzz.least && ', the fewest there are'}
         </h1>
-        <p className="mt-1 text-[16px]">Battery off, both plugs free of their parts.</p>
+        <p className="mt-1 text-[16px]">Battery disconnected, both connectors unplugged.</p>
         {wire && stays && goes ? (
           <>
             <WireMarks wire={wire} />

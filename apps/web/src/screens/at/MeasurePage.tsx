@@ -31,7 +31,7 @@ export function MeasurePage() {
       <main className={large}>
         <h1 className="text-[24px] leading-[30px]">{signal.name}</h1>
         <p className="text-[16px] text-second">
-          Black lead on the battery, everything that it feeds left on.
+          Black lead on the battery, everything that it feeds switched on.
         </p>
         <div className="mt-3 space-y-2">
           <KeptReadings>
@@ -51,7 +51,7 @@ export function MeasurePage() {
       <main className={large}>
         <h1 className="text-[24px] leading-[30px]">{segment.name}</h1>
         <p className="text-[16px] text-second">
-          With a string along its way, from the middle of one end to the middle of the other.
+          With a string along its route, from the centre of one end to the centre of the other.
           {length && ` The map says ${formatMeasure(length, units)}.`}
         </p>
         <div className="mt-3">
@@ -84,8 +84,8 @@ export function MeasurePage() {
           </ul>
         </section>
       )}
-      <section aria-label="Ways of the harness">
-        <h2 className="px-4 pt-4 text-[18px]">Ways of the harness</h2>
+      <section aria-label="Harness lengths">
+        <h2 className="px-4 pt-4 text-[18px]">Harness lengths</h2>
         <ul className="mt-2 border-t-[0.75px] border-hair">
           {build.harness.segments.map(({ id, name, measured }) => (
             <Row

@@ -20,7 +20,7 @@ export function PinPage() {
     const plugs = sheet.plugs.filter(({ cavities }) => cavities.some((c) => c.wire !== undefined));
     return (
       <main>
-        <h1 className="px-4 pt-3 text-[24px] leading-[30px]">Which plug</h1>
+        <h1 className="px-4 pt-3 text-[24px] leading-[30px]">Which connector</h1>
         <ul className="mt-2 border-t-[0.75px] border-hair">
           {plugs.map((each) => {
             const left = cavitiesToPin(each, done).length;
@@ -77,7 +77,7 @@ export function PinPage() {
           </div>
         ) : (
           <p className="mt-3 text-[22px] leading-[28px]">
-            Every wire sits. Empty cavities get their plugs, the lock is closed.
+            Every contact is seated. Plug the empty cavities, close the lock.
           </p>
         )}
         {last && (

@@ -49,7 +49,7 @@ export function ReadingPage() {
             className={`mt-2 border-l-4 pl-3 text-[17px] leading-[24px] ${found ? 'border-signal text-signal' : 'border-moss'}`}
           >
             {found
-              ? `Wire ${found.number} is not as planned: from ${found.from} it should lead to ${found.planned}, and was found ${found.found}${found.instead === undefined ? '' : `, where wire ${found.instead} belongs`}.`
+              ? `Wire ${found.number} is not as planned: from ${found.from} it should go to ${found.planned}, and was found ${found.found}${found.instead === undefined ? '' : `, where wire ${found.instead} belongs`}.`
               : `Wire ${lastWire.number} is as planned.`}
           </p>
         )}
@@ -65,7 +65,7 @@ export function ReadingPage() {
             <p className="mt-4 mb-1 text-[16px] text-second">Its other end is in</p>
             <div className="space-y-3 [&_button]:min-h-12 [&_button]:text-[17px]">
               <Select
-                name="Plug at the other end"
+                name="Connector at the other end"
                 value={chosen}
                 choices={[
                   { value: '', label: 'which plug' },

@@ -4,10 +4,10 @@ import { Screen } from '../../ui/Screen.tsx';
 
 const pages = [
   ['cut', 'Next wire to cut', 'length, ends and crimps of one wire after another'],
-  ['pin', 'Pin the plugs', 'each cavity lit when it is its turn'],
+  ['pin', 'Pin the connectors', 'each cavity lit when it is its turn'],
   ['buzz', 'Buzz out', 'continuity from end to end, with few walks'],
   ['read', 'Second reading', 'wire by wire in shuffled order, compared with the plan only after'],
-  ['measure', 'Measure', 'volts of the vehicle’s own wires, ways with a string'],
+  ['measure', 'Measure', 'volts of the vehicle’s own wires, lengths with a string'],
 ] as const;
 
 /** The pages for the phone at the vehicle, and how they get there. */
@@ -16,7 +16,7 @@ export function ToPhone() {
   return (
     <Screen
       title="On the phone"
-      lead="One thing a screen, for one hand: kept on the phone while there is no connection, and sent once when it is back."
+      lead="One step a screen, for one hand: kept on the phone while it is offline, and sent once when the connection is back."
     >
       <ul className="max-w-[560px]">
         {pages.map(([page, name, what]) => (

@@ -126,7 +126,7 @@ test('a second reading says only afterwards whether it is as planned', async () 
   const { said } = renderAt(sandpiper, <ReadingPage />);
   await screen.findByRole('button', { name: 'Keep it' });
   expect(screen.queryByRole('status')).toBeNull();
-  await choose('Plug at the other end', 'nowhere: no connection');
+  await choose('Connector at the other end', 'nowhere: no connection');
   await press('Keep it');
   expect((await screen.findByRole('status')).textContent).toMatch(/is not as planned/);
   expect(said[0]).toMatchObject({ kind: 'read', said: { to: null } });

@@ -134,7 +134,7 @@ export function BriefScreen() {
             const curves = defaultCurves(brief);
             edit({
               name: 'set-several',
-              label: 'Take the usual curves of this engine type',
+              label: 'Use the usual curves of this engine type',
               changes: [
                 {
                   path: ['brief', 'volumetricEfficiencyCurve'],
@@ -145,7 +145,7 @@ export function BriefScreen() {
             });
           }}
         >
-          Take the usual curves of this engine type
+          Use the usual curves of this engine type
         </button>
       </p>
       <div className="rule mt-4 grid grid-cols-3 gap-x-6 gap-y-1.5 pt-3 max-[900px]:grid-cols-1">

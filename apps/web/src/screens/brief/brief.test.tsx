@@ -114,7 +114,7 @@ describe('a curve of the engine', () => {
   test('is taken from what is usual in one press', async () => {
     const edited = open(lantern);
     await userEvent.click(
-      screen.getByRole('button', { name: 'Take the usual curves of this engine type' }),
+      screen.getByRole('button', { name: 'Use the usual curves of this engine type' }),
     );
     expect(edited.commands.map(({ name }) => name)).toEqual(['set-several']);
     const speeds = curve(edited.document).map(({ speed }) => speed.value);

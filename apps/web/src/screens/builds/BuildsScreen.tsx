@@ -48,7 +48,7 @@ function BuildLine({
     onSuccess: (_reply, archived) => {
       changed();
       if (archived) {
-        toast(`${build.name} is put away`, {
+        toast(`${build.name} is archived`, {
           action: { label: 'Undo', onClick: () => archive.mutate(false) },
         });
       }
@@ -104,8 +104,8 @@ function BuildLine({
         <button
           type="button"
           className="p-2"
-          aria-label={`${build.archived ? 'Take out' : 'Put away'} ${build.name}`}
-          title={build.archived ? 'Take out again' : 'Put away'}
+          aria-label={`${build.archived ? 'Restore' : 'Archive'} ${build.name}`}
+          title={build.archived ? 'Restore' : 'Archive'}
           onClick={() => archive.mutate(!build.archived)}
         >
           {build.archived ? (
@@ -235,13 +235,13 @@ export function BuildsScreen() {
             }}
           />
           <button type="button" className="act" onClick={() => input.current?.click()}>
-            Bring in a build from a file
+            Import a build from a file
           </button>
         </OwnerOnly>
         <span className="flex-1" />
         {(putAway > 0 || away) && (
           <button type="button" className="act" onClick={() => setAway(!away)}>
-            {away ? 'Back to the builds in work' : `Put away: ${putAway}`}
+            {away ? 'Back to the builds in work' : `Archive: ${putAway}`}
           </button>
         )}
       </div>
@@ -289,8 +289,8 @@ export function BuildsScreen() {
           {inWork.length > 0
             ? 'No build has these words in it.'
             : away
-              ? 'Nothing is put away.'
-              : 'No builds yet. Start one, bring one in from a file, or reset the demo builds in the settings.'}
+              ? 'The archive is empty.'
+              : 'No builds yet. Start one, import one from a file, or reset the demo builds in the settings.'}
         </p>
       )}
       <footer className="mt-10 text-[13px] text-second">{generalNotice}</footer>

@@ -118,16 +118,16 @@ describe('the builds', () => {
 });
 
 describe('a build', () => {
-  test('is put away, and found under what is put away', async () => {
+  test('is archived, and found in the archive', async () => {
     const asked = open([build('Alder'), build('Heron', { archived: true })], {
       'POST /builds/alder/archive': {},
     });
     expect(await names(1)).toEqual(['Alder']);
-    await userEvent.click(screen.getByRole('button', { name: 'Put away: 1' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Archive: 1' }));
     expect(await names(1)).toEqual(['Heron']);
-    expect(screen.getByRole('button', { name: 'Take out Heron' })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Restore Heron' })).toBeTruthy();
     await userEvent.click(screen.getByRole('button', { name: 'Back to the builds in work' }));
-    await userEvent.click(screen.getByRole('button', { name: 'Put away Alder' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Archive Alder' }));
     await waitFor(() =>
       expect(asked.filter(({ method }) => method === 'POST')).toEqual([
         { method: 'POST', path: '/builds/alder/archive', body: { archived: true } },

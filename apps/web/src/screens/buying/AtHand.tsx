@@ -25,7 +25,7 @@ export function AtHand() {
                 aria-label={`Take ${designation(item.id)} off the shelf`}
                 onClick={() => edit({ name: 'remove', path: ['shelf', item.id] })}
               >
-                Take off
+                Remove
               </button>
             </li>
           ))}
@@ -60,10 +60,10 @@ export function AtHand() {
               <button
                 type="button"
                 className="act mt-1"
-                aria-label={`Take the offcut of ${designation(item.id)} out`}
+                aria-label={`Remove the offcut of ${designation(item.id)}`}
                 onClick={() => edit({ name: 'remove', path: ['offcuts', id] })}
               >
-                Take out
+                Remove
               </button>
             </li>
           ))}

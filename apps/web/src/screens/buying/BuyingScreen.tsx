@@ -121,7 +121,7 @@ export function BuyingScreen() {
   return (
     <Screen
       title="Buying"
-      lead="One trip for everything that is still missing: by counter, less what lies on the shelf, hose cut from the lengths it is sold in."
+      lead="Everything still to buy in one trip: by counter, less what is on the shelf, hose cut from the lengths it is sold in."
       inspector={<AtHand />}
       work={work}
     >

@@ -9,7 +9,7 @@ const BAR = 20;
 const DOING: Record<CuttingProof['doing'], string> = {
   pricing: 'Looking for the bound',
   filling: 'Trying plans',
-  choosing: 'Choosing among the ways',
+  choosing: 'Choosing among the plans',
   proving: 'Ruling out anything better',
 };
 
@@ -43,7 +43,7 @@ export function CuttingBars({ line }: { line: ShoppingLine }) {
               </button>{' '}
               <span className="text-second" role="status">
                 {proof.progress
-                  ? `${DOING[proof.progress.doing]}, ${proof.progress.ways} ways to cut a length so far`
+                  ? `${DOING[proof.progress.doing]}, ${proof.progress.ways} cutting patterns so far`
                   : 'Starting'}
               </span>
             </>

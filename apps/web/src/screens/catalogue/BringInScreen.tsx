@@ -30,7 +30,7 @@ export function BringInScreen() {
     mutationFn: () => (isJson ? api.importItems(text) : api.importSheet(category, text)),
     onSuccess: ({ kept, unchanged }) => {
       toast(
-        `${kept.length} ${kept.length === 1 ? 'item' : 'items'} kept${unchanged > 0 ? `, ${unchanged} were there already` : ''}`,
+        `${kept.length} ${kept.length === 1 ? 'item' : 'items'} stored${unchanged > 0 ? `, ${unchanged} unchanged` : ''}`,
       );
       void queries.invalidateQueries({ queryKey: ['catalogue'] });
       void navigate(`/catalogue/${kept[0]?.category ?? category}`);
@@ -42,8 +42,8 @@ export function BringInScreen() {
   return (
     <Page
       wide
-      title="Bring in a table"
-      lead="Paste it or open a file. Nothing is kept until every cell holds."
+      title="Import a table"
+      lead="Paste it or open a file. Nothing is stored until every cell is valid."
     >
       <div className="flex flex-wrap items-end gap-3">
         <div>
@@ -101,7 +101,7 @@ export function BringInScreen() {
       )}
       {keep.error && (
         <div role="alert" className="mt-2 text-signal">
-          <p>Nothing was kept. {keep.error.message}</p>
+          <p>Nothing was stored. {keep.error.message}</p>
           <ul className="text-[13px]">
             {issues.slice(1, 8).map((issue, i) => (
               <li key={i}>

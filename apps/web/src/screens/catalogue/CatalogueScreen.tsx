@@ -172,7 +172,7 @@ export function CatalogueScreen() {
                 Add to {categoryNames[category].toLowerCase()}
               </Link>
               <Link to={`/catalogue/${category}/bring-in`} className="act inline-block">
-                Bring in a table
+                Import a table
               </Link>
             </OwnerOnly>
             <a
@@ -202,7 +202,7 @@ export function CatalogueScreen() {
             <p className="mt-2 text-second">
               {searching
                 ? 'Nothing here by those words.'
-                : `No ${categoryNames[category].toLowerCase()} yet: add one or bring in a table.`}
+                : `No ${categoryNames[category].toLowerCase()} yet: add one or import a table.`}
             </p>
           )}
         </div>

@@ -153,7 +153,7 @@ function EditorForm({
     onSuccess: ({ item: kept, isNew }) => {
       toast(
         isNew
-          ? `${kept.designation} is kept, revision ${kept.revision}`
+          ? `${kept.designation} is stored, revision ${kept.revision}`
           : 'These data were there already',
       );
       void queries.invalidateQueries({ queryKey: ['catalogue'] });

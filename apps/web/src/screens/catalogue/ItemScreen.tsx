@@ -38,7 +38,7 @@ function WhereUsed({ item, newest }: { item: CatalogueItem; newest: number }) {
     onSuccess: (build) => {
       queries.setQueryData(['build', build.id], build);
       void queries.invalidateQueries({ queryKey: ['where-used', item.id] });
-      toast(`${build.document.name} uses revision ${newest}; undo there takes it back`);
+      toast(`${build.document.name} uses revision ${newest}; undo it there`);
     },
   });
   const uses = used.data?.uses ?? [];
@@ -52,7 +52,7 @@ function WhereUsed({ item, newest }: { item: CatalogueItem; newest: number }) {
           <li key={`${use.buildId}@${use.revision}`} className="rule flex gap-2 py-1">
             <Link className="flex-1 underline" to={`/builds/${use.buildId}/circuit`}>
               {use.name}
-              {use.archived ? ', put away' : ''}
+              {use.archived ? ', archived' : ''}
             </Link>
             <span className="text-second">revision {use.revision}</span>
             {use.revision < newest && (

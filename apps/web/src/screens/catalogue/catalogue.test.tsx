@@ -125,7 +125,7 @@ describe('one part', () => {
       'GET /builds/lantern': build,
       'POST /builds/lantern/commands': { ...build, revision: 8 },
     });
-    expect(await screen.findByRole('link', { name: 'Old one, put away' })).toBeTruthy();
+    expect(await screen.findByRole('link', { name: 'Old one, archived' })).toBeTruthy();
     // Only the one that is behind.
     await userEvent.click(screen.getByRole('button', { name: 'Use revision 2' }));
     await waitFor(() => expect(asked.some(({ method }) => method === 'POST')).toBe(true));
@@ -247,7 +247,7 @@ describe('a part that is written down', () => {
   });
 });
 
-describe('a table that is brought in', () => {
+describe('a table that is imported', () => {
   const csvOf = (lines: readonly string[]): void => {
     fireEvent.change(screen.getByRole('textbox', { name: /^Table/ }), {
       target: { value: lines.join('\n') },
@@ -273,7 +273,7 @@ describe('a table that is brought in', () => {
     await waitFor(() => expect(keep().textContent).toBe('Keep the list'));
     await userEvent.click(keep());
     const alert = await screen.findByRole('alert');
-    expect(alert.textContent).toContain('Nothing was kept. items.0 is no item');
+    expect(alert.textContent).toContain('Nothing was stored. items.0 is no item');
     expect(alert.textContent).toContain('items.1.price: has to be 0 or more');
     expect(asked.find(({ method }) => method === 'POST')!.path).toBe(
       '/catalogue/import?format=json',

@@ -88,7 +88,7 @@ export function BuilderActions({
         <button
           type="button"
           className="act flex items-center justify-center gap-1 px-1!"
-          aria-label={`Take ${element.name} out`}
+          aria-label={`Remove ${element.name}`}
           onClick={() => run({ name: 'remove-element', circuitId, elementId, assemblies: {} })}
         >
           take out

@@ -118,7 +118,7 @@ export function CircuitScreen() {
         <span>F feed</span>
         <span>R return</span>
         <span>H rail</span>
-        <span>◇ a finding stands here</span>
+        <span>◇ has a finding</span>
       </p>
       {solved && (
         <PressureProfile circuit={solvedCircuit} solution={solved} selected={element.id} />

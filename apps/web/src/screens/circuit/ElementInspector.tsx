@@ -80,7 +80,7 @@ function figuresOfElement(
     case 'surge-tank':
       return [
         ['Lasts at peak', fuelFigure('surge.seconds', scope)],
-        ['Lift pump gives', fuelFigure('surge.liftRatio', scope)],
+        ['Lift pump delivers', fuelFigure('surge.liftRatio', scope)],
       ];
     case 'injectors': {
       const row = rowScope(rows, element.rowId);

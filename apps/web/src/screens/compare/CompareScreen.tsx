@@ -138,7 +138,7 @@ export function CompareScreen() {
   return (
     <Screen
       title="Compare"
-      lead="This build, an earlier revision, the other way of a decision, or another build."
+      lead="This build, an earlier revision, the other option of a decision, or another build."
     >
       <div className="flex max-w-[860px] gap-4">
         <SideChoice label="Left" value={choices[0]} choose={choose('left')} />

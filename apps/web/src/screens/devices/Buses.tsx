@@ -31,8 +31,8 @@ function Bus({ bus }: { bus: BusChain }) {
         />
       </div>
       <p className="mt-1 text-[13px] text-second">
-        {bus.members.map(({ name }) => name).join(', ')}. Longest way beside it {metres(longest)},
-        at most {metres(bus.longestStub)}.{' '}
+        {bus.members.map(({ name }) => name).join(', ')}. Longest stub {metres(longest)}, at most{' '}
+        {metres(bus.longestStub)}.{' '}
         {bus.terminated ? 'Terminated at its two ends' : 'Not terminated at its two ends'}
         {results.find(across) && (
           <>

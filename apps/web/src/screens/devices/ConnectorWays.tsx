@@ -13,7 +13,7 @@ export function ConnectorWays({ device }: { device: Device }) {
   const [free] = told?.free ?? [];
   return (
     <section className="rule mt-3 pt-2" aria-label="Ways">
-      <h3>What leads through it</h3>
+      <h3>Wires through it</h3>
       <p className="text-[13px] text-second">
         {ways.length} {ways.length === 1 ? 'way' : 'ways'} taken, {told?.free.length ?? 0} free.
       </p>
@@ -23,7 +23,7 @@ export function ConnectorWays({ device }: { device: Device }) {
           label="Lead through it"
           value=""
           choices={[
-            { value: '', label: `one of ${told.past.length} that come past it` },
+            { value: '', label: `one of ${told.past.length} that bypass it` },
             ...told.past.flatMap(({ wire }) => {
               const known = evaluation.wires[wire];
               return known ? [{ value: known.id, label: known.name }] : [];
@@ -43,7 +43,7 @@ export function ConnectorWays({ device }: { device: Device }) {
             <th className="font-normal text-second">Way</th>
             <th className="font-normal text-second">Wire</th>
             <th>
-              <span className="sr-only">Take out</span>
+              <span className="sr-only">Remove</span>
             </th>
           </tr>
         </thead>
@@ -56,7 +56,7 @@ export function ConnectorWays({ device }: { device: Device }) {
                 <button
                   type="button"
                   className="act"
-                  aria-label={`Take ${nameOf(wireId)} out of way ${pin}`}
+                  aria-label={`Remove ${nameOf(wireId)} from cavity ${pin}`}
                   onClick={() => {
                     const { [pin]: _, ...rest } = device.ways;
                     edit({ name: 'set', path, value: rest });

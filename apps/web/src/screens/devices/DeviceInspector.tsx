@@ -145,7 +145,7 @@ export function DeviceInspector({ device }: { device: Device }) {
         <ConnectorWays device={device} />
       ) : (
         <section className="rule mt-3 pt-2" aria-label="Pins">
-          <h3>Its pins lead to</h3>
+          <h3>Its pins go to</h3>
           <ul className="space-y-1">
             {pinsOf(device, catalogue).map((pin) => (
               <li key={pin.id}>
@@ -180,7 +180,7 @@ export function DeviceInspector({ device }: { device: Device }) {
         className="act mt-3"
         onClick={() => edit({ name: 'remove-device', deviceId: device.id })}
       >
-        Take it off the list
+        Remove it from the list
       </button>
     </>
   );

@@ -78,7 +78,7 @@ export function DeviceStrip({ deviceId, name }: { deviceId: string; name: string
           <p className="text-[13px] text-second">
             {line.pin}: {line.name}
           </p>
-          <ol className="flex flex-wrap gap-y-2" aria-label={`Way of ${line.name}`}>
+          <ol className="flex flex-wrap gap-y-2" aria-label={`Route of ${line.name}`}>
             {line.steps.map((step, i) => (
               <Step key={`${step.partId}:${step.pin}`} step={step} first={i === 0} />
             ))}

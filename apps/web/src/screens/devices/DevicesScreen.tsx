@@ -79,7 +79,7 @@ export function DevicesScreen() {
       },
       {
         key: 'first',
-        label: 'First pin leads to',
+        label: 'First pin goes to',
         text: true,
         wideOnly: true,
         shown: false,
@@ -115,7 +115,7 @@ export function DevicesScreen() {
   return (
     <Screen
       title="Devices"
-      lead="Every sensor, actuator, relay and fuse: what is new, what stays, what goes, and where each pin leads."
+      lead="Every sensor, actuator, relay and fuse: what is new, kept or removed, and where each pin goes."
       inspector={
         <>
           {selected && <DeviceInspector key={selected.id} device={selected} />}
@@ -133,15 +133,15 @@ export function DevicesScreen() {
           { value: 'all', label: `All ${build.devices.length}` },
           ...deviceStates.map((state) => ({
             value: state,
-            label: `${{ new: 'New', kept: 'Staying', removed: 'Going' }[state]} ${count(state)}`,
+            label: `${{ new: 'New', kept: 'Kept', removed: 'Removed' }[state]} ${count(state)}`,
           })),
         ]}
         onChoose={setShown}
       />
       {build.devices.length === 0 ? (
         <p className="mt-2 text-second">
-          No device is on the list yet. The pumps with their relays and fuses stand under Pump
-          wiring; add the rest here.
+          No device is on the list yet. The pumps with their relays and fuses are under Pump wiring;
+          add the rest here.
         </p>
       ) : (
         <DataTable
@@ -156,8 +156,8 @@ export function DevicesScreen() {
       <FoundWires />
       <Buses />
       {findings.length > 0 && (
-        <section className="mt-4 max-w-[640px]" aria-label="What stands against it">
-          <h2>What stands against it</h2>
+        <section className="mt-4 max-w-[640px]" aria-label="Its findings">
+          <h2>Its findings</h2>
           {findings.map((finding) => (
             <FindingNote key={finding.id} finding={finding} />
           ))}

@@ -45,7 +45,7 @@ describe('devices of a build', () => {
 
   test('one is taken off the list', async () => {
     const edited = open(lantern, '/?of=fan-2');
-    await userEvent.click(screen.getByRole('button', { name: 'Take it off the list' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Remove it from the list' }));
     expect(edited.document.devices['fan-2']).toBeUndefined();
     expect(edited.commands).toHaveLength(1);
   });

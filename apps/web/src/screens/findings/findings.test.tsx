@@ -87,7 +87,7 @@ describe('findings', () => {
 describe('a cure', () => {
   test('is one press, and takes the finding away', async () => {
     const edited = open(lantern);
-    const cure = await screen.findByRole('button', { name: 'Put a heat sleeve over it' });
+    const cure = await screen.findByRole('button', { name: 'Fit a heat sleeve' });
     await userEvent.click(cure);
     expect(edited.commands).toHaveLength(1);
     await waitFor(() => expect(shown()).not.toContain('route.heat:feed'));

@@ -9,9 +9,9 @@ export function AddLoom() {
   const { document: build, stored, edit } = useBuild();
   return (
     <AddAtPlace
-      name="Plug of a new loom"
+      name="Connector of a new loom"
       placeholder="where its plug is"
-      act="Enter a loom"
+      act="Add a loom"
       places={build.placements}
       add={(place) => {
         const { bought } = stored.harness;

@@ -44,8 +44,8 @@ export function BreakoutInspector({
         onClick={() => edit({ name: 'take-breakout-out', breakoutId })}
       >
         {ending.length === 2
-          ? 'Take it out and join its two segments'
-          : 'Take it out with its segments'}
+          ? 'Remove it and join its two segments'
+          : 'Remove it with its segments'}
       </button>
     </>
   );

@@ -118,7 +118,7 @@ export function CavityFace({
         </button>
       </figcaption>
       <p className="mt-1 text-[13px] text-second">
-        Arranged by its count of ways; the numbers on the housing have the last word.
+        Arranged by number of cavities; the numbers on the housing decide.
       </p>
     </figure>
   );

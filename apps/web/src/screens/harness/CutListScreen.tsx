@@ -141,7 +141,7 @@ export function CutListScreen() {
   return (
     <Screen
       title="Cut list"
-      lead="Every wire as it is cut: along its segments, with what its ends, breakouts and loops take, rounded up to 10 mm."
+      lead="Every wire at its cut length: along its segments, with allowances for ends, breakouts and loops, rounded up to 10 mm."
     >
       <div className="mb-2 flex flex-wrap items-center justify-between gap-2">
         <Downloads of="" file={`/api/builds/${id}/cut-list`} kinds={['csv', 'pdf']} />

@@ -34,12 +34,12 @@ export function FormboardScreen() {
   return (
     <Screen
       title="Formboard"
-      lead="Each loom laid flat at its true lengths, no branch over another: print it at 1:1, nail it onto a board, lay the wires."
+      lead="Each loom laid flat at true length, no branch over another: print it 1:1, nail it to a board, lay the wires."
       work={work}
     >
       {boards?.length === 0 && (
         <p>
-          Nothing is led yet:{' '}
+          Nothing is routed yet:{' '}
           <Link to="../harness" relative="path" className="underline">
             lead the harness
           </Link>{' '}
@@ -74,7 +74,7 @@ export function FormboardScreen() {
           <p className="mt-1 text-[13px] text-second" role="status">
             {segment && length !== undefined
               ? `${segment.name}: ${formatMeasure({ value: length, kind: 'length' }, units)}`
-              : 'Pick a segment for its length. A filled end has plugs.'}
+              : 'Select a segment for its length. A filled end has connectors.'}
           </p>
           {board.loops.length > 0 && (
             <p className="text-signal">

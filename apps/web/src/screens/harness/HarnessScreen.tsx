@@ -142,7 +142,7 @@ export function HarnessScreen() {
   return (
     <Screen
       title="Harness"
-      lead="Where the wires run: segments between plugs, studs and breakouts, each as thick as what lies in it."
+      lead="Where the wires run: segments between connectors, studs and breakouts, each as thick as its bundle."
       inspector={
         <>
           {selection && (
@@ -179,7 +179,8 @@ export function HarnessScreen() {
           )}
           {!selection && (
             <p className="text-second">
-              No wire is led yet: put breakouts where branches part, and join them with the plugs.
+              No wire is routed yet: place breakouts where branches split, and connect them to the
+              connectors.
             </p>
           )}
           <div className="rule mt-3 pt-2">

@@ -40,7 +40,7 @@ export function KeptPlugsScreen() {
   const chosen =
     rows.find(({ plug, cavity }) => keyOf(plug, cavity.id) === query.get('of')) ?? rows[0];
   const path = chosen && ['harness', 'repinned', chosen.plug.id, 'cavities', chosen.cavity.id];
-  const findings = evaluation.findings.filter(({ where }) => where.stage === 'kept-plugs');
+  const findings = evaluation.findings.filter(({ where }) => where.stage === 'kept-connectors');
   const addCavity = (plug: RepinnedPlug): void => {
     const cavities = stored.harness.repinned[plug.id]?.cavities ?? {};
     const cavityId = freeKey('cavity', cavities);
@@ -57,8 +57,8 @@ export function KeptPlugsScreen() {
   };
   return (
     <Screen
-      title="Kept plugs"
-      lead="Plugs that stay on the vehicle and get other wires: what was in each cavity, what is in it then."
+      title="Kept connectors"
+      lead="Connectors that stay on the vehicle and get other wires: what was in each cavity, and what goes in."
       inspector={
         chosen && path ? (
           <>
@@ -71,7 +71,7 @@ export function KeptPlugsScreen() {
               <FieldOf path={[...path, 'after']} />
               <FieldOf path={[...path, 'cut']} label="The wire that was there is cut" />
               <button type="button" className="act" onClick={() => edit({ name: 'remove', path })}>
-                Take the cavity out
+                Remove the cavity
               </button>
             </div>
             <section className="rule mt-3 space-y-1.5 pt-2" aria-label="The plug">
@@ -84,14 +84,14 @@ export function KeptPlugsScreen() {
           </>
         ) : (
           <p className="text-second">
-            Enter a plug that is kept: a diagnostic socket, an instrument plug, a fuse box.
+            Add a kept connector: a diagnostic socket, an instrument connector, a fuse box.
           </p>
         )
       }
     >
       {repinned.length > 0 && (
         <div className="mb-2">
-          <Downloads of="" file={`/api/builds/${id}/kept-plugs`} kinds={['csv', 'pdf']} />
+          <Downloads of="" file={`/api/builds/${id}/kept-connectors`} kinds={['csv', 'pdf']} />
         </div>
       )}
       {repinned.map((plug) => (
@@ -103,7 +103,7 @@ export function KeptPlugsScreen() {
               className="act"
               onClick={() => edit({ name: 'remove', path: ['harness', 'repinned', plug.id] })}
             >
-              Take it out
+              Remove it
             </button>
           </div>
           <DataTable
@@ -123,15 +123,15 @@ export function KeptPlugsScreen() {
         <FindingNote key={finding.id} finding={finding} />
       ))}
       <AddAtPlace
-        name="Place of a kept plug"
+        name="Place of a kept connector"
         placeholder="where it sits"
-        act="Enter a plug"
+        act="Add a connector"
         places={build.placements}
         add={(place) => {
           const plugs = stored.harness.repinned;
           const value = {
             order: ORDER_STEP * (Object.keys(plugs).length + 1),
-            name: `Plug at ${place.name}`.slice(0, 80),
+            name: `Connector at ${place.name}`.slice(0, 80),
             placementId: place.id,
             cavities: {},
           };

@@ -58,7 +58,7 @@ export function LegInspector({ loom, leg }: { loom: BoughtHarness; leg: BoughtLe
           }}
         />
         <button type="button" className="act" onClick={() => edit({ name: 'remove', path })}>
-          Take the leg out
+          Remove the leg
         </button>
       </div>
       <section className="rule mt-3 space-y-1.5 pt-2" aria-label="The loom">
@@ -66,7 +66,7 @@ export function LegInspector({ loom, leg }: { loom: BoughtHarness; leg: BoughtLe
         <FieldOf path={[...ofLoom, 'name']} />
         <ChoiceField
           wide
-          label="Its plug is at"
+          label="Its connector is at"
           value={loom.placementId}
           choices={places}
           onChoose={(value) => edit({ name: 'set', path: [...ofLoom, 'placementId'], value })}
@@ -74,9 +74,8 @@ export function LegInspector({ loom, leg }: { loom: BoughtHarness; leg: BoughtLe
         <FieldOf path={[...ofLoom, 'price']} />
       </section>
       <p className="mt-2 text-[13px] text-second">
-        Relays and fuses on its pigtails are devices like any other: enter them, say where they sit,
-        and lead a leg there. Tie a branch that is turned on both sides of it, and hold every plug
-        within 100 mm.
+        Relays and fuses on its pigtails are ordinary devices: add them, place them, and route a leg
+        there. Tie a turned branch on both sides, and support every connector within 100 mm.
       </p>
     </>
   );

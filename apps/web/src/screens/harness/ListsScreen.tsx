@@ -27,7 +27,7 @@ const lists: readonly {
   {
     kind: 'pins',
     name: 'Pin lists',
-    what: 'each plug cavity by cavity: wire, contact, where it leads',
+    what: 'each connector cavity by cavity: wire, contact, where it goes',
   },
   {
     kind: 'from-to',
@@ -97,11 +97,11 @@ export function ListsScreen() {
         )}
       </p>
       <p className="mt-3 max-w-[68ch] text-[13px] text-second">
-        Codes on labels lead to this computer. Open it to the workshop first, under{' '}
+        Codes on labels open this computer. Open it to the workshop first, under{' '}
         <Link to="/settings" className="underline">
           Settings
         </Link>
-        , if a phone is to open them. The board itself stands under{' '}
+        , if a phone is to read them. The board itself is under{' '}
         <Link to="../formboard" relative="path" className="underline">
           Formboard
         </Link>

@@ -46,7 +46,7 @@ export function LoomsScreen() {
     },
     {
       key: 'to',
-      label: 'Leads to',
+      label: 'Goes to',
       text: true,
       sortBy: ({ leg }) => placeNames.get(leg.placementId) ?? '',
       cell: ({ leg }) => placeNames.get(leg.placementId) ?? '',
@@ -99,13 +99,13 @@ export function LoomsScreen() {
   return (
     <Screen
       title="Bought looms"
-      lead="Looms that come finished, or stay as they are: every leg has its length, and the map says whether it reaches."
+      lead="Looms that come finished or stay as they are: every leg has a fixed length, and the map shows whether it reaches."
       inspector={
         chosen ? (
           <LegInspector loom={chosen.loom} leg={chosen.leg} />
         ) : (
           <p className="text-second">
-            Enter a loom, then its legs: to where, how long, where it leaves the trunk.
+            Add a loom, then its legs: where to, how long, and where each leaves the trunk.
           </p>
         )
       }
@@ -119,11 +119,11 @@ export function LoomsScreen() {
               className="act"
               onClick={() => edit({ name: 'remove', path: ['harness', 'bought', each.id] })}
             >
-              Take it out
+              Remove it
             </button>
           </div>
           <p className="text-[13px] text-second">
-            Its plug is at {(placeNames.get(each.placementId) ?? 'no place').toLowerCase()}.
+            Its connector is at {(placeNames.get(each.placementId) ?? 'no place').toLowerCase()}.
           </p>
           {each.legs.length > 0 && (
             <DataTable

@@ -105,7 +105,7 @@ export function PlugsScreen() {
       },
       {
         key: 'plug',
-        label: 'Largest plug put through',
+        label: 'Largest connector passed through',
         text: true,
         wideOnly: true,
         cell: ({ largestPlug }) => largestPlug ?? 'none',
@@ -122,7 +122,7 @@ export function PlugsScreen() {
     : [];
   return (
     <Screen
-      title="Plugs and holes"
+      title="Connectors and pass-throughs"
       lead="What the harness ends in, cavity by cavity, and what it goes through."
       inspector={
         chosen && (
@@ -185,7 +185,7 @@ export function PlugsScreen() {
       {holes.length === 0 ? (
         <p className="text-second">
           {build.harness.segments.length === 0
-            ? 'No wire is led yet.'
+            ? 'No wire is routed yet.'
             : 'No bundle goes through a sheet of metal.'}
         </p>
       ) : (

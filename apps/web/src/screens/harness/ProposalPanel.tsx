@@ -53,7 +53,7 @@ export function ProposalPanel({ show }: { show: (proposed: ProposedHarness | und
     );
     edit({
       name: 'set-several',
-      label: 'Take the harness that was proposed',
+      label: 'Use the proposed harness',
       changes: [
         { path: ['harness', 'splices'], value: {} },
         { path: ['harness', 'segments'], value: {} },
@@ -102,11 +102,11 @@ export function ProposalPanel({ show }: { show: (proposed: ProposedHarness | und
             {settled > 0 && `, ${settled} of them settled already`}: its wires run {percent(ratio)}{' '}
             of what they would drawn straight
             {present !== undefined && `, now ${percent(present)}`}.
-            {!isShorter && ' It takes more wire than the harness as it is.'}
+            {!isShorter && ' It uses more wire than the present harness.'}
           </p>
           {found.unreached.length > 0 && (
             <p className="text-signal">
-              No way was found to{' '}
+              No route was found to{' '}
               {found.unreached
                 .map((id) => build.placements.find((p) => p.id === id)?.name ?? id)
                 .join(', ')}

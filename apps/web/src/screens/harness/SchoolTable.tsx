@@ -28,8 +28,8 @@ export function SchoolTable({ words }: { words: Readonly<Record<HarnessSchool, s
     ],
   ];
   return (
-    <section className="mt-4" aria-label="Ways to build it">
-      <h2>Ways to build it</h2>
+    <section className="mt-4" aria-label="Ways of building it">
+      <h2>Ways of building it</h2>
       <div className="overflow-x-auto">
         <table className="w-full text-left">
           <thead>
@@ -78,7 +78,7 @@ export function SchoolTable({ words }: { words: Readonly<Record<HarnessSchool, s
       <p className="mt-1 text-[13px] text-second">
         {build.harness.bought.length === 0
           ? 'Enter a bought loom to see it beside these. '
-          : 'The others are made without the looms that are bought. '}
+          : 'The others are made without bought looms. '}
         Sealed and laid in layers is the toughest and keeps water out; it cannot be changed later
         and has to be right the first time.
       </p>

@@ -153,14 +153,14 @@ export function SegmentInspector({
             })
           }
         >
-          Put a breakout half way
+          Add a breakout half way
         </button>
         <button
           type="button"
           className="act"
           onClick={() => edit({ name: 'take-segment-out', segmentId: segment.id })}
         >
-          Take this segment out
+          Remove this segment
         </button>
       </div>
     </>

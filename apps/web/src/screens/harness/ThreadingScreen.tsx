@@ -29,13 +29,13 @@ export function ThreadingScreen() {
   return (
     <Screen
       title="Threading"
-      lead="What is slid on and put through first, from which end, and which plugs are fitted only after."
+      lead="What is slid on and passed through first, from which end, and which connectors are fitted after."
       work={work}
     >
       {order && order.passes.length === 0 && (
         <p>
-          Nothing has to be threaded: tape and split conduit go round what lies there, and every
-          hole is passed by a connector.
+          Nothing has to be threaded: tape and split conduit are wrapped in place, and every hole is
+          passed by a connector.
         </p>
       )}
       {order && order.passes.length > 0 && (
@@ -82,8 +82,8 @@ export function ThreadingScreen() {
         </section>
       )}
       <p className="mt-3 text-[13px] text-second">
-        What ends in which plug stands under{' '}
-        <Link to="../plugs" relative="path" className="underline">
+        What ends in which connector is under{' '}
+        <Link to="../connectors" relative="path" className="underline">
           plugs and holes
         </Link>
         .

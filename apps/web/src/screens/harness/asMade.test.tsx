@@ -36,8 +36,8 @@ describe('bought looms', () => {
 
   test('a loom and a leg are entered', async () => {
     const edited = renderInBuild(sandpiper, <LoomsScreen />);
-    await choose('Plug of a new loom', 'ECU');
-    await userEvent.click(screen.getByRole('button', { name: 'Enter a loom' }));
+    await choose('Connector of a new loom', 'ECU');
+    await userEvent.click(screen.getByRole('button', { name: 'Add a loom' }));
     await choose('New leg of Loom from ECU', 'Handlebar');
     const [, second] = screen.getAllByRole('button', { name: 'Enter a leg' });
     await userEvent.click(second!);

@@ -42,7 +42,7 @@ describe('the harness', () => {
 
   test('a breakout is put half way into a segment, and taken out again', async () => {
     const edited = renderInBuild(sandpiper, <HarnessScreen />, '/?of=segment:front');
-    await userEvent.click(await screen.findByRole('button', { name: 'Put a breakout half way' }));
+    await userEvent.click(await screen.findByRole('button', { name: 'Add a breakout half way' }));
     const made = Object.keys(edited.document.harness.breakouts).find(
       (id) => !(id in sandpiper.harness.breakouts),
     );
@@ -84,7 +84,7 @@ describe('the harness', () => {
 
   test('another school is chosen where the four stand side by side', async () => {
     const edited = renderInBuild(sandpiper, <HarnessScreen />);
-    const ways = await screen.findByRole('region', { name: 'Ways to build it' });
+    const ways = await screen.findByRole('region', { name: 'Ways of building it' });
     const [build] = within(ways).getAllByRole('button', { name: 'Build it so' });
     await userEvent.click(build!);
     expect(edited.document.harness.school).toBe('conduit');

@@ -27,8 +27,8 @@ export function SeatingPanel({ row, injector }: { row: InjectorRow; injector: In
       {row.seating === null ? (
         <>
           <p className="text-second">
-            Nobody has measured rail and ports yet. Measure both bores, the distance from seat to
-            seat with the rail bolted down, and how far apart the injectors stand.
+            Rail and ports are not measured yet. Measure both bores, the distance from seat to seat
+            with the rail bolted down, and the spacing of the injectors.
           </p>
           <button
             type="button"

@@ -27,7 +27,7 @@ const judge: Question<About, JudgedCircuit> = (worker, document, { circuitId, ar
 /** What stands against a circuit, in words. */
 function Verdict({ judged }: { judged: JudgedCircuit }) {
   const list = [...judged.stops, ...judged.warnings];
-  if (list.length === 0) return <p className="text-moss">✓ nothing stands against it</p>;
+  if (list.length === 0) return <p className="text-moss">✓ no findings</p>;
   return (
     <ul className="text-[13px] leading-[18px]">
       {judged.stops.map((text) => (
@@ -84,7 +84,7 @@ export function LayoutsScreen() {
   return (
     <Screen
       title="Layouts"
-      lead="The fuel circuit as it is beside another way to lay it out, with the same parts where they fit and the same demand."
+      lead="The present fuel circuit beside other layouts, with the same parts where they fit and the same demand."
       inspector={
         <>
           <h2>{note.name}</h2>
@@ -115,8 +115,8 @@ export function LayoutsScreen() {
             Lay it out like this
           </button>
           <p className="mt-1 text-[13px] text-second">
-            Places that are missing are put beside the ones you have; type or measure the lengths
-            that you know. Undo brings the present one back.
+            Missing places are added beside the ones you have; type or measure the lengths that you
+            know. Undo restores the present layout.
           </p>
           {message && (
             <p role="alert" className="mt-1 text-[13px] text-signal">

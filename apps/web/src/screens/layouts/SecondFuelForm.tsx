@@ -58,8 +58,8 @@ export function SecondFuelForm() {
       <h2>Two fuels in two circuits</h2>
       <p className="text-[13px] text-second">
         Chosen for high boost: the first row starts and drives on one fuel, a staged second row adds
-        another that cools the charge. It gives up simplicity: a second tank, pump, filter and
-        regulator, and a row whose failure must be caught.
+        another that cools the charge. It costs simplicity: a second tank, pump, filter and
+        regulator, and a row whose failure must be detected.
       </p>
       <form
         className="mt-2 space-y-1.5"

@@ -40,7 +40,7 @@ export function EndPanel({
     if (!choice) return;
     edit({
       name: 'set-several',
-      label: `Take ${choice.item.designation} for ${line.name}`.slice(0, 120),
+      label: `Use ${choice.item.designation} for ${line.name}`.slice(0, 120),
       changes: choice.changes,
     });
   };

@@ -106,7 +106,7 @@ export function LineDetails({ line, sheet }: { line: ToldMadeLine; sheet: LineSh
       <p className="rule mt-3 pt-2">
         <Link to={`../cards?of=${lineId}`}>Work card of this line</Link>
         {' · '}
-        <Link to={`../map?of=line:${lineId}`}>Its way on the map</Link>
+        <Link to={`../map?of=line:${lineId}`}>Its route on the map</Link>
       </p>
     </>
   );

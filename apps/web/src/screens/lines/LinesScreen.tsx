@@ -116,8 +116,8 @@ export function LinesScreen() {
             Choose ends for every line that has none
           </button>{' '}
           <span className="text-second">
-            in the school its hose is made for, angles from its way on the map, adapters where ports
-            differ
+            in the school its hose is made for, angles from its route on the map, adapters where
+            ports differ
           </span>
         </p>
       )}

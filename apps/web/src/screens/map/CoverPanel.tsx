@@ -101,7 +101,7 @@ export function CoverPanel({
                 className="act"
                 onClick={() => edit({ name: 'remove', path: [...path, 'clamps', id] })}
               >
-                Take off
+                Remove
               </button>
             </div>
           ))}

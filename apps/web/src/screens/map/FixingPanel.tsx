@@ -133,7 +133,7 @@ export function FixingPanel({ component }: { component: PlacedComponent }) {
         className="act"
         onClick={() => edit({ name: 'set', path, value: null })}
       >
-        Take the fixing off
+        Remove the fixing
       </button>
     </section>
   );

@@ -63,9 +63,7 @@ export function LineInspector({
   if (routeId === undefined) {
     return (
       <div className="mt-3">
-        <p className="text-second">
-          Its length is {knownFrom(line.length)}; no way is drawn for it yet.
-        </p>
+        <p className="text-second">Its length is {knownFrom(line.length)}; it has no route yet.</p>
         <button
           type="button"
           className="act act-main mt-2"
@@ -77,7 +75,7 @@ export function LineInspector({
             })
           }
         >
-          Lead it over the map
+          Route it on the map
         </button>
         {whatItIs}
         <WaysPanel line={line} ways={ways} />
@@ -121,11 +119,11 @@ export function LineInspector({
       />
       {(line.length?.typed ?? line.length?.measured) && (
         <p className="mt-2 text-[13px] text-second">
-          The circuit goes on with the length that was {knownFrom(line.length)}.
+          The circuit keeps the length that was {knownFrom(line.length)}.
         </p>
       )}
       <button type="button" className="act mt-3" onClick={() => edit({ name: 'remove', path })}>
-        Take this way out
+        Remove this route
       </button>
     </>
   );

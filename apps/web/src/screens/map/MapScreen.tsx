@@ -60,7 +60,7 @@ function choicesOf(build: Build, lines: readonly PlacedLine[]) {
       heading: 'Lines',
       choices: lines.map((line) => ({
         value: line.id,
-        label: `${line.name}${line.routeId === undefined ? ', no way yet' : ''}`,
+        label: `${line.name}${line.routeId === undefined ? ', no route yet' : ''}`,
       })),
     },
     { heading: 'Vehicle', choices: [{ value: 'vehicle:', label: 'Vehicle and outline' }] },
@@ -274,9 +274,7 @@ export function MapScreen() {
       ))}
       <NextTape select={select} />
       <div className="mt-2">
-        {findings.length === 0 && (
-          <p className="text-second">Nothing stands against what is on the map.</p>
-        )}
+        {findings.length === 0 && <p className="text-second">No findings on the map.</p>}
         {findings
           .filter((f) => !mine.includes(f))
           .map((finding) => (

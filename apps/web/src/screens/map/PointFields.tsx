@@ -80,7 +80,7 @@ export function PointFields({
                 if (edit({ name: 'remove', path: chosen.path }).ok) pick(undefined);
               }}
             >
-              Take it out
+              Remove it
             </button>
           )}
         </div>

@@ -53,7 +53,7 @@ function figuresOf(slice: MapThingSlice, id: string): readonly NamedFigure[] {
         ['Room it asks', thingFigure('hotRun.asks', { hotRun: id })],
       ];
     case 'solids':
-      return [['Room it takes', thingFigure('solid.volume', { solid: id })]];
+      return [['Space it needs', thingFigure('solid.volume', { solid: id })]];
     case 'sheets':
       return [
         ['Area', thingFigure('sheet.area', { sheet: id })],
@@ -193,7 +193,7 @@ export function ThingInspector({
           if (edit({ name: 'take-off-map', slice, id }).ok) gone();
         }}
       >
-        Take it off the map
+        Remove it from the map
       </button>
     </div>
   );

@@ -32,8 +32,8 @@ export function VehicleInspector({
       {isBareMap(build) && (
         <div className="rule mt-3 pt-2">
           <p className="text-[13px] text-second">
-            Only places stand on this map. From the body and these five dimensions a first vehicle
-            is laid out around engine and tank, to be measured over.
+            This map has places only. From the body and these five dimensions a first vehicle is
+            laid out around engine and tank, to be corrected by measurement.
           </p>
           <button
             type="button"

@@ -43,11 +43,11 @@ export function WaysPanel({ line, ways }: { line: MapLine; ways: LookedFor }) {
     );
   };
   return (
-    <section className="rule mt-3 pt-2" aria-label="Ways to choose from">
-      <h3>Ways to choose from</h3>
+    <section className="rule mt-3 pt-2" aria-label="Routes to choose from">
+      <h3>Routes to choose from</h3>
       {state.kind === 'idle' && (
         <button type="button" className="act" onClick={() => ways.look(line.of)}>
-          Look for ways
+          Propose routes
         </button>
       )}
       {state.kind === 'looking' && (
@@ -56,18 +56,18 @@ export function WaysPanel({ line, ways }: { line: MapLine; ways: LookedFor }) {
             className="h-2 flex-1 accent-[var(--moss)]"
             max={state.progress?.of ?? 1}
             value={state.progress?.done ?? 0}
-            aria-label="Looking for ways"
+            aria-label="Looking for routes"
           />
           <button type="button" className="act" onClick={ways.cancel}>
             Stop looking
           </button>
         </div>
       )}
-      {state.kind === 'failed' && <p role="alert">No way could be looked for: {state.reason}</p>}
+      {state.kind === 'failed' && <p role="alert">Routes could not be proposed: {state.reason}</p>}
       {state.kind === 'found' && state.ways.length === 0 && (
         <p>
-          No way keeps clear of everything between these two places. Open a hole, move a place, or
-          hide nothing and look what is in between.
+          No route keeps clear of everything between these two places. Add a hole, move a place, or
+          show everything and look what is in between.
         </p>
       )}
       {ways.ways.length > 0 && (
@@ -82,7 +82,7 @@ export function WaysPanel({ line, ways }: { line: MapLine; ways: LookedFor }) {
                 <button
                   type="button"
                   className="act"
-                  aria-label={`Take way ${i + 1}`}
+                  aria-label={`Use route ${i + 1}`}
                   onClick={() => take(way)}
                 >
                   Take it

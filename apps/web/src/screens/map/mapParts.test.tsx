@@ -58,7 +58,7 @@ describe('a map that holds nothing yet but places', () => {
 
   test('one with a vehicle on it opens at what is the matter, or at a line', async () => {
     renderInBuild(lantern, <MapScreen />);
-    expect(await screen.findByRole('button', { name: /Look for ways/ })).toBeTruthy();
+    expect(await screen.findByRole('button', { name: /Propose routes/ })).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Lay out a first vehicle' })).toBeNull();
   });
 });
@@ -127,7 +127,7 @@ describe('a part on the map', () => {
   test('bolts that are not made leave no plate, and a finding says so', async () => {
     const edited = open(lantern, 'placements:ecu');
     await type(await screen.findByLabelText('Air behind the part'), '195 mm');
-    expect(await screen.findAllByText('Bolts cannot be that long')).not.toHaveLength(0);
+    expect(await screen.findAllByText('Bolts of that length are not made')).not.toHaveLength(0);
     expect(screen.queryByRole('region', { name: 'Plate of the ecu' })).toBeNull();
     expect(edited.commands).toHaveLength(1);
   });
@@ -140,8 +140,8 @@ describe('what lies over a line and holds it', () => {
     const covers = () => Object.values(edited.document.routes['feed']!.covers);
     expect(covers()).toMatchObject([{ kind: 'heat-sleeve', from: null, to: null }]);
     await type(await screen.findByLabelText('Bears beside it'), '200 °C');
-    expect(await screen.findAllByText('Cover does not bear that heat')).not.toHaveLength(0);
-    await userEvent.click(screen.getByRole('button', { name: 'Take it off' }));
+    expect(await screen.findAllByText('Cover is not rated for the heat')).not.toHaveLength(0);
+    await userEvent.click(screen.getByRole('button', { name: 'Remove it' }));
     expect(covers()).toEqual([]);
   });
 
@@ -180,7 +180,7 @@ describe('the tank', () => {
     await userEvent.click(screen.getByLabelText('Its box on the map'));
     await userEvent.click(screen.getByRole('option', { name: 'Fuel tank' }));
     expect(edited.document.tanks['tank']).toMatchObject({ solidId: 'tank', rollOver: false });
-    expect(await screen.findAllByText('Vent stays open when it rolls over')).not.toHaveLength(0);
+    expect(await screen.findAllByText('Vent stays open in a roll-over')).not.toHaveLength(0);
   });
 
   test('shows its pickup dry where the push drives the fuel away', async () => {

@@ -90,7 +90,7 @@ export function LadderDrawing({ ladder, marked }: { ladder: Ladder; marked: stri
                 {rung.label}
               </text>
               <text x={AXIS + 58} y={at + 14} fill="var(--second)">
-                {rung.always ? 'fails at any power' : `gives out at ${power(rung.power)}`}
+                {rung.always ? 'fails at any power' : `limits at ${power(rung.power)}`}
                 {rung.limit.value === 0 ? '' : `; limit ${limit(rung)}`}
               </text>
             </g>

@@ -22,7 +22,7 @@ export function MarginsScreen() {
     ? 'No check fails over the range that was tried.'
     : first.always
       ? `${first.label} fails at any power: cure it first.`
-      : `As built on paper this holds to ${formatMeasure({ value: first.power, kind: 'power' }, units)}; then ${lowerFirst(first.label)} gives out.`;
+      : `As designed this is good for ${formatMeasure({ value: first.power, kind: 'power' }, units)}; then ${lowerFirst(first.label)} is the limit.`;
   return (
     <Screen title="Margins" lead={lead}>
       <div className="grid grid-cols-[minmax(340px,460px)_1fr] gap-8 max-[900px]:grid-cols-1">

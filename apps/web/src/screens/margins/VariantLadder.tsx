@@ -39,7 +39,7 @@ export function VariantLadder({ marked }: { marked: string | null }) {
         <p className="mt-1" role="status">
           {failed ??
             (other
-              ? `${chosen.label}: ${first ? `holds to ${formatMeasure({ value: first.power ?? 0, kind: 'power' }, units)}, then ${lowerFirst(first.label)} gives out` : 'nothing fails over the range that was tried'}.`
+              ? `${chosen.label}: ${first ? `good for ${formatMeasure({ value: first.power ?? 0, kind: 'power' }, units)}, then ${lowerFirst(first.label)} is the limit` : 'no limit in the range tried'}.`
               : 'Climbing …')}
         </p>
       )}

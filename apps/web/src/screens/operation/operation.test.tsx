@@ -119,7 +119,7 @@ describe('a point of it', () => {
       } as const;
       return (
         <button type="button" onClick={() => edit(command)}>
-          Take it out
+          Remove it
         </button>
       );
     };
@@ -131,7 +131,7 @@ describe('a point of it', () => {
       </>,
     );
     expect((await run()).textContent).toContain('Coarse filter');
-    await userEvent.click(screen.getByRole('button', { name: 'Take it out' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Remove it' }));
     expect(edited.commands).toHaveLength(1);
     await waitFor(async () => expect((await run()).textContent).not.toContain('Coarse filter'));
   });

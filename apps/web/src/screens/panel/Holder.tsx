@@ -85,7 +85,7 @@ export function Holder({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${number}, ${item.name}, ${mm(at.x)} from the left, ${mm(at.y)} from below, mm${clashing ? ', in the way of another' : ''}`}
+      aria-label={`${number}, ${item.name}, ${mm(at.x)} from the left, ${mm(at.y)} from below, mm${clashing ? ', overlapping another' : ''}`}
       aria-pressed={selected}
       className="cursor-grab touch-none"
       {...bind()}

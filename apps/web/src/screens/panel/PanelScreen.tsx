@@ -15,7 +15,7 @@ import { Holder, type OnPlate } from './Holder.tsx';
 type Side = 'front' | 'back';
 const ask: Question<null, PanelDesign | undefined> = (worker, document) => worker.panel(document);
 const lead =
-  'Relays, fuses and studs on one plate: where each stands, how it is drilled, what leaves it.';
+  'Relays, fuses and studs on one plate: the place of each, the drilling, the wires that leave it.';
 const mm = (metres: number): number => Math.round(metres * 1e4) / 10;
 const inMm = (metres: number) => ({ value: metres, unit: 'mm' });
 /** Room around the plate in its drawing, mm. */
@@ -195,7 +195,7 @@ export function PanelScreen() {
     return (
       <Screen title="Panel" lead={lead} work={work}>
         {!work.waiting && work.failed === undefined && (
-          <p className="text-second">No relay and no fuse stands where the power stud is.</p>
+          <p className="text-second">No relay or fuse is placed at the power stud.</p>
         )}
       </Screen>
     );
@@ -257,7 +257,7 @@ export function PanelScreen() {
       </div>
       <ol
         className="mt-2 columns-3 text-[13px] max-[900px]:columns-1"
-        aria-label="What stands on it"
+        aria-label="Parts on the panel"
       >
         {places.map(({ item }, i) => (
           <li key={item.id} className="break-inside-avoid">

@@ -24,7 +24,7 @@ describe('the panel', () => {
     const plate = await screen.findByRole('group', { name: 'Plate from the front' });
     const count = within(plate).getAllByRole('button').length;
     expect(
-      within(screen.getByRole('list', { name: 'What stands on it' })).getAllByRole('button'),
+      within(screen.getByRole('list', { name: 'Parts on the panel' })).getAllByRole('button'),
     ).toHaveLength(count);
     const left = (): number =>
       Number(within(plate).getAllByRole('button')[0]!.querySelector('rect')!.getAttribute('x'));
@@ -43,10 +43,10 @@ describe('the panel', () => {
     expect(edited.commands).toHaveLength(1);
     const [panel] = Object.values(edited.document.panels);
     expect(panel!.positions['pump-relay']!.x.value).toBeCloseTo(0.069, 9);
-    expect(await screen.findByText('Two holders stand in one place')).toBeTruthy();
+    expect(await screen.findByText('Two holders overlap on the panel')).toBeTruthy();
     await userEvent.click(await screen.findByRole('button', { name: 'Put it back in its row' }));
     expect(Object.values(edited.document.panels)[0]!.positions).toEqual({});
-    expect(screen.queryByText('Two holders stand in one place')).toBeNull();
+    expect(screen.queryByText('Two holders overlap on the panel')).toBeNull();
   });
 
   test('gets a size of its own, refused where it is none, and let go again', async () => {
@@ -60,7 +60,7 @@ describe('the panel', () => {
     await userEvent.type(field, '120 mm{Enter}');
     expect(Object.values(edited.document.panels)[0]!.height?.value).toBeCloseTo(0.12, 9);
     expect(
-      (await screen.findAllByText('A holder reaches over the edge of the panel')).length,
+      (await screen.findAllByText('Holder overhangs the edge of the panel')).length,
     ).toBeGreaterThan(0);
   });
 });

@@ -118,11 +118,11 @@ function Answer({ answer, take }: { answer: SetAnswer; take: () => void }) {
       </p>
       {answer.brings.length > 0 && (
         <p className="mt-1 text-signal">
-          It brings to the wiring: {[...new Set(answer.brings)].join('; ').toLowerCase()}.
+          It adds to the wiring: {[...new Set(answer.brings)].join('; ').toLowerCase()}.
         </p>
       )}
       <button type="button" className="act act-main mt-2" disabled={same} onClick={take}>
-        {same ? 'The build has it already' : 'Take this set'}
+        {same ? 'The build has it already' : 'Use this set'}
       </button>
     </>
   );
@@ -164,7 +164,7 @@ export function PartsScreen() {
   return (
     <Screen
       title="Which parts would do"
-      lead="Asked the other way round: what each part is good for here, the smallest that does it, and the cheapest set from catalogue or shelf."
+      lead="What each part is good for here, the smallest that will do, and the cheapest set from catalogue or shelf."
       inspector={<Shelf />}
     >
       <CircuitTabs />

@@ -87,7 +87,7 @@ describe('the cheapest set', () => {
     expect(Number(together)).toBeLessThanOrEqual(Number(now));
     expect(Number(margin)).toBeGreaterThanOrEqual(10);
     const take = part().getByRole<HTMLButtonElement>('button', {
-      name: /^(Take this set|The build has it already)$/,
+      name: /^(Use this set|The build has it already)$/,
     });
     if (take.disabled) {
       expect(Number(together)).toBe(Number(now));

@@ -208,7 +208,7 @@ export function PinsScreen() {
             />
           ))}
           <p className="mt-1 text-[13px] text-second">
-            Shaded: taken. Red rim: does not serve what is on it.
+            Shaded: in use. Red rim: does not suit its signal.
           </p>
           <div className="mt-3">
             <SignalTable sheet={sheet} />

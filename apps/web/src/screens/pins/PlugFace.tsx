@@ -29,7 +29,7 @@ export function PlugFace({ plug, pins, fromWires, selected, select }: Props) {
         style={{ maxWidth: width }}
         className="w-full"
         role="listbox"
-        aria-label={`Cavities of plug ${plug}`}
+        aria-label={`Cavities of connector ${plug}`}
       >
         <rect
           x="1"

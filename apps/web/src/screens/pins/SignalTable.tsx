@@ -31,7 +31,7 @@ export function SignalTable({ sheet }: { sheet: PinSheet }) {
       },
       {
         key: 'asks',
-        label: 'Asks for',
+        label: 'Needs',
         text: true,
         wideOnly: true,
         sortBy: ({ need }) => need.capability,

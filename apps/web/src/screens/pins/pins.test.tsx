@@ -11,7 +11,7 @@ import { PinsScreen } from './PinsScreen.tsx';
 afterEach(cleanup);
 const open = (build: BuildDocument) => renderInBuild(build, <PinsScreen />);
 const cavities = (plug: string) =>
-  screen.findByRole('listbox', { name: `Cavities of plug ${plug}` });
+  screen.findByRole('listbox', { name: `Cavities of connector ${plug}` });
 const cavity = async (plug: string, id: string) =>
   within(await cavities(plug)).getByRole('option', { name: new RegExp(`^${id}, `) });
 const onPin = () => screen.getByRole('region', { name: /^Pin / });

@@ -18,7 +18,7 @@ export interface AllocationSearch {
 /** How sure it is that no other way is better. */
 function howGood(answer: Exclude<AllocationAnswer, { state: 'conflict' | 'unknown' }>): string {
   if (answer.state === 'first') return '.';
-  if (answer.proven) return '; proven: no other way is better.';
+  if (answer.proven) return '; proven: no assignment is better.';
   const above = answer.bound > 0 ? (answer.cost / answer.bound - 1) * 100 : undefined;
   const distance =
     above === undefined ? '' : `, at most ${Math.ceil(above)} % above the least possible`;
@@ -38,7 +38,9 @@ export function useAllocation(): AllocationSearch {
       return;
     }
     if (answer.state === 'unknown') {
-      setWords('No way was found in the time there is, and none is excluded. Lock fewer signals.');
+      setWords(
+        'No assignment was found in the time allowed, and none is ruled out. Lock fewer signals.',
+      );
       return;
     }
     const devices: Record<string, Record<string, string>> = {};
@@ -61,7 +63,7 @@ export function useAllocation(): AllocationSearch {
       withProgress(
         (answer: AllocationAnswer) => {
           if (run.current === own && answer.state === 'first') {
-            setWords('A first way is found; looking whether there is a better one.');
+            setWords('A first assignment is found; looking for a better one.');
           }
         },
         (onProgress) => work.allocation(sheet.problem, onProgress),

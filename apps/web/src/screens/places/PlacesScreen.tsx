@@ -213,8 +213,8 @@ export function PlacesScreen() {
       />
       {state.kind === 'found' && (
         <p className="mt-1 text-[13px] text-second">
-          Wire is counted along the harness that is there, with a new branch to the nearest node on
-          the same side of all sheets. After it is put there, lead its branch anew.
+          Wire is counted along the present harness, with a new branch to the nearest node on the
+          same side of all sheets. After placing it, re-route its branch.
         </p>
       )}
     </Screen>

@@ -267,9 +267,7 @@ export function PumpScreen() {
             <QuantityField path={['limits', 'voltageRunning']} />
           </div>
           <div className="mt-3">
-            {findings.length === 0 && (
-              <p className="rule py-2 text-second">Nothing stands against it.</p>
-            )}
+            {findings.length === 0 && <p className="rule py-2 text-second">No findings.</p>}
             {findings.map((finding) => (
               <FindingNote key={finding.id} finding={finding} />
             ))}

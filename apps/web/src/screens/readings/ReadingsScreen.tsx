@@ -64,7 +64,7 @@ function Reading({ reading }: { reading: ExpectedReading }) {
           />,
           <Big
             key={`${pump.pumpId} amps`}
-            name={pumps.length > 1 ? `${pump.name} takes` : 'Pump takes'}
+            name={pumps.length > 1 ? `${pump.name} draws` : 'Pump draws'}
             value={show(pump.current, 'current')}
           />,
         ])}
@@ -104,7 +104,7 @@ export function ReadingsScreen() {
           onChoose={choose}
         />
         <Reading reading={reading} />
-        <Cautions place="take-away" />
+        <Cautions place="downloads" />
       </div>
     </Screen>
   );

@@ -49,7 +49,7 @@ describe('what the instruments show', () => {
     open(lantern);
     await choose('Case at hand', 'Key-on prime');
     expect(shown('At the pump')).toBeLessThan(shown('Battery'));
-    expect(shown('Pump takes')).toBeGreaterThan(1);
+    expect(shown('Pump draws')).toBeGreaterThan(1);
   });
 
   test('a case in its address is the one that is open', () => {

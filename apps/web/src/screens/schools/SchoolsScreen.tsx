@@ -8,7 +8,7 @@ import { useUnits } from '../../ui/preferences.ts';
 const ask: Question<null, readonly SchoolComparison[] | undefined> = (worker, document) =>
   worker.compareSchools(document);
 const lead =
-  'The same vehicle switched by relays and fuses, by a power module, or by its own box kept: each worked out on the whole build.';
+  'The same vehicle switched by relays and fuses, by a power module, or by the kept fuse box: each calculated on the whole build.';
 
 type Row = readonly [label: string, cell: (figures: SchoolFigures) => string];
 
@@ -41,7 +41,7 @@ export function SchoolsScreen() {
   const { answer } = work;
   const rows = useRows();
   return (
-    <Screen title="Relays or module" lead={lead} work={work}>
+    <Screen title="Relays or power module" lead={lead} work={work}>
       {answer && (
         <div className="overflow-x-auto">
           <table className="table-lined w-full" aria-label="Schools of switching">
@@ -67,7 +67,7 @@ export function SchoolsScreen() {
                 </tr>
               ))}
               <tr>
-                <th scope="row">To take it</th>
+                <th scope="row">To use it</th>
                 {answer.map((school) => (
                   <td key={school.id} className="text-right align-top">
                     {!school.possible && <span className="text-second">{school.reason}</span>}
@@ -95,12 +95,12 @@ export function SchoolsScreen() {
         </div>
       )}
       <p className="mt-3 max-w-[720px] text-[13px] text-second">
-        A build may mix: take a module, then put back on a relay what the engine needs. What each
-        single failure stops stands on{' '}
+        A build may mix them: fit a module, then move what the engine needs back to relays. What
+        each single failure stops is on{' '}
         <Link className="underline" to={`/builds/${encodeURIComponent(id)}/supply`}>
           Supply
         </Link>
-        . One step of undo takes a whole school back.
+        . One undo takes the whole school back.
       </p>
     </Screen>
   );

@@ -33,7 +33,7 @@ describe('relays or module', () => {
     renderInBuild(sandpiper, <SchoolsScreen />);
     const [present, module, kept] = await cells(/^Electric parts to buy/);
     expect(module).toBe('–');
-    expect((await cells(/^To take it/))[1]).toContain('no bus with room');
+    expect((await cells(/^To use it/))[1]).toContain('no bus with room');
     expect(parseFloat(kept!)).toBeLessThan(parseFloat(present!));
   });
 });

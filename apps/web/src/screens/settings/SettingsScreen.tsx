@@ -26,7 +26,7 @@ export function SettingsScreen() {
   const [theme, setTheme] = useTheme();
   const [author, setAuthor] = useAuthor();
   return (
-    <Page title="Settings" lead="How you read and are called here; where everything is kept.">
+    <Page title="Settings" lead="Your units and name; where the data is stored.">
       <div className="grid grid-cols-2 gap-10 max-[760px]:grid-cols-1">
         <section className="space-y-1.5">
           <h2>On this device</h2>
@@ -62,8 +62,8 @@ export function SettingsScreen() {
           <p className="pt-1 text-[13px] text-second">
             A figure then reads {formatMeasure({ value: 1234567.8, kind: 'pressure' }, units, 6)},{' '}
             {formatMeasure({ value: 168e3, kind: 'power' }, units)},{' '}
-            {formatMeasure({ value: 0.0087, kind: 'length' }, units)}. Any field takes any unit and
-            shows it as you typed it.
+            {formatMeasure({ value: 0.0087, kind: 'length' }, units)}. Any field accepts any unit
+            and shows it as you typed it.
           </p>
         </section>
         <div className="space-y-8">
@@ -89,7 +89,7 @@ function DataFolder() {
     onSuccess: (builds) => {
       queries.setQueryData(['builds'], builds);
       void queries.invalidateQueries({ queryKey: ['build'] });
-      toast('The demo builds are as shipped. Undo in each of them takes it back.');
+      toast('The demo builds are as shipped. Undo it in each of them.');
     },
   });
   const failed = snapshots.error ?? take.error ?? reset.error;
@@ -97,8 +97,8 @@ function DataFolder() {
     <section>
       <h2>Data</h2>
       <p className="text-[13px] text-second">
-        Everything lies in one folder. A snapshot is taken on start and every hour in which
-        something changed: all of today are kept, one a day for a month, one a week for a year.
+        All data is in one folder. A snapshot is taken at start and every hour in which something
+        changed: all of today’s are kept, one a day for a month, one a week for a year.
       </p>
       {failed && (
         <p role="alert" className="mt-1 text-signal">

@@ -131,9 +131,7 @@ describe('the data', () => {
     const asked = open({ 'POST /demo/reset': [] });
     await press('Reset the demo builds');
     expect(
-      await screen.findByText(
-        'The demo builds are as shipped. Undo in each of them takes it back.',
-      ),
+      await screen.findByText('The demo builds are as shipped. Undo it in each of them.'),
     ).toBeTruthy();
     expect(sent(asked).map(({ path }) => path)).toEqual(['/demo/reset']);
   });

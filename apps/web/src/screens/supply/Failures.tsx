@@ -34,9 +34,9 @@ export function Failures() {
     <section className="mt-6" aria-label="What one failure stops">
       <h2>What one failure stops</h2>
       <p className="text-[13px] text-second">
-        Every fuse out, ground open, relay that does not pull and controller that is dead, one at a
-        time, with everything on that can be. A relay whose coil is no longer fed drops and takes
-        along what hangs on it.
+        Every fuse out, ground open, relay that does not pull in and dead controller, one at a time,
+        with everything on that can be. A relay whose coil loses its feed drops out and switches off
+        its loads.
       </p>
       <DataTable
         label="Single failures"

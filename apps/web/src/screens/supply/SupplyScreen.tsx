@@ -27,7 +27,7 @@ const states: readonly { readonly value: SupplyState; readonly label: string }[]
 
 const columns = [
   ['Loads', 'load.total'],
-  ['Alternator gives', 'alternator.available'],
+  ['Alternator delivers', 'alternator.available'],
   ['Margin', 'alternator.margin'],
   ['Battery makes up for', 'battery.covers'],
 ] as const;
@@ -109,7 +109,7 @@ export function SupplyScreen() {
   return (
     <Screen
       title="Supply"
-      lead="From the battery over fuses and relays to what takes current, and whether the alternator keeps up."
+      lead="From the battery through fuses and relays to the loads, and whether the alternator can carry them."
       inspector={<Shares />}
     >
       {findings.map((finding) => (

@@ -131,7 +131,7 @@ export function SupplyTree({ state, all }: { state: SupplyState; all: boolean })
   if (failed !== undefined) return <p className="mt-3 text-second">{failed}</p>;
   if (!answer) return null;
   return (
-    <nav aria-label="What hangs on what" className="mt-2" onKeyDown={walk}>
+    <nav aria-label="What feeds what" className="mt-2" onKeyDown={walk}>
       <div
         aria-hidden="true"
         className="flex gap-2 border-b border-edge text-[12px] text-second [&>*]:shrink-0"

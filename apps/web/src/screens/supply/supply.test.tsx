@@ -8,7 +8,7 @@ import { renderInBuild } from '../../tests/renderInBuild.tsx';
 import { SupplyScreen } from './SupplyScreen.tsx';
 
 afterEach(cleanup);
-const tree = () => screen.findByRole('navigation', { name: 'What hangs on what' });
+const tree = () => screen.findByRole('navigation', { name: 'What feeds what' });
 
 describe('supply', () => {
   test('tells loads, alternator and battery of every case, each with its working', async () => {

@@ -103,10 +103,10 @@ function Way({
             <button
               type="button"
               className="act"
-              aria-label={`Take ${kindWords[condition.kind].toLowerCase()} away`}
+              aria-label={`Remove ${kindWords[condition.kind].toLowerCase()}`}
               onClick={() => edit({ name: 'remove', path: [...path, 'conditions', id] })}
             >
-              Take away
+              Remove
             </button>
           </div>
           <ConditionFields
@@ -134,7 +134,7 @@ function Way({
         />
         {!first && (
           <button type="button" className="act" onClick={() => edit({ name: 'remove', path })}>
-            Take this way off
+            Remove this condition
           </button>
         )}
       </div>
@@ -213,8 +213,8 @@ export function RowEditor({ line }: { line: SwitchLine }) {
       <p className="text-[13px] text-second">Feeds {line.loads.join(', ') || 'nothing'}</p>
       {line.source === 'wired' && (
         <p className="mt-2">
-          No controller commands its coil: it is on when what the coil hangs on is. Wire the coil to
-          an output to say more.
+          No controller drives its coil: it is on when the feed of the coil is. Wire the coil to an
+          output to say more.
         </p>
       )}
       {line.source === 'taken' && (
@@ -246,8 +246,8 @@ export function RowEditor({ line }: { line: SwitchLine }) {
       <FigureRows
         title="From the battery while nothing charges"
         rows={[
-          ['Prime takes', electricsFigure('switch.primeCharge', { switch: line.key })],
-          ['After-run takes', electricsFigure('switch.afterRunCharge', { switch: line.key })],
+          ['Prime draws', electricsFigure('switch.primeCharge', { switch: line.key })],
+          ['After-run draws', electricsFigure('switch.afterRunCharge', { switch: line.key })],
         ]}
       />
     </section>

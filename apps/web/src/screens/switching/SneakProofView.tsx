@@ -18,7 +18,7 @@ function Way({ path }: { path: SneakPath }) {
   const device = (partId: string): string =>
     `/builds/${encodeURIComponent(id)}/devices?of=${encodeURIComponent(partId)}`;
   return (
-    <ol className="flex flex-wrap items-center gap-1" aria-label={`Way to ${path.name}`}>
+    <ol className="flex flex-wrap items-center gap-1" aria-label={`Path to ${path.name}`}>
       <li className="text-second">battery</li>
       {path.way.map(({ partId, name }, i) => (
         <li key={`${partId} ${String(i)}`} className="flex items-center gap-1">
@@ -107,8 +107,8 @@ export function SneakProofView({ sheet }: { sheet: SwitchingSheet }) {
       <h2>Sneak paths</h2>
       <p className="max-w-[720px] text-[13px] text-second">
         Everything that can be off, in every position of the key, with the circuit whole, with each
-        fuse out and with each ground open. More closed contacts make more ways, so each situation
-        stands for every position of the other switches.
+        fuse out and with each ground open. More closed contacts make more paths, so each situation
+        covers every position of the other switches.
       </p>
       <div className="max-w-[420px]">
         <FigureRows

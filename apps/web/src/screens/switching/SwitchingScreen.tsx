@@ -137,8 +137,8 @@ export function SwitchingScreen() {
       ))}
       {sheet.lines.length === 0 ? (
         <p className="text-second">
-          Nothing is switched yet: put relays on the list of devices, or hang loads on the channels
-          of a module.
+          Nothing is switched yet: add relays to the devices, or connect loads to the channels of a
+          module.
         </p>
       ) : (
         <>

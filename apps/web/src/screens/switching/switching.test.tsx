@@ -34,9 +34,9 @@ describe('switching', () => {
     await userEvent.clear(field);
     await userEvent.type(field, '100 °C{Enter}');
     expect(edited.commands).toHaveLength(1);
-    expect(await screen.findByText('On and off lie too close together')).toBeTruthy();
-    await userEvent.click(await screen.findByRole('button', { name: 'Set off 5 K away from on' }));
-    expect(screen.queryByText('On and off lie too close together')).toBeNull();
+    expect(await screen.findByText('On and off temperatures are too close')).toBeTruthy();
+    await userEvent.click(await screen.findByRole('button', { name: 'Set off 5 K from on' }));
+    expect(screen.queryByText('On and off temperatures are too close')).toBeNull();
     const way = edited.document.switching['fan-2-relay']!.ways['way-1']!;
     const condition = way.conditions['condition-2']!;
     expect(condition.kind === 'temperature' && condition.off.value - 273.15).toBeCloseTo(96, 6);

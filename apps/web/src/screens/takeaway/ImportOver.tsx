@@ -46,8 +46,8 @@ export function ImportOver() {
     }
   };
   return (
-    <section aria-label="Bring in a file">
-      <h2>Bring in a file over this build</h2>
+    <section aria-label="Import a file">
+      <h2>Import a file over this build</h2>
       <p className="text-second">
         You see what changes before anything does. A damaged file is refused whole.
       </p>
@@ -115,7 +115,7 @@ export function ImportOver() {
               disabled={waiting.preview.changes.length === 0}
               onClick={() => void bringIn()}
             >
-              Bring it in
+              Import it
             </button>
             <button type="button" className="act" onClick={() => setWaiting(undefined)}>
               Leave it

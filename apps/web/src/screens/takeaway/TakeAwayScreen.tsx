@@ -43,13 +43,13 @@ export function TakeAwayScreen() {
   ];
   return (
     <Screen
-      title="Take away"
+      title="Downloads"
       lead="For the vehicle, for the counter, for the record."
       inspector={
         <>
           <h2>Before any fuel flows</h2>
           <p className="mt-1 text-[13px] leading-[18px]">{generalNotice}</p>
-          <Cautions place="take-away" />
+          <Cautions place="downloads" />
         </>
       }
     >

@@ -13,7 +13,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 const open = (build: BuildDocument) => renderInBuild(build, <TakeAwayScreen />);
-const part = () => within(screen.getByRole('region', { name: 'Bring in a file' }));
+const part = () => within(screen.getByRole('region', { name: 'Import a file' }));
 const choose = (text: string): Promise<void> =>
   userEvent.upload(
     part().getByLabelText('Build file'),
@@ -54,7 +54,7 @@ describe('papers', () => {
   });
 });
 
-describe('a file that is brought in over the build', () => {
+describe('a file that is imported over the build', () => {
   test('is first told by what it would change, in words and units, and can be left', async () => {
     const asked = served({ [preview]: { changes: [power], newItems: [] } });
     open(lantern);
@@ -71,7 +71,7 @@ describe('a file that is brought in over the build', () => {
     expect(written.map(({ path }) => path)).toEqual(['/builds/test/import/preview']);
   });
 
-  test('is brought in as it was read, onto the revision that is open', async () => {
+  test('is imported as it was read, onto the revision that is open', async () => {
     const asked = served({
       [preview]: { changes: [power], newItems: ['P999'] },
       'POST /builds/test/import': { id: 'test', revision: 2 },
@@ -80,7 +80,7 @@ describe('a file that is brought in over the build', () => {
     open(lantern);
     await choose('{"any": "file"}');
     expect(await part().findByText(/new in the catalogue: P999/)).toBeTruthy();
-    await userEvent.click(part().getByRole('button', { name: 'Bring it in' }));
+    await userEvent.click(part().getByRole('button', { name: 'Import it' }));
     await waitFor(() => expect(part().queryByRole('table')).toBeNull());
     const sent = asked.find(({ path }) => path.startsWith('/builds/test/import?'))!;
     expect(sent).toEqual({
@@ -90,12 +90,12 @@ describe('a file that is brought in over the build', () => {
     });
   });
 
-  test('that says the same cannot be brought in', async () => {
+  test('that says the same cannot be imported', async () => {
     served({ [preview]: { changes: [], newItems: [] } });
     open(lantern);
     await choose('{}');
     expect(await part().findByText(/nothing would change/)).toBeTruthy();
-    const button = part().getByRole<HTMLButtonElement>('button', { name: 'Bring it in' });
+    const button = part().getByRole<HTMLButtonElement>('button', { name: 'Import it' });
     expect(button.disabled).toBe(true);
   });
 

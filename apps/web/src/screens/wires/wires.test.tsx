@@ -92,7 +92,7 @@ describe('one wire', () => {
     await choose('Size', '0.35 mm²');
     expect(await screen.findByText('Wire is too thin for its current')).toBeTruthy();
     await userEvent.click(
-      screen.getAllByRole('button', { name: 'Let the rules size this wire' })[0]!,
+      screen.getAllByRole('button', { name: 'Size this wire by the rules' })[0]!,
     );
     await waitFor(() => expect(screen.queryByText('Wire is too thin for its current')).toBeNull());
   });

@@ -289,9 +289,7 @@ export function WiringScreen() {
       <div className="mt-4 grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-6 max-[900px]:grid-cols-1">
         <Sizes group={group} chosen={selected.size.id} />
         <div>
-          {findings.length === 0 && (
-            <p className="text-second">Nothing stands against this wiring.</p>
-          )}
+          {findings.length === 0 && <p className="text-second">No findings on this wiring.</p>}
           {findings.map((finding) => (
             <FindingNote key={finding.id} finding={finding} />
           ))}

@@ -106,7 +106,7 @@ describe('what is lost on the way to the pump', () => {
     expect(edited.document.limits.pumpFeedDrop.value).toBeCloseTo(0.12, 12);
     // 6 mm² is the most that its terminals take: it drops 0.136 V, and that is told.
     await waitFor(() => expect(numberShown(drop)).toBeLessThan(0.15));
-    expect(await screen.findByText('Wire loses too much voltage')).toBeTruthy();
+    expect(await screen.findByText('Voltage drop is too high')).toBeTruthy();
     areas().forEach((area, k) => expect(area).toBeGreaterThanOrEqual(before[k]!));
     expect(Math.max(...areas())).toBeGreaterThanOrEqual(Math.max(...before));
     await look(/^Fuel pump, supply, 6 mm²/);
@@ -150,7 +150,7 @@ describe('what protects it', () => {
       await screen.findByText('No inertia or tip-over switch in the pump circuit'),
     ).toBeTruthy();
     await userEvent.click(
-      await screen.findByRole('button', { name: 'Put an inertia switch in the coil feed' }),
+      await screen.findByRole('button', { name: 'Fit an inertia switch in the coil feed' }),
     );
     await waitFor(() =>
       expect(screen.queryByText('No inertia or tip-over switch in the pump circuit')).toBeNull(),

@@ -27,7 +27,9 @@ describe('the pump’s circuit', () => {
     expect(edited.document.devices['pump-relay']?.connections['86']).toMatchObject({
       to: 'controller',
     });
-    expect((await screen.findAllByText('The ECU pin switches the other side')).length).toBe(1);
+    expect((await screen.findAllByText('ECU pin switches the other side of the coil')).length).toBe(
+      1,
+    );
     await choose('Inertia switch', 'none');
     expect(edited.document.devices['inertia-switch']).toBeUndefined();
     expect(

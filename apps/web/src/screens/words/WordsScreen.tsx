@@ -11,7 +11,7 @@ export function WordsScreen() {
     document.getElementById(marked)?.scrollIntoView({ block: 'center' });
   }, [marked]);
   return (
-    <Page title="Words" lead="As they are used here. They are linked where they stand.">
+    <Page title="Words" lead="As they are used here. They are linked wherever they appear.">
       <dl className="columns-2 gap-8 border-t-[1.5px] border-ink pt-2 max-[700px]:columns-1">
         {glossary.map(({ word, meaning }) => (
           <div

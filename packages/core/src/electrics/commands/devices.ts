@@ -40,7 +40,7 @@ function dropRowsThatAsk(draft: DocumentDraft, deviceId: string): void {
 export const removeDevice = command({
   name: 'remove-device',
   fields: { deviceId: id },
-  words: (c) => `Take ${c.deviceId} off the list of devices`,
+  words: (c) => `Remove ${c.deviceId} from the devices`,
   recipe(draft, { deviceId }) {
     entryOf(draft.devices, deviceId, 'device');
     delete draft.devices[deviceId];
@@ -59,7 +59,7 @@ const ownerSpec = object({ kind: choice(['device', 'controller', 'ecu']), id });
 export const connectPin = command({
   name: 'connect-pin',
   fields: { owner: ownerSpec, pin, connection: nullable(connectionSpec) },
-  words: (c) => `${c.connection ? 'Wire' : 'Take the wire off'} ${c.owner.id} ${c.pin}`,
+  words: (c) => `${c.connection ? 'Wire' : 'Disconnect'} ${c.owner.id} ${c.pin}`,
   recipe(draft, { owner, pin: from, connection }) {
     const connections =
       owner.kind === 'ecu'

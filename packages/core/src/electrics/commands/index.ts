@@ -20,7 +20,7 @@ function decisionOn(draft: DocumentDraft, id: string) {
 const chooseFuse = command({
   name: 'choose-fuse',
   fields: { deviceId: text({ min: 1, max: 60 }), item: nullable(itemRef('fuse')) },
-  words: (c) => (c.item ? `Choose fuse ${c.item.id}` : 'Let the rules choose the fuse'),
+  words: (c) => (c.item ? `Choose fuse ${c.item.id}` : 'Size the fuse by the rules'),
   recipe(draft, c) {
     const { part } = entryOf(draft.devices, c.deviceId, 'fuse');
     if (part.kind !== 'fuse') throw new BadInput('this device is no fuse', 'deviceId');

@@ -24,7 +24,7 @@ function moduleSchool(input: {
   readonly catalogue: Catalogue;
   readonly buses: readonly BusChain[];
 }): School {
-  const common = { id: 'module' as const, name: 'A power module for what relays switch' };
+  const common = { id: 'module' as const, name: 'A power module in place of relays' };
   const { wired, netlist, catalogue } = input;
   const byId = new Map(wired.devices.map((device) => [device.id, device]));
   const relays = switchesOf(netlist).flatMap((each): Device[] => {
@@ -33,21 +33,21 @@ function moduleSchool(input: {
     return isOne && device ? [device] : [];
   });
   if (relays.length === 0) {
-    return { ...common, possible: false, reason: 'no relay is left for it to take over' };
+    return { ...common, possible: false, reason: 'no relay is left for it to replace' };
   }
   const ecu = lookUp(catalogue, 'ecu', wired.power.ecu, 'power.ecu');
   const found = powerModule({ ...input, ecu, relays });
   return found
     ? {
         ...common,
-        name: `${found.item.designation} for what relays switch`,
+        name: `${found.item.designation} in place of relays`,
         possible: true,
         changes: found.changes,
       }
     : {
         ...common,
         possible: false,
-        reason: 'the controller has no bus with room for one, or no module has the channels',
+        reason: 'the controller has no bus with a free place, or no module has enough channels',
       };
 }
 
@@ -73,7 +73,7 @@ export const schools = (input: {
   readonly catalogue: Catalogue;
   readonly buses: readonly BusChain[];
 }): readonly School[] => [
-  { id: 'present', name: 'As it is', possible: true, changes: [] },
+  { id: 'present', name: 'Present', possible: true, changes: [] },
   moduleSchool(input),
   keptSchool(input.wired),
 ];

@@ -52,7 +52,7 @@ describe('a valve of three wires on a unit for two', () => {
     });
     const commands = curesIn(unfed).filter(({ command }) => command);
     expect(commands.map(({ text }) => text)).toEqual([
-      'Cap it, and hold idle by timing and the throttle stop',
+      'Cap it and hold idle by timing and the throttle stop',
     ]);
   });
 });

@@ -23,12 +23,10 @@ const termination: ElectricsRule = {
           title: 'Bus is not terminated at its two ends',
           because:
             terminators.length === 2
-              ? `both terminators are there, but not at the ends: ${ends.map(nameOf).join(' and ')}`
+              ? `both terminators are fitted, but not at the ends: ${ends.map(nameOf).join(' and ')}`
               : `it has {count} terminators; its ends are ${ends.map(nameOf).join(' and ')}`,
           numbers: { count },
-          cures: () => [
-            { text: 'Put one terminator of 120 Ω at each of the two ends, and none in between' },
-          ],
+          cures: () => [{ text: 'Fit one 120 Ω terminator at each end, and none in between' }],
         },
       ];
     }),
@@ -63,7 +61,7 @@ function slower(
 
 const stubs: ElectricsRule = {
   id: 'can.stub',
-  source: 'ways beside a bus shorter than 300 mm at 1 Mbit/s, 600 at 500, 1200 at 250 kbit/s',
+  source: 'stubs of a bus shorter than 300 mm at 1 Mbit/s, 600 at 500, 1200 at 250 kbit/s',
   check: ({ electrics, wired }) =>
     electrics.buses.flatMap((bus) =>
       bus.members
@@ -76,13 +74,13 @@ const stubs: ElectricsRule = {
             rule: 'can.stub',
             severity: 'warn',
             where: { stage: 'devices', device: partId },
-            title: 'Way beside the bus is too long',
-            because: `${name} stands {measured} beside the way between the terminators; at ${bus.rate} {limit} is the most`,
+            title: 'Bus stub is too long',
+            because: `${name} sits on a stub of {measured}; at ${bus.rate} a stub may be {limit} at most`,
             numbers: { measured, limit },
             measured,
             limit,
             cures: () => [
-              { text: 'Take it into the chain: to the one before it and on to the next' },
+              { text: 'Connect it in line: from the unit before it and on to the next' },
               ...slower(bus, wired.buses.length),
             ],
           };

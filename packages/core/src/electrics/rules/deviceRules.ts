@@ -33,10 +33,10 @@ const unwired: ElectricsRule = {
         rule: 'device.unwired',
         severity: 'warn',
         where: { stage: 'devices', device: device.id },
-        title: 'Pins of a device lead nowhere',
+        title: 'Device pins are not connected',
         because: `${device.name}: ${names} not wired`,
         numbers: {},
-        cures: () => [{ text: 'Say where these pins are wired to' }],
+        cures: () => [{ text: 'Connect these pins' }],
       };
       return [finding];
     }),
@@ -77,7 +77,7 @@ function ledTo(
   );
   return {
     name: 'set-several',
-    label: `Take ${to.name} for the ignition feed`.slice(0, 120),
+    label: `Use ${to.name} as the ignition feed`.slice(0, 120),
     changes: [
       ...ofEcu,
       ...wired.devices.flatMap((d) => changes(['devices', d.id], d.connections)),
@@ -102,7 +102,7 @@ const deadInCrank: ElectricsRule = {
           isLive(other, 'idle'),
       );
       const cures: Cure<BuildCommand>[] = others.map((other) => ({
-        text: `Take ${other.name}: it is live in both`,
+        text: `Use ${other.name}: live in RUN and in CRANK`,
         command: ledTo(checked, signal.id, other),
       }));
       const measured = { value: signal.crank?.value ?? 0, kind: 'voltage' } as const;
@@ -112,7 +112,7 @@ const deadInCrank: ElectricsRule = {
         severity: 'stop',
         where: { stage: 'devices', signal: signal.id },
         title: 'Ignition feed is dead while cranking',
-        because: `${signal.name} reads {measured} in CRANK: what hangs on it dies when the starter turns`,
+        because: `${signal.name} reads {measured} in CRANK: everything it feeds loses power while the starter turns`,
         numbers: { measured },
         measured,
         limit: { value: 5, kind: 'voltage' },
@@ -126,7 +126,7 @@ const deadInCrank: ElectricsRule = {
 
 const sensorGround: ElectricsRule = {
   id: 'ground.sensor-to-chassis',
-  source: 'sensor grounds return only to the sensor grounds of the controller',
+  source: 'sensor grounds return only to the sensor grounds of their controller',
   check: (checked) =>
     present(checked).flatMap(({ device, item }) => {
       const wrong = item.pins.filter(
@@ -149,7 +149,7 @@ const sensorGround: ElectricsRule = {
         severity: 'stop',
         where: { stage: 'devices', device: device.id },
         title: 'Sensor is grounded to the chassis',
-        because: `${device.name}: what flows in the chassis shifts its reading`,
+        because: `${device.name}: current in the chassis shifts its reading`,
         numbers: {},
         cures: () =>
           ground
@@ -164,7 +164,7 @@ const sensorGround: ElectricsRule = {
                   }),
                 },
               ]
-            : [{ text: 'Lead it to a sensor ground of its controller' }],
+            : [{ text: 'Connect it to a sensor ground of its controller' }],
       }));
     }),
 };
@@ -172,7 +172,7 @@ const sensorGround: ElectricsRule = {
 const alternator: ElectricsRule = {
   id: 'alternator.unled',
   source:
-    'an alternator led by pulses stays at its low default, or charges not at all, without them',
+    'a PWM-controlled alternator stays at its low default voltage, or does not charge at all, without its control signal',
   check: (checked) =>
     present(checked).flatMap(({ device, item }) => {
       if (item.role !== 'alternator') return [];
@@ -189,8 +189,8 @@ const alternator: ElectricsRule = {
         rule: 'alternator.unled',
         severity: 'warn',
         where: { stage: 'devices', device: device.id },
-        title: 'Nothing leads the alternator',
-        because: `${device.name} is led by pulses; without them it stays at a low voltage`,
+        title: 'Alternator has no control signal',
+        because: `${device.name} is controlled by PWM; without the signal it stays at a low voltage`,
         numbers: {},
         cures: () => [
           ...(plain
@@ -210,7 +210,7 @@ const alternator: ElectricsRule = {
                 },
               ]
             : []),
-          { text: 'Give its control a pulsed output of the ECU, or a regulator of its own' },
+          { text: 'Connect its control to a PWM output of the ECU, or fit a regulator of its own' },
         ],
       };
       return [finding];

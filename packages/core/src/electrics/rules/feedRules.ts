@@ -30,13 +30,13 @@ const constantFeed: ElectricsRule = {
         rule: 'controller.constant-feed',
         severity: 'warn',
         where: { stage: 'pins', controller: ENGINE_CONTROLLER },
-        title: 'The controller has no constant feed',
-        because: `pin ${pin.id} of ${ecu.designation} is dead with the key off: it forgets what it learned, and cannot switch itself off in order`,
+        title: 'Controller has no constant feed',
+        because: `pin ${pin.id} of ${ecu.designation} is dead with the key off: the controller forgets what it learned and cannot shut down in order`,
         numbers: {},
         cures: () => {
           const fuse = newFuse(wired, 'fuse-constant', 'Fuse, constant feed', atStud);
           return [
-            several(`Feed pin ${pin.id} from the stud, over a fuse of its own`, [
+            several(`Feed pin ${pin.id} from the stud through its own fuse`, [
               fuse.change,
               { path: ['power', 'ecuConnections', pin.id], value: fuse.out },
             ]),
@@ -48,7 +48,7 @@ const constantFeed: ElectricsRule = {
 
 const grounds: ElectricsRule = {
   id: 'controller.grounds',
-  source: 'the power grounds of a controller go to one point, on engine block or head',
+  source: 'all power grounds of a controller go to one point, on engine block or head',
   check: ({ ecu, wired }) => {
     const { ecuConnections } = wired.power;
     const [engine] = wired.grounds.filter(({ on }) => on === 'engine');
@@ -66,24 +66,24 @@ const grounds: ElectricsRule = {
         rule: 'controller.grounds',
         severity: 'warn',
         where: { stage: 'pins', controller: ENGINE_CONTROLLER },
-        title: 'The controller is not grounded at one point of the engine',
+        title: 'Controller is not grounded at one point of the engine',
         because:
           open.length > 0
-            ? `power ground ${open.join(', ')} of ${ecu.designation} leads nowhere`
-            : `the power grounds of ${ecu.designation} lie ${ids.size > 1 ? 'at several points' : 'away from the engine'}: what flows between them and it shifts what it reads`,
+            ? `power ground ${open.join(', ')} of ${ecu.designation} is not connected`
+            : `the power grounds of ${ecu.designation} are ${ids.size > 1 ? 'at several points' : 'away from the engine'}: current between them and the engine shifts every reading`,
         numbers: {},
         cures: () =>
           engine
             ? [
                 several(
-                  `Lead all its power grounds to ${engine.name}`,
+                  `Connect all its power grounds to ${engine.name}`,
                   pins.map(({ id }) => ({
                     path: ['power', 'ecuConnections', id],
                     value: { to: 'ground', groundId: engine.id },
                   })),
                 ),
               ]
-            : [{ text: 'Put a ground on the engine block, and lead its power grounds there' }],
+            : [{ text: 'Fit a ground on the engine block and connect its power grounds there' }],
       },
     ];
   },
@@ -95,7 +95,7 @@ const firesOrInjects = ({ sort, role }: NetPart): boolean =>
 
 const sharedFeed: ElectricsRule = {
   id: 'feed.shared',
-  source: 'coils and injectors have feeds of their own, each fused, apart from the controller’s',
+  source: 'coils and injectors have fused feeds of their own, separate from the controller’s',
   check: (checked) => {
     const { electrics, ecu, wired } = checked;
     const joined = new Joined();
@@ -123,13 +123,13 @@ const sharedFeed: ElectricsRule = {
           rule: 'feed.shared',
           severity: 'warn',
           where: { stage: 'devices', device: fuse.id },
-          title: 'Coils or injectors hang on the controller’s fuse',
-          because: `${fuse.name} feeds the controller and ${shared.map(({ name }) => name).join(', ')}: one that shorts takes the controller down`,
+          title: 'Coils or injectors share the controller’s fuse',
+          because: `${fuse.name} feeds the controller and ${shared.map(({ name }) => name).join(', ')}: a short in one of them shuts the controller down`,
           numbers: {},
           cures: () => {
             const own = newFuse(wired, 'fuse-fired', 'Fuse, coils and injectors', from);
             return [
-              several('Give them a fuse of their own, fed from where this one is', [
+              several('Fit a fuse of their own, fed from the same point', [
                 own.change,
                 ...wired.devices
                   .filter(({ id }) => ids.has(id))
@@ -156,7 +156,8 @@ const groundBehind = ({ connections }: Device): Connection | undefined =>
 
 const inReturn: ElectricsRule = {
   id: 'fuse.in-return',
-  source: 'no fuse lies in a ground return: one that blows lifts the ground of what hangs on it',
+  source:
+    'no fuse in a ground return: when it blows, everything grounded through it loses its ground',
   check: ({ wired }) =>
     wired.devices.flatMap((fuse): BuildFinding[] => {
       const ground = groundBehind(fuse);
@@ -172,11 +173,11 @@ const inReturn: ElectricsRule = {
           rule: 'fuse.in-return',
           severity: 'stop',
           where: { stage: 'devices', device: fuse.id },
-          title: 'A fuse lies in a ground return',
-          because: `${fuse.name} leads to a ground${users.length > 0 ? `, and ${users.map(({ name }) => name).join(', ')} come back over it` : ''}`,
+          title: 'Fuse in a ground return',
+          because: `${fuse.name} is connected to a ground${users.length > 0 ? ` and carries the return of ${users.map(({ name }) => name).join(', ')}` : ''}`,
           numbers: {},
           cures: () => [
-            several('Lead them to the ground straight, and take the fuse out', [
+            several('Connect them straight to the ground and remove the fuse', [
               ...users.map(({ id, pin }) => ({
                 path: ['devices', id, 'connections', pin],
                 value: ground,
@@ -226,7 +227,7 @@ function smallestFuse({ wired, electrics }: ElectricsChecked): Device | undefine
 
 const references: ElectricsRule = {
   id: 'reference.on-supply',
-  source: 'a 5 V reference feeds sensors of 5 V and nothing else',
+  source: 'a 5 V reference feeds 5 V sensors and nothing else',
   check: (checked) =>
     checked.wired.devices.flatMap((device): BuildFinding[] => {
       if (device.part.kind !== 'item' || device.state === 'removed') return [];
@@ -243,10 +244,10 @@ const references: ElectricsRule = {
             rule: 'reference.on-supply',
             severity: 'stop',
             where: { stage: 'devices', device: device.id },
-            title: five ? 'A 5 V sensor hangs on 12 V' : 'A 12 V part hangs on the 5 V reference',
+            title: five ? '5 V sensor is fed with 12 V' : '12 V part is fed from the 5 V reference',
             because: five
-              ? `${device.name} takes 5 V; it reads too high and does not last`
-              : `${device.name} pulls the reference of every sensor down with it`,
+              ? `${device.name} is a 5 V part: on 12 V it reads too high and fails early`
+              : `${device.name} pulls the reference down for every sensor`,
             numbers: {},
             cures: () => {
               const to: Connection | undefined = five
@@ -266,7 +267,7 @@ const references: ElectricsRule = {
                       command: connect(device, pin.id, to),
                     },
                   ]
-                : [{ text: five ? 'Feed it from a 5 V reference' : 'Feed it behind a fuse' }];
+                : [{ text: five ? 'Feed it from a 5 V reference' : 'Feed it through a fuse' }];
             },
           },
         ];

@@ -17,7 +17,7 @@ function curesOf({ partId, chosenByHand }: SizedFuse): Cure<BuildCommand>[] {
   return chosenByHand
     ? [
         {
-          text: 'Let the rules choose the fuse',
+          text: 'Size the fuse by the rules',
           command: { name: 'set', path: ['devices', partId, 'part', 'item'], value: null },
         },
       ]
@@ -41,7 +41,7 @@ const deviceFuse: ElectricsRule = {
           severity: 'warn',
           where,
           title: 'Fuse is too small for its load',
-          because: `${name}: hot it carries {hot}; 1.25 times the load is {needed}`,
+          because: `${name}: when hot it carries {hot}; 1.25 times the load is {needed}`,
           numbers: { hot, needed },
           measured: hot,
           limit: needed,
@@ -55,7 +55,7 @@ const deviceFuse: ElectricsRule = {
           rule: 'device.fuse',
           severity: 'warn',
           where,
-          title: 'Fuse may blow on switching on',
+          title: 'Fuse may blow at switch-on',
           because: `${name}: the inrush uses {share} of the fuse’s fast edge`,
           numbers: { share },
           measured: share,
@@ -69,7 +69,8 @@ const deviceFuse: ElectricsRule = {
 
 const fusePosition: ElectricsRule = {
   id: 'fuse.position',
-  source: 'what the maker of a fuse box or block allows in one position, for instance 20 A',
+  source:
+    'the rating that the maker of a fuse box or block allows in one position, for instance 20 A',
   check: ({ wired, electrics, catalogue }) =>
     electrics.fuses.flatMap(({ partId, name, judged: { fuse }, load }): BuildFinding[] => {
       const device = wired.devices.find(({ id }) => id === partId);
@@ -95,7 +96,7 @@ const fusePosition: ElectricsRule = {
               ]
             : []),
           {
-            text: 'Take it out of the box, into a holder made for it',
+            text: 'Move it out of the box into a holder made for it',
             command: { name: 'set', path: ['devices', partId, 'positionLimit'], value: null },
           },
         ];
@@ -106,8 +107,8 @@ const fusePosition: ElectricsRule = {
           rule: 'fuse.position',
           severity: 'stop',
           where: { stage: 'devices', device: partId },
-          title: 'Fuse is larger than its position carries',
-          because: `${name} is of {rating}; its position in the box carries {limit}`,
+          title: 'Fuse is larger than its position allows',
+          because: `${name} is rated {rating}; its position in the box is rated {limit}`,
           numbers: { rating, limit },
           measured: rating,
           limit,

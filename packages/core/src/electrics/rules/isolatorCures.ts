@@ -56,8 +56,8 @@ export function overTheIsolator(
   if (!side || !before) return [];
   const { item, isNew, pole } = found;
   const text = isNew
-    ? `Fit ${lowerFirst(item.designation)}, and lead the coil of ${relay.name} over it`
-    : `Lead the coil of ${relay.name} over the second pole of ${isolator.name}`;
+    ? `Fit ${lowerFirst(item.designation)} and route the coil of ${relay.name} through it`
+    : `Route the coil of ${relay.name} through the second pole of ${isolator.name}`;
   return [
     {
       text,

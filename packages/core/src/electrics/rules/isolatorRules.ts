@@ -20,7 +20,7 @@ const stillRuns = ({ electrics }: ElectricsChecked, kept: readonly KeptAlive[]):
 const isolatorRunsOn: ElectricsRule = {
   id: 'isolator.runs-on',
   source:
-    'the isolator cuts what feeds controller or ignition: a charging alternator goes on feeding them',
+    'the isolator cuts the feed of controller or ignition, which a charging alternator would keep alive',
   check: (checked) => {
     const kept = checked.sneaks.left.isolated;
     const [first] = kept ?? [];
@@ -31,13 +31,13 @@ const isolatorRunsOn: ElectricsRule = {
         rule: 'isolator.runs-on',
         severity: 'stop',
         where: { stage: 'switching' },
-        title: 'The engine runs on with the isolator open',
-        because: `${first.name} keeps {volts} over ${wayInWords(first.way)}`,
+        title: 'Engine runs on with the isolator open',
+        because: `${first.name} stays at {volts} through ${wayInWords(first.way)}`,
         numbers: { volts: { value: first.volts, kind: 'voltage' } },
         measured: { value: first.volts, kind: 'voltage' },
         cures: () => [
           ...overTheIsolator(checked, relayIn(checked, first)),
-          { text: 'Lead the feed of the controller over the isolator' },
+          { text: 'Route the controller’s feed through the isolator' },
         ],
       },
     ];
@@ -63,7 +63,7 @@ function toTheBattery({ wired, supply }: ElectricsChecked): Cure<BuildCommand>[]
     if (!intoFuse || !before) return [];
     return [
       {
-        text: `Lead ${intoFuse.name} to the battery’s side of ${isolator.name}`,
+        text: `Connect ${intoFuse.name} to the battery side of ${isolator.name}`,
         command: connect(intoFuse, 'in', before),
       },
     ];
@@ -81,9 +81,9 @@ const isolatorLoadDump: ElectricsRule = {
             rule: 'isolator.load-dump',
             severity: 'stop',
             where: { stage: 'switching' },
-            title: 'The isolator parts the alternator from the battery',
+            title: 'Isolator disconnects the alternator from the battery',
             because:
-              'opened while the engine runs, it lets the alternator’s voltage shoot up into everything that is on',
+              'when it opens with the engine running, the alternator’s voltage surges into everything that is on',
             numbers: {},
             cures: () => [
               ...toTheBattery(checked),
@@ -109,8 +109,8 @@ const batteryLoadDump: ElectricsRule = {
         rule: 'battery.load-dump',
         severity: 'warn',
         where: { stage: 'supply' },
-        title: 'The battery may cut itself off while it is charged',
-        because: `${battery.designation} opens by itself when it is too full or too cold: ${generators[0]?.name ?? ''} then charges into nothing`,
+        title: 'Battery may disconnect itself while charging',
+        because: `${battery.designation} disconnects itself when it is too full or too cold: ${generators[0]?.name ?? ''} then charges into an open circuit`,
         numbers: {},
         cures: () => [
           ...others.map((each) => ({
@@ -118,7 +118,7 @@ const batteryLoadDump: ElectricsRule = {
             command: { name: 'set' as const, path: ['power', 'battery'], value: refOf(each) },
           })),
           {
-            text: 'Fit a clamp across the output, and a regulator that shuts down without a battery',
+            text: 'Fit a voltage clamp across the output, and a regulator that shuts down without a battery',
           },
         ],
       },

@@ -11,7 +11,7 @@ const NAMED = 10;
 /** A module in the place of relays, and what stops with it. */
 export const oneBox: ElectricsRule = {
   id: 'controller.one-box',
-  source: 'a module that takes the place of relays is one box to fail: what stops with it is known',
+  source: 'a module that replaces relays is a single point of failure: know what stops with it',
   check: ({ electrics, switching }) => {
     const boxes = new Set(
       switching.rows.flatMap(({ of }) =>
@@ -29,14 +29,14 @@ export const oneBox: ElectricsRule = {
           rule: 'controller.one-box',
           severity: 'note',
           where: { stage: 'supply' },
-          title: `${part.name} is one box to fail`,
-          because: `with it stop ${names.join(', ')}${rest > 0 ? ` and ${String(rest)} more` : ''}`,
+          title: `${part.name} is a single point of failure`,
+          because: `if it fails, it stops ${names.join(', ')}${rest > 0 ? ` and ${String(rest)} more` : ''}`,
           numbers: {},
           measured: { value: failure.stops.length, kind: 'count' },
           limit: { value: MANY, kind: 'count' },
           cures: () => [
-            { text: 'Carry one that is set the same, with its list of settings' },
-            { text: 'Leave what the engine needs to run on relays of its own' },
+            { text: 'Carry a spare with the same settings, and the list of them' },
+            { text: 'Keep what the engine needs to run on separate relays' },
           ],
         },
       ];

@@ -16,7 +16,7 @@ function backInRow({ panelId, layout }: PanelDesign, ids: readonly string[]): Cu
 
 const room: ElectricsRule = {
   id: 'panel.room',
-  source: 'holders stand beside each other on the plate, and none over its edge',
+  source: 'no holder overlaps another or overhangs the plate',
   check: ({ panel }) => {
     if (!panel) return [];
     const { layout, panelId } = panel;
@@ -26,7 +26,7 @@ const room: ElectricsRule = {
       rule: 'panel.room',
       severity: 'stop',
       where: { stage: 'panel' },
-      title: 'Two holders stand in one place',
+      title: 'Two holders overlap on the panel',
       because: `${nameOf.get(a) ?? a} and ${nameOf.get(b) ?? b} overlap on the panel`,
       numbers: {},
       cures: () => backInRow(panel, [a, b]),
@@ -36,8 +36,8 @@ const room: ElectricsRule = {
       rule: 'panel.room',
       severity: 'stop',
       where: { stage: 'panel' },
-      title: 'A holder reaches over the edge of the panel',
-      because: `${nameOf.get(id) ?? id} does not fit on a plate of {width} by {height}`,
+      title: 'Holder overhangs the edge of the panel',
+      because: `${nameOf.get(id) ?? id} overhangs a plate of {width} by {height}`,
       numbers: {
         width: { value: layout.width, kind: 'length' },
         height: { value: layout.height, kind: 'length' },
@@ -47,10 +47,10 @@ const room: ElectricsRule = {
         if (back.length > 0 || panelId === undefined) return back;
         return [
           {
-            text: 'Let the plate be as large as it has to be',
+            text: 'Size the plate to its parts',
             command: {
               name: 'set-several',
-              label: 'Panel as large as it has to be',
+              label: 'Panel sized to its parts',
               changes: (['width', 'height'] as const).map((side) => ({
                 path: ['panels', panelId, side],
                 value: null,

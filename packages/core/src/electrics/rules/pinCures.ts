@@ -18,7 +18,7 @@ function asLowSide(device: Device, unitId: string): Cure<BuildCommand> | undefin
   }
   const at = (pin: string) => ['devices', device.id, 'connections', pin];
   return {
-    text: `Let the ECU draw the coil of ${device.name} to ground: another base, low side`,
+    text: `Switch ${device.name} on the low side: the ECU grounds its coil; exchange the base`,
     command: {
       name: 'set-several',
       label: `${device.name} switched on the low side`,
@@ -66,7 +66,7 @@ function largerUnit(
   for (const to of larger) {
     const changes = exchangeUnit({ wired, netlist, from: unit.item, to, must, order });
     if (!changes) continue;
-    const text = `Take a larger unit: ${to.designation}`;
+    const text = `Fit a larger unit: ${to.designation}`;
     return [{ text, command: { name: 'set-several', label: text, changes } }];
   }
   return [];
@@ -93,9 +93,9 @@ function onModule(
     chosen.length === missing
       ? powerModule({ wired, netlist, catalogue, ecu, buses, relays: chosen })
       : undefined;
-  if (!offer) return [{ text: 'Hang some of them on a power module on the bus' }];
+  if (!offer) return [{ text: 'Move some of them to a CAN power module' }];
   const names = chosen.map(({ name }) => lowerFirst(name)).join(' and ');
-  const text = `In place of ${names}: a power module on the bus, ${offer.item.designation}`;
+  const text = `Replace ${names} with a CAN power module, ${offer.item.designation}`;
   return [
     { text, command: { name: 'set-several', label: text.slice(0, 120), changes: offer.changes } },
   ];
@@ -159,5 +159,5 @@ export function freePins(
       devices: { [signal.partId]: { [signal.pin]: pin.id } },
     },
   }));
-  return cures.length > 0 ? cures : [{ text: 'Look for pins for all signals at once' }];
+  return cures.length > 0 ? cures : [{ text: 'Assign pins to all signals at once' }];
 }

@@ -80,8 +80,8 @@ const few: ElectricsRule = {
               rule: 'pin.too-few',
               severity: 'stop',
               where: { stage: 'pins', controller: unit.id, signal: wanting[0]?.id ?? '' },
-              title: 'Idle valve of three wires, unit for two',
-              because: `${valve.device.name} is drawn open and closed by two pulses against each other; ${unit.name} makes one`,
+              title: '3-wire idle valve on a 2-wire output',
+              because: `${valve.device.name} needs two complementary PWM signals; ${unit.name} has one`,
               numbers: {},
               cures: valve.cures,
             },
@@ -103,7 +103,7 @@ const few: ElectricsRule = {
             rule: 'pin.too-few',
             severity: 'stop',
             where: { stage: 'pins', controller: unit.id, signal: wanting[0]?.id ?? '' },
-            title: 'Too few pins of a kind',
+            title: 'Too few pins of one kind',
             because: `{wanting} signals need ${wanted.map((each) => capabilityOf(each).words).join(' or ')} (${names}); ${unit.name} has {pins}`,
             numbers: counts,
             measured: counts.wanting,
@@ -117,15 +117,15 @@ const few: ElectricsRule = {
 
 const faultWords: Readonly<Record<AssignmentFault['kind'], string>> = {
   unassigned: 'has no pin yet',
-  capability: 'its pin cannot do what it asks',
-  current: 'asks for more current than its pin carries',
-  frequency: 'is faster than its pin',
+  capability: 'its pin lacks the capability it needs',
+  current: 'needs more current than its pin carries',
+  frequency: 'has a higher frequency than its pin can handle',
   taken: 'share one pin',
-  split: 'belong on one pin and are on several',
-  pair: 'belongs on two pins that are a pair',
-  timer: 'ask for different frequencies of pins that share a timer',
+  split: 'must share one pin and are on several',
+  pair: 'needs the two pins of a pair',
+  timer: 'need different frequencies on pins that share a timer',
   total: 'together take more than their pins may carry together',
-  lock: 'is not where it was settled',
+  lock: 'is not on the pin it is locked to',
 };
 
 /** Signals that have no pin, and pins that do not serve what is on them. */
@@ -159,7 +159,7 @@ const faults: ElectricsRule = {
           rule: 'pin.fault',
           severity: unassigned ? 'warn' : 'stop',
           where: { stage: 'pins', controller: unit.id, signal: ids[0] ?? '' },
-          title: unassigned ? 'Signal without a pin' : 'Pin does not serve its signal',
+          title: unassigned ? 'Signal without a pin' : 'Pin does not suit its signal',
           because: `${names}: ${faultWords[fault.kind]}${fault.pins.length > 0 ? ` (${fault.pins.join(', ')})` : ''}`,
           numbers: {},
           ...figures,
@@ -172,7 +172,8 @@ const faults: ElectricsRule = {
 /** Injectors or coils on outputs that fire in another order than their cylinders. */
 const sequence: ElectricsRule = {
   id: 'pin.sequence',
-  source: 'output n is for cylinder n, or for the n-th that fires, as the maker of the unit has it',
+  source:
+    'output n belongs to cylinder n, or to the n-th cylinder to fire, as the maker of the unit defines it',
   check: (checked) =>
     unitsWithSignals(checked).flatMap(({ unit, standing: { signals } }): BuildFinding[] => {
       const first = signals.find(({ need }) => need.group !== undefined);
@@ -188,9 +189,9 @@ const sequence: ElectricsRule = {
             severity: 'warn',
             where: { stage: 'pins', controller: unit.id, signal: first.id },
             title: 'Firing order is not known',
-            because: `output n of ${unit.name} fires the n-th cylinder in order: without the order nobody can say which wire goes where`,
+            because: `output n of ${unit.name} belongs to the n-th cylinder to fire: without the firing order the wires cannot be assigned`,
             numbers: {},
-            cures: () => [{ text: 'Write the firing order into the brief' }],
+            cures: () => [{ text: 'Enter the firing order in the brief' }],
           },
         ];
       }
@@ -205,12 +206,12 @@ const sequence: ElectricsRule = {
           rule: 'pin.sequence',
           severity: 'stop',
           where: { stage: 'pins', controller: unit.id, signal: inOrder[0]?.id ?? '' },
-          title: 'Outputs fire in another order than the cylinders',
-          because: `${unit.name} has its outputs by ${unit.item.sequence}; so wired, spark or fuel comes at the wrong cylinder. In order: ${words.join('; ')}`,
+          title: 'Outputs do not follow the firing order',
+          because: `${unit.name} orders its outputs by ${unit.item.sequence}; wired like this, spark or fuel goes to the wrong cylinder. Correct: ${words.join('; ')}`,
           numbers: {},
           cures: () => [
             {
-              text: 'Put each on the output of its turn',
+              text: 'Move each to its own output',
               command: { name: 'assign-pins', controllerId: unit.id, devices },
             },
           ],
@@ -259,12 +260,12 @@ const reference: ElectricsRule = {
         severity: 'stop',
         where: { stage: 'pins', controller: unit.id },
         title: '5 V reference is overloaded',
-        because: `the sensors on ${unit.name} take {drawn}; it gives {limit}`,
+        because: `the sensors on ${unit.name} draw {drawn}; it delivers {limit}`,
         numbers: figures,
         measured: figures.drawn,
         limit: figures.limit,
         cures: () => [
-          { text: 'Take some sensors to another unit, or to a reference of their own' },
+          { text: 'Move some sensors to another unit, or to a reference of their own' },
         ],
       };
       return [finding];

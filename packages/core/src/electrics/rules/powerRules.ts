@@ -23,7 +23,7 @@ const fuse: ElectricsRule = {
     const cures: Cure<BuildCommand>[] = feed.fuseChosenByHand
       ? [
           {
-            text: 'Let the rules choose the fuse',
+            text: 'Size the fuse by the rules',
             command: { name: 'choose-fuse', deviceId: fuseId, item: null },
           },
         ]
@@ -36,7 +36,7 @@ const fuse: ElectricsRule = {
         severity: 'warn',
         where: { stage: 'wiring', feed: feed.feed.id, part: 'fuse' },
         title: 'Pump fuse is too small for the load',
-        because: 'hot it carries {hot}; 1.25 times the pump current is {needed}',
+        because: 'when hot it carries {hot}; 1.25 times the pump current is {needed}',
         numbers: {
           hot: { value: judged.whenHot, kind: 'current' },
           needed: { value: judged.needed, kind: 'current' },
@@ -155,8 +155,8 @@ const trigger: ElectricsRule = {
         rule: 'pump.trigger',
         severity: 'stop',
         where: { stage: 'wiring', feed: feed.feed.id, part: 'relay' },
-        title: 'The ECU pin switches the other side',
-        because: `${ecu.designation} pin ${ecu.pumpPin} is ${ecu.pumpPinSide === 'low-side' ? 'a sink (low side)' : 'a source (high side)'}; the coil is planned ${side}`,
+        title: 'ECU pin switches the other side of the coil',
+        because: `${ecu.designation} pin ${ecu.pumpPin} is ${ecu.pumpPinSide === 'low-side' ? 'a low-side output' : 'a high-side output'}; the coil is wired for ${side}`,
         numbers: {},
         cures: () => [
           {
@@ -183,15 +183,17 @@ const trigger: ElectricsRule = {
         rule: 'pump.trigger',
         severity: 'stop',
         where: { stage: 'wiring', feed: feed.feed.id, part: 'relay' },
-        title: 'Relay coils draw more than the ECU pin carries',
-        because: 'the coils on it take {coil}, the pin carries {pin}',
+        title: 'Relay coils overload the ECU pin',
+        because: 'the coils on it draw {coil}; the pin carries {pin}',
         numbers: {
           coil: { value: coils, kind: 'current' },
           pin: { value: ecu.pumpPinCurrent, kind: 'current' },
         },
         measured: { value: coils, kind: 'current' },
         limit: { value: ecu.pumpPinCurrent, kind: 'current' },
-        cures: () => [{ text: 'Use a relay with a weaker coil, or a helper relay for several' }],
+        cures: () => [
+          { text: 'Fit a relay with a lower coil current, or one relay that drives the others' },
+        ],
       });
     }
     return findings;
@@ -220,17 +222,17 @@ const inertia: ElectricsRule = {
         severity: must ? 'stop' : 'warn',
         where: { stage: 'wiring', feed: id, part: 'relay' },
         title: 'No inertia or tip-over switch in the pump circuit',
-        because: 'after a crash the pump could go on running',
+        because: 'after a crash the pump could keep running',
         numbers: {},
         cures: () =>
           relayId !== undefined && side !== undefined
             ? [
                 {
-                  text: 'Put an inertia switch in the coil feed',
+                  text: 'Fit an inertia switch in the coil feed',
                   command: { name: 'wire-pump-coil', pumpId: id, side, cutOff: true },
                 },
               ]
-            : [{ text: 'Put an inertia switch in what switches the pump' }],
+            : [{ text: 'Fit an inertia switch in the pump’s control circuit' }],
       },
     ];
   }),

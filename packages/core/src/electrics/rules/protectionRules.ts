@@ -28,7 +28,7 @@ function protectionOf(
       wired.power.mainFusePlacementId,
     );
     return [
-      several('Put a fuse at its source', [
+      several('Fit a fuse at its source', [
         fuse.change,
         { path: ['devices', device.id, 'connections', pin], value: fuse.out },
       ]),
@@ -39,7 +39,7 @@ function protectionOf(
   return isolator && out !== undefined
     ? [
         {
-          text: `Lead it over ${isolator.name}, at the battery`,
+          text: `Route it through ${isolator.name}, at the battery`,
           command: connect(device, pin, { to: 'part', partId: isolator.id, pin: out }),
         },
       ]
@@ -48,7 +48,7 @@ function protectionOf(
 
 const strap: ElectricsRule = {
   id: 'ground.strap',
-  source: 'a strap joins the engine to the chassis: the starter’s current comes back over it',
+  source: 'a strap joins the engine to the chassis and carries the starter’s return current',
   check: ({ wired, electrics }) => {
     const engine = wired.grounds.filter(({ on }) => on === 'engine');
     const [first] = engine;
@@ -69,14 +69,14 @@ const strap: ElectricsRule = {
         rule: 'ground.strap',
         severity: 'stop',
         where: { stage: 'wires', wire: '' },
-        title: 'No strap joins the engine to the chassis',
-        because: `${first.name} leads nowhere: the starter’s current finds its way over cables and sensor grounds`,
+        title: 'No ground strap from engine to chassis',
+        because: `${first.name} is not connected: the starter’s current returns through cables and sensor grounds`,
         numbers: {},
         cures: () =>
           chassis
             ? [
                 {
-                  text: `Put a strap from ${first.name} to ${chassis.name}`,
+                  text: `Fit a strap from ${first.name} to ${chassis.name}`,
                   command: {
                     name: 'set',
                     path: ['grounds', first.id, 'strapTo'],
@@ -84,7 +84,7 @@ const strap: ElectricsRule = {
                   },
                 },
               ]
-            : [{ text: 'Put a strap from the engine block to the chassis' }],
+            : [{ text: 'Fit a strap from the engine block to the chassis' }],
       },
     ];
   },
@@ -108,14 +108,14 @@ const unprotected: ElectricsRule = {
         rule: 'supply.unprotected',
         severity: 'stop',
         where: { stage: 'wires', wire: wire.id },
-        title: 'Nothing protects this wire',
-        because: `${wire.name}: {length} straight from the battery without a fuse`,
+        title: 'Wire has no fuse',
+        because: `${wire.name}: {length} of wire straight from the battery without a fuse`,
         numbers: { length: { value: task.length, kind: 'length' } },
         measured: { value: task.length, kind: 'length' },
         limit: { value: task.forSeconds === undefined ? 0 : 1, kind: 'length' },
         cures: () => [
           ...protectionOf(checked, wire, task.forSeconds !== undefined),
-          { text: 'Put a fuse at its source, or hang it on one that is there' },
+          { text: 'Fit a fuse at its source, or feed it from an existing one' },
         ],
       };
       return [finding];

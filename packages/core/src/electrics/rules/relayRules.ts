@@ -21,13 +21,13 @@ const wordsOf: Readonly<Record<ContactJudgement['of'], { title: string; because:
   },
   motors: {
     title: 'Relay contact is too small for a motor',
-    because: 'for motors the contact is rated {rating}; 1.25 times what they take is {needed}',
+    because: 'for motors the contact is rated {rating}; 1.25 times their current is {needed}',
   },
 };
 
 const relayContact: ElectricsRule = {
   id: 'device.relay',
-  source: 'relay contact ≥ 1.25 × load, with its rating for motors where it switches them',
+  source: 'relay contact ≥ 1.25 × load; its motor rating where it switches motors',
   check: (checked) =>
     checked.wired.devices.flatMap((device): BuildFinding[] => {
       if (device.state === 'removed' || device.part.kind !== 'relay') return [];

@@ -41,7 +41,7 @@ function apart(checked: ElectricsChecked, sharing: readonly PumpFeed[][]): Cure<
   );
   return [
     {
-      text: `Give each an output of its own: ${spare.slice(0, others.length).join(', ')}`,
+      text: `Move each to its own output: ${spare.slice(0, others.length).join(', ')}`,
       command: {
         name: 'assign-pins',
         controllerId: ENGINE_CONTROLLER,
@@ -54,7 +54,7 @@ function apart(checked: ElectricsChecked, sharing: readonly PumpFeed[][]): Cure<
 /** Pumps that have to be switched apart, on one output of the ECU. */
 export const sharedPin: ElectricsRule = {
   id: 'pump.shared-output',
-  source: 'an output switches all that hangs on it: what runs apart needs an output of its own',
+  source: 'an output switches everything on it: pumps that run separately need separate outputs',
   check(checked) {
     const { ecu } = checked;
     const byPin = new Map<string, Map<string, PumpFeed[]>>();
@@ -73,15 +73,15 @@ export const sharedPin: ElectricsRule = {
     if (!other) return [];
     const cures = (): Cure<BuildCommand>[] => [
       ...apart(checked, sharing),
-      { text: 'Give each group an output of its own, or let all of them run together' },
+      { text: 'Give each group its own output, or run them all together' },
     ];
     const finding: BuildFinding = {
       id: 'pump.shared-output',
       rule: 'pump.shared-output',
       severity: 'warn',
       where: { stage: 'wiring', feed: other.id, part: 'relay' },
-      title: 'Pumps that run apart share one output',
-      because: `${ecu.designation} pin ${pin} switches the relays of pumps that have to come in by themselves, {groups} groups of them: on one output they all run whenever one does`,
+      title: 'Pumps that run separately share one output',
+      because: `${ecu.designation} pin ${pin} switches {groups} groups of pumps that start separately: on one output they all run together`,
       numbers: { groups: { value: groups.size, kind: 'count' } },
       measured: { value: groups.size, kind: 'count' },
       limit: { value: 1, kind: 'count' },

@@ -8,7 +8,7 @@ import { relayIn, wayInWords } from './keptAliveWay.ts';
 
 const path: ElectricsRule = {
   id: 'sneak.path',
-  source: 'no load is live whose switch is off',
+  source: 'no load is live while its switch is off',
   check: ({ sneaks }) =>
     sneaks.proof.paths.flatMap((each): BuildFinding[] =>
       each.broken
@@ -19,13 +19,11 @@ const path: ElectricsRule = {
               rule: 'sneak.path',
               severity: 'stop',
               where: { stage: 'switching' },
-              title: 'Alive while it is switched off',
-              because: `${each.name} gets {volts}: ${wayInWords(each.way)}`,
+              title: 'Live while switched off',
+              because: `${each.name} is at {volts} through ${wayInWords(each.way)}`,
               numbers: { volts: { value: each.volts, kind: 'voltage' } },
               measured: { value: each.volts, kind: 'voltage' },
-              cures: () => [
-                { text: `Give ${each.name} a feed or a ground that nothing else shares` },
-              ],
+              cures: () => [{ text: `Give ${each.name} its own feed or ground` }],
             },
           ],
     ),
@@ -33,7 +31,7 @@ const path: ElectricsRule = {
 
 const whenBroken: ElectricsRule = {
   id: 'sneak.broken',
-  source: 'with one fuse out or one ground open nothing comes alive that is off',
+  source: 'with one fuse out or one ground open, nothing that is off becomes live',
   check: ({ sneaks }) => {
     const byBroken = new Map<string, (typeof sneaks.proof.paths)[number][]>();
     for (const each of sneaks.proof.paths) {
@@ -52,12 +50,12 @@ const whenBroken: ElectricsRule = {
           rule: 'sneak.broken',
           severity: 'note',
           where: { stage: 'switching' },
-          title: `Comes alive when ${worst.broken.name} ${state}`,
-          because: `${names}: up to {volts} over ${wayInWords(worst.way)}`,
+          title: `Becomes live when ${worst.broken.name} ${state}`,
+          because: `${names}: up to {volts} through ${wayInWords(worst.way)}`,
           numbers: { volts: { value: worst.volts, kind: 'voltage' } },
           cures: () => [
             { text: `Check ${worst.broken?.name ?? ''} first when this happens` },
-            { text: 'Give what shares it a ground of its own' },
+            { text: 'Give each load that shares it its own ground' },
           ],
         },
       ];
@@ -84,14 +82,14 @@ function fromAnotherWire(checked: ElectricsChecked, kept: KeptAlive): Cure<Build
         isLive(crank),
     )
     .map((signal) => ({
-      text: `Feed the coil of ${relay.name} from ${signal.name}, which the lamp is not on`,
+      text: `Feed the coil of ${relay.name} from ${signal.name}, which does not feed the lamp`,
       command: connect(relay, side, { to: 'signal', signalId: signal.id }),
     }));
 }
 
 const keyOff: ElectricsRule = {
   id: 'backfeed.key-off',
-  source: 'with the key off nothing keeps controller or ignition alive',
+  source: 'with the key off, nothing keeps controller or ignition alive',
   check: (checked) => {
     const [first, ...others] = checked.sneaks.left.keyOff;
     if (!first) return [];
@@ -103,13 +101,16 @@ const keyOff: ElectricsRule = {
         rule: 'backfeed.key-off',
         severity: 'stop',
         where: { stage: 'switching' },
-        title: 'The engine goes on with the key off',
-        because: `${first.name} keeps {volts} over ${wayInWords(first.way)}${rest}`.slice(0, 600),
+        title: 'Engine keeps running with the key off',
+        because: `${first.name} stays at {volts} through ${wayInWords(first.way)}${rest}`.slice(
+          0,
+          600,
+        ),
         numbers: { volts: { value: first.volts, kind: 'voltage' } },
         measured: { value: first.volts, kind: 'voltage' },
         cures: () => [
           ...fromAnotherWire(checked, first),
-          { text: 'Put a diode into the wire of the charge lamp, or feed the lamp by itself' },
+          { text: 'Fit a diode in the charge lamp wire, or feed the lamp separately' },
         ],
       },
     ];
@@ -125,10 +126,10 @@ const pumpRunsOn: ElectricsRule = {
       rule: 'pump.runs-on',
       severity: 'stop',
       where: { stage: 'switching' },
-      title: 'The pump runs with the key off',
-      because: `${electrics.netlist.parts.find(({ id }) => id === partId)?.name ?? partId} is alive with the key off and the engine standing`,
+      title: 'Pump runs with the key off',
+      because: `${electrics.netlist.parts.find(({ id }) => id === partId)?.name ?? partId} is live with the key off and the engine stopped`,
       numbers: {},
-      cures: () => [{ text: 'Switch it by a relay that the controller commands' }],
+      cures: () => [{ text: 'Switch it with a relay driven by the controller' }],
     })),
 };
 

@@ -18,7 +18,7 @@ function interlock({ wired, catalogue }: ElectricsChecked, relayId: string): Cur
   const [feed, end] = item?.pins ?? [];
   if (!relay || !before || before.to === 'controller' || !item || !feed || !end) return [];
   const id = freeId(wired, 'start-interlock');
-  const text = `Put a clutch or neutral switch into the coil of ${relay.name}`;
+  const text = `Fit a clutch or neutral switch in the coil circuit of ${relay.name}`;
   return [
     {
       text,
@@ -49,19 +49,19 @@ function interlock({ wired, catalogue }: ElectricsChecked, relayId: string): Cur
 
 const starter: ElectricsRule = {
   id: 'starter.interlock',
-  source: 'the starter turns by its own relay, and only in neutral or with the clutch down',
+  source: 'the starter has its own relay, and turns only in neutral or with the clutch down',
   check: (checked) =>
     checked.sneaks.left.startsInGear.map((relayId): BuildFinding => ({
       id: `starter.interlock:${relayId}`,
       rule: 'starter.interlock',
       severity: 'warn',
       where: { stage: 'switching', switch: relayId },
-      title: 'The starter turns in gear',
-      because: `${checked.electrics.netlist.parts.find(({ id }) => id === relayId)?.name ?? relayId}: no clutch or neutral switch lies in its coil’s way, and no controller commands it`,
+      title: 'Starter can turn in gear',
+      because: `${checked.electrics.netlist.parts.find(({ id }) => id === relayId)?.name ?? relayId}: no clutch or neutral switch is in its coil circuit, and no controller drives it`,
       numbers: {},
       cures: () => [
         ...interlock(checked, relayId),
-        { text: 'Lead the coil over the clutch or neutral switch' },
+        { text: 'Route the coil through the clutch or neutral switch' },
       ],
     })),
 };

@@ -38,7 +38,7 @@ function larger(
   return fit
     ? [
         {
-          text: `Fit ${lowerFirst(fit.designation)}: see that its fuse and cable carry it`,
+          text: `Fit ${lowerFirst(fit.designation)}: check that its fuse and cable carry it`,
           command: {
             name: 'set',
             path: ['devices', device.id, 'part'],
@@ -58,21 +58,21 @@ function severityOf({ inCase, covers }: SupplyCase, use: string): Severity {
 
 const budget: ElectricsRule = {
   id: 'alternator.budget',
-  source: 'what is taken against what the alternator gives, at idle × 0.45, hot × 0.85',
+  source: 'load against alternator output: × 0.45 at idle, × 0.85 when hot',
   check: (checked) =>
     checked.supply.cases.flatMap((each): BuildFinding[] => {
       const { inCase, load, available, margin, covers } = each;
       if (available === undefined || margin === undefined || margin >= 0) return [];
       const words = electricCaseWords[inCase];
-      const lasts = covers === undefined ? '' : '; the battery makes up for {covers}';
+      const lasts = covers === undefined ? '' : '; the battery makes up the rest for {covers}';
       return [
         {
           id: `alternator.budget:${inCase}`,
           rule: 'alternator.budget',
           severity: severityOf(each, checked.document.brief.use),
           where: { stage: 'supply' },
-          title: `More is taken than charged: ${words}`,
-          because: `${words} the loads take {load}, the alternator gives {available}${lasts}`,
+          title: `Alternator cannot carry the load: ${words}`,
+          because: `${words} the loads draw {load}; the alternator delivers {available}${lasts}`,
           numbers: {
             load: { value: load, kind: 'current' },
             available: { value: available, kind: 'current' },
@@ -84,7 +84,7 @@ const budget: ElectricsRule = {
           limit: { value: available, kind: 'current' },
           cures: () => [
             ...larger(checked, each),
-            { text: 'Switch something off while it is so, or raise the idle speed' },
+            { text: 'Switch loads off in this state, or raise the idle speed' },
           ],
         },
       ];
@@ -93,7 +93,7 @@ const budget: ElectricsRule = {
 
 const standing: ElectricsRule = {
   id: 'battery.drain',
-  source: 'from a full charge until it no longer cranks',
+  source: 'time from full charge until the battery no longer cranks the engine',
   check: ({ supply }) =>
     supply.daysUntilFlat === undefined || supply.daysUntilFlat >= LEFT_ALONE
       ? []
@@ -103,8 +103,9 @@ const standing: ElectricsRule = {
             rule: 'battery.drain',
             severity: 'warn',
             where: { stage: 'supply' },
-            title: 'The battery goes flat while the vehicle stands',
-            because: 'with the key off {drain} are taken: it cranks for {days} at the longest',
+            title: 'Battery goes flat while the vehicle is parked',
+            because:
+              'with the key off the vehicle draws {drain}: the engine cranks for {days} at most',
             numbers: {
               drain: { value: supply.drain, kind: 'drain' },
               days: { value: supply.daysUntilFlat, kind: 'days' },
@@ -112,7 +113,7 @@ const standing: ElectricsRule = {
             measured: { value: supply.daysUntilFlat, kind: 'days' },
             limit: { value: LEFT_ALONE, kind: 'days' },
             cures: () => [
-              { text: 'Feed what can do without through the key, or fit an isolator' },
+              { text: 'Move loads that can do without to a keyed feed, or fit an isolator' },
               { text: 'Keep it on a charger' },
             ],
           },

@@ -47,15 +47,15 @@ const pumpStops: ElectricsRule = {
           rule: 'switching.pump-stops',
           severity: 'stop',
           where: where(row),
-          title: 'The pump goes on when the engine stops',
-          because: `${row.of.name} is on with the key in RUN whether the engine turns or not`,
+          title: 'Pump keeps running when the engine stops',
+          because: `${row.of.name} is on in RUN whether the engine turns or not`,
           numbers: {},
           cures: () =>
             withCondition(
               checked,
               row,
               { kind: 'engine', order: LAST, state: 'turning' },
-              'Only while the engine turns',
+              'Run it only while the engine turns',
             ),
         },
       ];
@@ -64,7 +64,7 @@ const pumpStops: ElectricsRule = {
 
 const survivesCranking: ElectricsRule = {
   id: 'switching.dead-in-crank',
-  source: 'what ignition and injection hang on is on while cranking',
+  source: 'ignition and injection have their feeds while cranking',
   check: (checked) =>
     checked.switching.rows.flatMap((row): BuildFinding[] => {
       const needed = row.of.loads.filter(
@@ -78,7 +78,7 @@ const survivesCranking: ElectricsRule = {
           rule: 'switching.dead-in-crank',
           severity: 'stop',
           where: where(row),
-          title: 'Off while cranking',
+          title: 'Feed is off while cranking',
           because: `${row.of.name} is off while cranking; ${needed[0]?.part.name ?? ''} needs it to start`,
           numbers: {},
           cures: () => {
@@ -86,7 +86,7 @@ const survivesCranking: ElectricsRule = {
             if (!stored) return [];
             return [
               {
-                text: 'On whenever the key is in RUN or cranking',
+                text: 'Switch it on in RUN and CRANK',
                 command: setting(['switching', stored.id, 'ways', 'way-in-run'], {
                   order: LAST,
                   conditions: { 'in-run': { kind: 'key', order: 0, position: 'run' } },
@@ -104,7 +104,7 @@ const wayText = (row: SwitchTableRow): string =>
 
 const sharedOutput: ElectricsRule = {
   id: 'switching.shared-output',
-  source: 'what hangs on one output is on at the same time',
+  source: 'everything on one output is on at the same time',
   check: ({ switching: { rows } }) => {
     const first = new Map<string, SwitchTableRow>();
     return rows.flatMap((row): BuildFinding[] => {
@@ -120,15 +120,15 @@ const sharedOutput: ElectricsRule = {
           rule: 'switching.shared-output',
           severity: 'warn',
           where: where(row),
-          title: 'One output cannot follow two rows',
-          because: `${row.of.name} and ${other.of.name} hang on ${pin} of ${controllerName}, but are on at different times`,
+          title: 'One output is switched by two rows',
+          because: `${row.of.name} and ${other.of.name} share ${pin} of ${controllerName}, but are on at different times`,
           numbers: {},
           cures: () =>
             row.rowId === undefined || other.rowId === undefined
               ? []
               : [
                   {
-                    text: `Let both follow ${other.of.name}`,
+                    text: `Switch both with ${other.of.name}`,
                     command: { name: 'remove', path: ['switching', row.rowId] },
                   },
                 ],

@@ -51,7 +51,7 @@ const onThermals =
 
 const band: ElectricsRule = {
   id: 'switching.hysteresis',
-  source: 'at least 4 K lie between on and off, else a relay chatters',
+  source: 'at least 4 K between on and off, or the relay chatters',
   check: onThermals(({ row, condition, path }) => {
     const apart = Math.abs(condition.on.value - condition.off.value);
     if (apart >= LEAST_BAND - 1e-9) return [];
@@ -62,8 +62,8 @@ const band: ElectricsRule = {
         rule: 'switching.hysteresis',
         severity: 'warn',
         where: where(row),
-        title: 'On and off lie too close together',
-        because: `${row.of.name} goes on at {on} and off at {off}`,
+        title: 'On and off temperatures are too close',
+        because: `${row.of.name} switches on at {on} and off at {off}`,
         numbers: {
           on: { value: condition.on.value, kind: 'temperature' },
           off: { value: condition.off.value, kind: 'temperature' },
@@ -73,7 +73,7 @@ const band: ElectricsRule = {
         worse: 'lower',
         cures: () => [
           {
-            text: 'Set off 5 K away from on',
+            text: 'Set off 5 K from on',
             command: setting([...path, 'off'], inCelsius(condition.on.value + side * APART)),
           },
         ],
@@ -108,7 +108,7 @@ const settingBoth = (
 
 const neverOff: ElectricsRule = {
   id: 'switching.fan-never-off',
-  source: 'a fan that goes off at or below the opening of the thermostat never stops',
+  source: 'a fan whose off temperature is at or below thermostat opening never stops',
   check: onThermals((thermal, _all, checked) => {
     const { row, condition, path } = thermal;
     const opens = checked.document.limits.thermostatOpens.value;
@@ -120,8 +120,8 @@ const neverOff: ElectricsRule = {
         rule: 'switching.fan-never-off',
         severity: 'warn',
         where: where(row),
-        title: 'The fan never goes off',
-        because: `${row.of.name} goes off at {off}; the thermostat opens at {opens} and keeps the engine above it`,
+        title: 'Fan never switches off',
+        because: `${row.of.name} switches off at {off}; the thermostat opens at {opens} and holds the engine above that`,
         numbers: {
           off: { value: condition.off.value, kind: 'temperature' },
           opens: { value: opens, kind: 'temperature' },
@@ -131,8 +131,8 @@ const neverOff: ElectricsRule = {
         worse: 'lower',
         cures: () => [
           {
-            text: 'Let it go off 4 K above the thermostat',
-            command: settingBoth(path, `Let ${row.of.name} go off above the thermostat`, {
+            text: 'Set off 4 K above the thermostat',
+            command: settingBoth(path, `Switch ${row.of.name} off above the thermostat`, {
               on: Math.max(condition.on.value, off + APART),
               off,
             }),
@@ -145,7 +145,7 @@ const neverOff: ElectricsRule = {
 
 const together: ElectricsRule = {
   id: 'switching.fans-together',
-  source: 'the second fan comes on later than the first',
+  source: 'the second fan starts later than the first',
   check: onThermals((later, all) => {
     const { row, condition, path } = later;
     const at = all.indexOf(later);
@@ -164,15 +164,15 @@ const together: ElectricsRule = {
         rule: 'switching.fans-together',
         severity: 'warn',
         where: where(row),
-        title: 'Two fans come on at once',
-        because: `${row.of.name} and ${lowerFirst(first.row.of.name)} both come on at {on}: their inrush adds up`,
+        title: 'Two fans start at once',
+        because: `${row.of.name} and ${lowerFirst(first.row.of.name)} both start at {on}: their inrush adds up`,
         numbers: { on: { value: condition.on.value, kind: 'temperature' } },
         cures: () => [
           {
-            text: 'Let the second come on 5 K later',
+            text: 'Start the second 5 K later',
             command: {
               name: 'set-several',
-              label: `Let ${row.of.name} come on later`,
+              label: `Start ${row.of.name} later`,
               changes: [
                 { path: [...path, 'on'], value: inCelsius(next) },
                 {
@@ -190,7 +190,7 @@ const together: ElectricsRule = {
 
 const tooLate: ElectricsRule = {
   id: 'switching.fan-after-protection',
-  source: 'a fan runs before the controller begins to protect the engine',
+  source: 'a fan starts before the controller begins to protect the engine',
   check: onThermals((thermal, _all, checked) => {
     const { row, condition, path } = thermal;
     const begins = checked.document.brief.protectionTemperature.value;

@@ -62,19 +62,19 @@ function valveCures(
   return [
     ...fit,
     {
-      text: 'Cap it, and hold idle by timing and the throttle stop',
+      text: 'Cap it and hold idle by timing and the throttle stop',
       command: { name: 'set', path: ['devices', device.id, 'state'], value: 'removed' },
     },
     driven
       ? {
-          text: `Put a driver between: ${lowerFirst(driven.item.designation)}`,
+          text: `Fit a driver between them: ${lowerFirst(driven.item.designation)}`,
           command: {
             name: 'set-several',
             label: `A driver for ${device.name}`.slice(0, 120),
             changes: driven.changes,
           },
         }
-      : { text: 'Add a driver that makes both pulses of one' },
+      : { text: 'Fit a driver that makes both PWM signals from one' },
   ];
 }
 

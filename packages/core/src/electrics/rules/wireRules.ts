@@ -7,8 +7,8 @@ import type { ElectricsRule } from '../checked.ts';
 
 const titles: Record<Criterion['name'], string> = {
   current: 'Wire is too thin for its current',
-  'voltage drop': 'Wire loses too much voltage',
-  'mechanical minimum': 'Wire is too thin to last there',
+  'voltage drop': 'Voltage drop is too high',
+  'mechanical minimum': 'Wire is too thin for its place',
   'short circuit': 'Fuse does not protect this wire in a short circuit',
   'terminal fit': 'Wire does not fit its terminals',
   fuse: 'Wire is too thin for its fuse',
@@ -22,12 +22,12 @@ const severities: Record<Criterion['name'], Severity> = {
   fuse: 'stop',
 };
 const reasons: Record<Criterion['name'], string> = {
-  current: 'it may carry {measured}, its load takes {limit}',
-  'voltage drop': 'the run loses {measured} out and back; the limit is {limit}',
-  'mechanical minimum': 'it has {measured}; this place asks for {limit}',
-  'short circuit': 'the fuse lets through {measured}, the insulation stands {limit}',
-  'terminal fit': 'it has {measured}; the terminals take up to {limit}',
-  fuse: 'it may carry {measured}; an overload that its {limit} fuse lets pass would cook it',
+  current: 'it may carry {measured}; its load draws {limit}',
+  'voltage drop': 'the run drops {measured} out and back; the limit is {limit}',
+  'mechanical minimum': 'it has {measured}; this place needs {limit}',
+  'short circuit': 'the fuse lets through {measured}; the insulation withstands {limit}',
+  'terminal fit': 'it has {measured}; the terminals accept up to {limit}',
+  fuse: 'it may carry {measured}; an overload that its {limit} fuse lets pass overheats it',
 };
 
 /** What lies round a wire, in words. */
@@ -46,7 +46,7 @@ function wireFinding(
   const cures: Cure<BuildCommand>[] = sized.chosenByHand
     ? [
         {
-          text: 'Let the rules size this wire',
+          text: 'Size this wire by the rules',
           command: {
             name: 'choose-wire',
             wireId: sized.wire.id,
@@ -57,7 +57,7 @@ function wireFinding(
       ]
     : [
         {
-          text: 'No size passes all criteria: shorten the run, move it out of the heat, or change the fuse',
+          text: 'No size meets all criteria: shorten the run, move it out of the heat, or change the fuse',
         },
       ];
   return {
@@ -111,10 +111,10 @@ export const wires: ElectricsRule = {
                 byHand.length
                   ? [
                       {
-                        text: 'Let the rules size these wires',
+                        text: 'Size these wires by the rules',
                         command: {
                           name: 'set-several' as const,
-                          label: 'Let the rules size these wires',
+                          label: 'Size these wires by the rules',
                           changes: byHand.map((w) => ({
                             path: ['power', 'wireDecisions', w.wire.id, 'size'],
                             value: null,

@@ -34,7 +34,7 @@ export const covers = defineFormula({
   notation: 't = C · usable / (I_load − I_available)',
   kind: 'endurance',
   inputKinds: { capacity: 'charge', usable: 'ratio', load: 'current', available: 'current' },
-  source: 'from a full charge until it no longer cranks',
+  source: 'time from full charge until the battery no longer cranks the engine',
   compute: (i) => coveredFor(i),
 });
 
@@ -52,7 +52,8 @@ export const untilFlat = defineFormula({
   notation: 't = C · usable / I_drain',
   kind: 'days',
   inputKinds: { capacity: 'charge', usable: 'ratio', drain: 'drain' },
-  source: 'from a full charge until it no longer cranks, self-discharge left out',
+  source:
+    'time from full charge until the battery no longer cranks the engine, self-discharge left out',
   compute: (i) => daysUntilFlat(i),
 });
 

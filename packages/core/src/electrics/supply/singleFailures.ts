@@ -4,12 +4,12 @@ import { withGroundOpen } from '../netlist/withGroundOpen.ts';
 import { type LoadAt, liveLoads } from '../network/liveLoads.ts';
 
 /** How a part fails. */
-export type FailureKind = 'fuse out' | 'ground open' | 'relay does not pull' | 'controller dead';
+export type FailureKind = 'fuse out' | 'ground open' | 'relay does not pull in' | 'controller dead';
 
 const failsAs: Partial<Record<NetPart['sort'], FailureKind>> = {
   fuse: 'fuse out',
   ground: 'ground open',
-  relay: 'relay does not pull',
+  relay: 'relay does not pull in',
   controller: 'controller dead',
 };
 

@@ -115,7 +115,7 @@ export function supplyStage(input: {
     const available = note(
       derive({
         figure: electricsFigure('alternator.available', of),
-        label: `Alternator gives, ${words}`,
+        label: `Alternator delivers, ${words}`,
         formula: f.available,
         inputs: {
           rated,

@@ -21,7 +21,7 @@ export const demandDisagreement: EngineRule = {
         rule: 'demand.disagreement',
         severity: 'warn',
         where: { stage: 'demand' },
-        title: 'Power and air do not agree',
+        title: 'Power and air flow disagree',
         because:
           'the two schools differ by {difference}; one input is wrong. A consumption of {consumption}, a volumetric efficiency of {efficiency} or a boost of {boost} would reconcile them',
         numbers: {
@@ -36,7 +36,7 @@ export const demandDisagreement: EngineRule = {
           ...(credibleConsumption(implied.value, brief.aspiration, brief.cycle)
             ? [
                 {
-                  text: 'Take the specific consumption that the air flow implies',
+                  text: 'Use the specific consumption that the air flow implies',
                   command: {
                     name: 'set' as const,
                     path: ['brief', 'specificConsumption'],

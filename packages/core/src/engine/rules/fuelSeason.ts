@@ -19,7 +19,7 @@ export const fuelSeason: EngineRule = {
           rule: 'fuel.season',
           severity: 'note',
           where: { stage: 'demand', fuel: fuel.id },
-          title: `${fuel.name} is not the same all year`,
+          title: `${fuel.name} changes with the season`,
           because: `with {least} ethanol in the tank a calibration for ${fuelLabel(fuel)} is off by {shift} in λ (rich): fit a content sensor, or test the fuel before tuning`,
           numbers: {
             least: { value: fuel.ethanolLowest!.value, kind: 'ratio' },
@@ -29,7 +29,7 @@ export const fuelSeason: EngineRule = {
           limit: { value: SHIFT, kind: 'ratio' },
           worse: 'higher',
           cures: () => [
-            { text: 'Plan an ethanol content sensor, or write the test into the hand-over' },
+            { text: 'Plan an ethanol content sensor, or put the test on the hand-over sheet' },
           ],
         },
       ];

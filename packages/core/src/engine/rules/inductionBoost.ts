@@ -22,13 +22,13 @@ export const inductionBoost: EngineRule = {
         found({
           id: 'induction.boost-without-compressor',
           severity: 'stop',
-          title: 'Boost without a compressor',
+          title: 'Boost on a naturally aspirated engine',
           because:
             'the engine is naturally aspirated, yet the brief has {boost} of boost and everything is sized for it',
           numbers,
           cures: () => [
             {
-              text: 'Take the boost out',
+              text: 'Remove the boost',
               command: { name: 'choose-induction', aspiration: 'natural' },
             },
             {
@@ -48,12 +48,12 @@ export const inductionBoost: EngineRule = {
         found({
           id: 'induction.no-boost',
           severity: 'stop',
-          title: 'A compressor without boost',
+          title: 'Boosted engine without boost',
           because:
             'the engine is boosted, but the brief has no boost: pump and injectors are sized without it',
           numbers,
           cures: () => [
-            { text: 'Type the boost in the brief' },
+            { text: 'Enter the boost in the brief' },
             {
               text: 'It is naturally aspirated',
               command: { name: 'choose-induction', aspiration: 'natural' },
@@ -67,13 +67,13 @@ export const inductionBoost: EngineRule = {
       found({
         id: 'induction.boost-never-comes',
         severity: 'stop',
-        title: 'The boost never comes',
+        title: 'Boost curve is zero',
         because:
-          'the brief has {boost} of boost, but its curve is zero at every speed: nothing is sized for it',
+          'the brief has {boost} of boost, but its curve is zero at every speed, so nothing is sized for it',
         numbers,
         cures: () => [
           {
-            text: 'Take the usual boost curve of this engine type',
+            text: 'Use the usual boost curve of this engine type',
             command: {
               name: 'set',
               path: ['brief', 'boostCurve'],

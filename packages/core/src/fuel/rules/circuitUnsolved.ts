@@ -19,7 +19,9 @@ export const unsolved: FuelRule = {
                 because: solution.reason,
                 numbers: {},
                 cures: () => [
-                  { text: 'Check what is joined to what, and the data of the named element' },
+                  {
+                    text: 'Check how the elements are connected, and the data of the named element',
+                  },
                 ],
               },
             ]

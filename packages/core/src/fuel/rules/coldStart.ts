@@ -6,7 +6,7 @@ const MOSTLY = 0.6;
 /** Alcohols start badly in the cold. */
 export const coldStart: FuelRule = {
   id: 'fuel.cold-start',
-  source: 'alcohols need far more fuel cold: 3 times at 0 °C for E85, more for methanol',
+  source: 'alcohols need far more fuel when cold: 3 times at 0 °C for E85, more for methanol',
   check: ({ design }) =>
     design.circuits.flatMap((circuit): BuildFinding[] => {
       const { fuel } = circuit.fuel;

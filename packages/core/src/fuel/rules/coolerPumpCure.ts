@@ -50,7 +50,7 @@ export function coolerPumpCure(
       if (sagAtFlow(checked, { ...fluid, design: slowed }, just) > SAG_GOOD) continue;
       return [
         {
-          text: `Run the ${pump.name.toLowerCase()} on ${Math.round(100 * share)} % of its voltage below ${Math.round(100 * FULL_ABOVE)} % of the peak flow: the tank stays cooler`,
+          text: `Run the ${pump.name.toLowerCase()} at ${Math.round(100 * share)} % of its voltage below ${Math.round(100 * FULL_ABOVE)} % of the peak flow: cooler tank`,
           command: { name: 'set', path: elementPath(circuit, pump, 'control'), value: control },
         },
       ];

@@ -24,7 +24,8 @@ export const feedVelocity: FuelRule = {
           severity: value > FEED_VELOCITY_STOP ? 'stop' : 'warn',
           where: where(fluid, line.id),
           title: 'Feed line is too small',
-          because: 'fuel runs at {velocity} in this line; good is up to {good}, stop above {limit}',
+          because:
+            'fuel flows at {velocity} in this line; up to {good} is good, above {limit} is a stop',
           numbers: {
             velocity: { value, kind: 'velocity' },
             good: { value: FEED_VELOCITY_GOOD, kind: 'velocity' },

@@ -30,14 +30,14 @@ function filterBehind(
     kind: 'filter',
   });
   const after = circuit.elements.find((e) => e.id === afterId);
-  return command ? [{ text: `Put a filter in behind ${after?.name ?? afterId}`, command }] : [];
+  return command ? [{ text: `Insert a filter after ${after?.name ?? afterId}`, command }] : [];
 }
 
 /** Dirt that reaches pump or injectors because no filter stands in its way. */
 export const filterProtection: FuelRule = {
   id: 'filter.protection',
   source:
-    'coarse before the pump and fine after it; a fine one alone is a school with an in-tank sock, a coarse one alone is not enough for injectors',
+    'coarse before the pump and fine after it; a fine one alone will do with an in-tank sock; a coarse one alone is not enough for injectors',
   check: (checked) =>
     checked.document.fuelCircuits.flatMap((circuit): BuildFinding[] => {
       const tank = tankOf(circuit);
@@ -58,10 +58,10 @@ export const filterProtection: FuelRule = {
           rule: 'filter.protection',
           severity: none ? 'stop' : 'warn',
           where: { stage: 'circuit', circuit: circuit.id, element: rail.id },
-          title: none ? 'No filter before the injectors' : 'Nothing fine before the injectors',
+          title: none ? 'No filter before the injectors' : 'No fine filter before the injectors',
           because: none
             ? 'fuel reaches the injectors without passing any filter: the first dirt from the tank blocks them'
-            : 'only coarse filters stand before the injectors: use one of {fine} or finer',
+            : 'only coarse filters protect the injectors: use one of {fine} or finer',
           numbers: { fine: { value: FINE, kind: 'length' } },
           cures: () => {
             const cures = filterBehind(
@@ -71,7 +71,7 @@ export const filterProtection: FuelRule = {
             );
             return cures.length > 0
               ? cures
-              : [{ text: 'Put a fine filter in behind where the pumps come together' }];
+              : [{ text: 'Insert a fine filter where the pumps join' }];
           },
         });
       }
@@ -84,11 +84,11 @@ export const filterProtection: FuelRule = {
           severity: 'warn',
           where: { stage: 'circuit', circuit: circuit.id, element: pump.id },
           title: 'No filter before the pump',
-          because: `what lies in the tank goes through the ${pump.name.toLowerCase()}: a coarse filter of 100 µm before it costs little pressure`,
+          because: `dirt from the tank goes through the ${pump.name.toLowerCase()}: a 100 µm filter before it costs little pressure`,
           numbers: {},
           cures: () => {
             const cures = filterBehind(checked, circuit, before?.id);
-            return cures.length > 0 ? cures : [{ text: 'Put a coarse filter in before it' }];
+            return cures.length > 0 ? cures : [{ text: 'Insert a coarse filter before it' }];
           },
         });
       }

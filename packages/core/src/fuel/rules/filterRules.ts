@@ -10,7 +10,7 @@ const FILTER_CLEAN_DROP = 35e3;
 export const filters: FuelRule = {
   id: 'filter.choice',
   source:
-    'coarse before the pump, fine after it, media rated for the fuel; clean drop up to 35 kPa',
+    'coarse before the pump, fine after it, medium rated for the fuel; clean drop up to 35 kPa',
   check: onSolved('peakPower', (checked, fluid, _at, solution) => {
     const findings: BuildFinding[] = [];
     const { circuit, fuel } = fluid.design;
@@ -25,15 +25,15 @@ export const filters: FuelRule = {
           rule: 'filter.choice',
           severity: 'warn',
           where: where(fluid, element.id),
-          title: 'Filter takes much pressure when clean',
-          because: '{drop} are lost in the clean filter; up to {limit} is usual',
+          title: 'Pressure drop of the clean filter is high',
+          because: 'the clean filter drops {drop}; up to {limit} is usual',
           numbers: {
             drop: { value: drop, kind: 'pressure' },
             limit: { value: FILTER_CLEAN_DROP, kind: 'pressure' },
           },
           measured: { value: drop, kind: 'pressure' },
           limit: { value: FILTER_CLEAN_DROP, kind: 'pressure' },
-          cures: () => [{ text: 'Choose a filter with more area' }],
+          cures: () => [{ text: 'Fit a filter with more area' }],
         });
       }
       const feedsPump = beforePump(circuit, element.to);
@@ -68,7 +68,7 @@ export const filters: FuelRule = {
           rule: 'filter.choice',
           severity: 'stop',
           where: where(fluid, element.id),
-          title: `${element.name}: media is not rated for this fuel`,
+          title: `${element.name}: filter medium is not rated for this fuel`,
           because: `${item.designation} is rated up to {limit} alcohol, the fuel has {share}`,
           numbers: {
             limit: { value: item.ethanolLimit, kind: 'ratio' },

@@ -87,9 +87,9 @@ const idlePulse: FuelRule = {
           rule: 'injector.idle-pulse',
           severity: 'warn',
           where: { stage: 'injectors', row: row.row.id },
-          title: 'Injector is too large for idle',
+          title: 'Injector is too large to idle',
           because:
-            'the idle pulse is {pulse}, of which {effective} meters fuel; it repeats only above {least} and {leastEffective}',
+            'the idle pulse is {pulse}, of which {effective} meters fuel; it is repeatable only above {least} and {leastEffective}',
           numbers: {
             pulse: { value: pulse.value, kind: 'time' },
             effective: { value: effective.value, kind: 'time' },
@@ -188,8 +188,8 @@ const outputs: FuelRule = {
         rule: 'injector.outputs',
         severity: 'note',
         where: { stage: 'injectors', row: row.id },
-        title: 'Injectors do not divide over the cylinders',
-        because: '{count} injectors for {cylinders} cylinders: right only for throttle bodies',
+        title: 'Injectors cannot be shared evenly by the cylinders',
+        because: '{count} injectors for {cylinders} cylinders: correct only with throttle bodies',
         numbers: {
           count: { value: row.count, kind: 'count' },
           cylinders: { value: cylinders, kind: 'count' },
@@ -208,7 +208,7 @@ const outputs: FuelRule = {
 
 const airShare: FuelRule = {
   id: 'injector.air-share',
-  source: 'the rows together fuel the whole of the engine’s air, no more and no less',
+  source: 'the rows together fuel all of the engine’s air, no more and no less',
   check({ document }) {
     const rows = document.injectorRows;
     const total = rows.reduce((sum, row) => sum + row.airShare.value, 0);
@@ -224,7 +224,7 @@ const airShare: FuelRule = {
           ? 'Part of the engine’s air gets no fuel'
           : 'The rows fuel more than the air',
         because: missing
-          ? 'the rows of this build fuel {total} of the air; the row that fuels the other {rest}, with its circuit, is missing here'
+          ? 'the rows of this build fuel {total} of the air; the row for the other {rest}, with its circuit, is missing'
           : 'the shares of the rows add up to {total} of the air',
         numbers: {
           total: { value: total, kind: 'ratio' },
@@ -236,11 +236,11 @@ const airShare: FuelRule = {
           {
             text:
               rows.length === 1
-                ? 'Let this row fuel all of the air'
-                : 'Share the whole of the air in the same proportion',
+                ? 'Fuel all of the air with this row'
+                : 'Scale the shares to all of the air',
             command: {
               name: 'set-several',
-              label: 'Fuel the whole of the air',
+              label: 'Fuel all of the air',
               changes: rows.map((row) => ({
                 path: ['injectorRows', row.id, 'airShare'],
                 value: { value: row.airShare.value / total, unit: '%' },

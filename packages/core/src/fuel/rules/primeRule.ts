@@ -24,9 +24,9 @@ export const primeReach: FuelRule = {
           rule: 'prime.reach',
           severity: 'stop',
           where: where(fluid, pump?.id ?? ''),
-          title: 'The pump cannot reach the set pressure at key-on',
+          title: 'Pump cannot reach the set pressure at key-on',
           because:
-            'at {voltage} it makes {highest} and nothing flows at the pressure that is set: the line is never primed',
+            'at {voltage} it makes {highest}, below the set pressure: nothing flows and the line is never primed',
           numbers: {
             voltage: { value: point.systemVoltage, kind: 'voltage' },
             highest: { value: highest, kind: 'pressure' },
@@ -57,7 +57,7 @@ export const prime: FuelRule = {
           severity: 'warn',
           where: where(fluid, circuit.elements.find((e) => e.kind === 'pump')?.id ?? ''),
           title: 'Pressure comes up slowly at key-on',
-          because: 'the full line takes {time} to 90 % of its pressure; {limit} is good',
+          because: 'the full line takes {time} to reach 90 % of its pressure; {limit} is good',
           numbers: {
             time: { value: time.value, kind: 'duration' },
             limit: { value: LONGEST_PRIME, kind: 'duration' },

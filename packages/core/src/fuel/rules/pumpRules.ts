@@ -8,7 +8,7 @@ import { pumpCures } from './pumpCures.ts';
 export const pumpMargin: FuelRule = {
   id: 'pump.margin',
   partsDecide: true,
-  source: 'pump margin at the worst point: negative stops, wish 20 %, above 100 % noted',
+  source: 'pump margin at the worst point: below 0 a stop, 20 % wanted, above 100 % a note',
   check: (checked) =>
     checked.fluids.flatMap((fluid): BuildFinding[] => {
       const flow = fluid.peak;
@@ -24,14 +24,14 @@ export const pumpMargin: FuelRule = {
           severity: flow.margin < 0 ? 'stop' : short ? 'warn' : 'note',
           where: atPump(fluid, element?.id ?? ''),
           title: nothing
-            ? 'Nothing flows at peak'
+            ? 'No flow at peak'
             : short
               ? 'Pump has too little margin'
               : 'Pump is larger than needed',
           because: nothing
-            ? 'at peak the pump does not reach the rail’s pressure, so nothing flows; the engine needs {needed}'
+            ? 'at peak the pump does not reach rail pressure, so nothing flows; the engine needs {needed}'
             : short
-              ? 'at peak it delivers {available} at rail pressure, the engine needs {needed}: margin {margin}, wish {wish}'
+              ? 'at peak it delivers {available} at rail pressure, the engine needs {needed}: margin {margin}, wanted {wish}'
               : 'margin {margin} at peak: the surplus heats the fuel and loads the return',
           numbers: {
             available: { value: flow.available, kind: 'volumeFlow' },
@@ -43,9 +43,7 @@ export const pumpMargin: FuelRule = {
           limit: { value: short ? wish : 1, kind: 'ratio' },
           rung: 'pump-flow',
           cures: () =>
-            short
-              ? pumpCures(checked, fluid)
-              : [{ text: 'A smaller pump or a speed control would do' }],
+            short ? pumpCures(checked, fluid) : [{ text: 'Fit a smaller pump or a speed control' }],
         },
       ];
     }),
@@ -66,7 +64,7 @@ export const pumpMounting: FuelRule = {
             rule: 'pump.mounting',
             severity: 'stop',
             where: atPump(fluid, element.id),
-            title: 'Pump is made for another mounting',
+            title: 'Pump is not made for this mounting',
             because: `${item.designation} is an ${item.mounting} pump and is planned ${element.mounting}`,
             numbers: {},
             cures: () => [
@@ -102,8 +100,7 @@ export const outsideData: FuelRule = {
               severity: 'note' as const,
               where: atPump(fluid, pump.elementId),
               title: `${point.label}: pump runs outside its data sheet`,
-              because:
-                'at {flow} and {voltage} there is no data; the figures are drawn on straight',
+              because: 'at {flow} and {voltage} there is no data; the figures are extrapolated',
               numbers: {
                 flow: { value: pump.flow, kind: 'volumeFlow' as const },
                 voltage: { value: pump.voltage, kind: 'voltage' as const },

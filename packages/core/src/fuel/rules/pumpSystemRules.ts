@@ -20,15 +20,15 @@ const stallsWithout = (
   rule: 'pump.lost',
   severity: 'note',
   where: atPump(fluid, lost.id),
-  title: 'With one pump lost the engine does not run',
-  because: `without the ${lost.name.toLowerCase()} nothing holds the pressure at idle: what is left comes in only at more flow, so the engine neither starts nor idles, whatever the power asked for ({target} is the target)`,
+  title: 'Engine does not run with one pump lost',
+  because: `without the ${lost.name.toLowerCase()} nothing holds the pressure at idle: the remaining pump starts only at higher flow, so the engine neither starts nor idles (target {target})`,
   numbers: { target: { value: checked.document.brief.power.value, kind: 'power' } },
   measured: { value: 0, kind: 'power' },
   limit: { value: checked.document.brief.power.value, kind: 'power' },
   worse: 'lower',
   cures: () => [
     {
-      text: 'Let the ECU start every pump when the pressure is low, or carry the first as a spare',
+      text: 'Set the ECU to start every pump when the pressure is low, or carry a spare for the first',
     },
   ],
 });
@@ -36,7 +36,7 @@ const stallsWithout = (
 /** With one of several pumps standing: what the others carry, for the hand-over sheet. */
 export const onePumpLost: FuelRule = {
   id: 'pump.lost',
-  source: 'twin pumps: what is left with one of them standing',
+  source: 'twin pumps: what is left with one of them stopped',
   check: (checked) =>
     checked.fluids.flatMap((fluid): BuildFinding[] => {
       const { main } = pumpDuties(fluid.design.circuit);
@@ -67,8 +67,8 @@ export const onePumpLost: FuelRule = {
           rule: 'pump.lost',
           severity: 'note',
           where: atPump(fluid, worst.lost.id),
-          title: 'With one pump lost',
-          because: `without the ${worst.lost.name.toLowerCase()} the fuel is enough for {power} of {target}${boosted ? ', with {boost} in the manifold' : ''}: let the ECU lower boost or cut above that, and write it on the hand-over sheet`,
+          title: 'Power with one pump lost',
+          because: `without the ${worst.lost.name.toLowerCase()} there is fuel for {power} of {target}${boosted ? ', with {boost} in the manifold' : ''}: set the ECU to lower boost or cut above that, and note it on the hand-over sheet`,
           numbers: {
             power: { value: worst.power, kind: 'power' },
             target: { value: target, kind: 'power' },
@@ -77,7 +77,9 @@ export const onePumpLost: FuelRule = {
           measured: { value: worst.power, kind: 'power' },
           limit: { value: target, kind: 'power' },
           worse: 'lower',
-          cures: () => [{ text: 'Each pump alone large enough, or a limit in the ECU' }],
+          cures: () => [
+            { text: 'Fit pumps that are each large enough alone, or set a limit in the ECU' },
+          ],
         },
       ];
     }),
@@ -104,8 +106,8 @@ export const tankHeating: FuelRule = {
           rule: 'tank.heating',
           severity: 'note',
           where: where(fluid, tank?.id ?? ''),
-          title: 'The pump warms the tank',
-          because: `${circuit.name}: an hour of cruising on a quarter tank adds {rise}: {reached} on a hot day, and boiling is judged at that, not at the {briefed} of the brief`,
+          title: 'Pump heats the tank',
+          because: `${circuit.name}: an hour of cruising on a quarter tank adds {rise}: {reached} on a hot day. Boiling is judged at that temperature, not at the {briefed} of the brief`,
           numbers: {
             rise: { value: rise.value, kind: 'temperatureDifference' },
             reached: { value: fluid.boiling.temperature, kind: 'temperature' },
@@ -120,7 +122,7 @@ export const tankHeating: FuelRule = {
               fluid,
               ({ temperature, warmed }) => !warmed || temperature - ambient < WARM,
             ),
-            { text: 'Run the pump slower at cruise, or put a cooler in the return' },
+            { text: 'Run the pump slower at cruise, or fit a cooler in the return' },
           ],
         },
       ];
@@ -130,7 +132,7 @@ export const tankHeating: FuelRule = {
 /** A controller carries the pump's whole current all the time. */
 export const controllerFeed: FuelRule = {
   id: 'pump.controller',
-  source: 'a controller has its own fused feed, as stout as the pump needs, away from heat and wet',
+  source: 'a controller has its own fused feed, sized for the pump, away from heat and wet',
   check: (checked) =>
     checked.fluids.flatMap((fluid) =>
       fluid.design.circuit.elements.flatMap((pump): BuildFinding[] => {
@@ -145,9 +147,9 @@ export const controllerFeed: FuelRule = {
             rule: 'pump.controller',
             severity: 'note',
             where: atPump(fluid, pump.id),
-            title: 'The pump is driven by a controller',
+            title: 'Pump is driven by a controller',
             because:
-              'it takes the place of the relay’s contact: own fused feed as stout as the pump needs, in a cool dry place; voltage is taken as linear in its share, an estimate',
+              'it replaces the relay’s contact: give it its own fused feed, sized for the pump, in a cool dry place; its voltage is estimated as proportional to its duty',
             numbers: {},
             cures: () => [{ text: 'Plan its place and its feed' }],
           },

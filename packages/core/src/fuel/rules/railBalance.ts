@@ -65,8 +65,8 @@ export const railBalance: FuelRule = {
         where: where(fluid, worst.elementId),
         title:
           worst.between === 'ends'
-            ? 'Pressure differs from one end of the rail to the other'
-            : 'The rails do not stand at one pressure',
+            ? 'Rail pressure differs from end to end'
+            : 'Rail pressures differ',
         because: 'they differ by {value} of the injectors’ Δp at peak; up to {limit} is good',
         numbers: {
           value: { value: worst.value, kind: 'ratio' },
@@ -79,7 +79,7 @@ export const railBalance: FuelRule = {
           const cures = larger().slice(0, 2);
           return cures.length > 0
             ? cures
-            : [{ text: 'Feed both rails through alike lines from one Y, or join their far ends' }];
+            : [{ text: 'Feed both rails through equal lines from one Y, or join their far ends' }];
         },
       },
     ];

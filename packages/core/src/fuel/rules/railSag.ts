@@ -56,7 +56,7 @@ export const sag: FuelRule = {
           where: where(fluid, lines[0]?.id ?? ''),
           title: 'Injector pressure sags at peak',
           because:
-            'Δp is {difference} where the ECU assumes {assumed}: {sag} low, so the mixture is leaner by a factor of {lean}',
+            'Δp is {difference}; the ECU assumes {assumed}: {sag} low, so the mixture is leaner by a factor of {lean}',
           numbers: {
             difference: { value: difference, kind: 'pressure' },
             assumed: { value: assumed, kind: 'pressure' },

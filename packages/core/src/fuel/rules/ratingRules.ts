@@ -33,7 +33,7 @@ export const hoseRating: FuelRule = {
             severity: 'stop',
             where: where(fluid, element.id),
             title: `${element.name}: not rated for the pump’s highest pressure`,
-            because: `dead-headed the pump reaches {highest}; ${item.designation} is rated {rating}`,
+            because: `dead-headed, the pump reaches {highest}; ${item.designation} is rated {rating}`,
             numbers: {
               highest: { value: highest, kind: 'pressure' },
               rating: { value: item.pressureRating, kind: 'pressure' },
@@ -79,7 +79,7 @@ export const hoseRating: FuelRule = {
             severity: 'warn',
             where: where(fluid, element.id),
             title: `${element.name}: this hose is not made for use inside the tank`,
-            because: `${item.designation} would lie in fuel outside and inside; its cover is not made for that`,
+            because: `${item.designation} would have fuel inside and outside; its cover is not made for that`,
             numbers: {},
             cures: () => immersedCures(checked, fluid, element.id, item.id),
           });

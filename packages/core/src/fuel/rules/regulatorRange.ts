@@ -22,7 +22,7 @@ export const regulatorRange: FuelRule = {
         severity: 'stop',
         where: where(fluid, item.elementId),
         title: 'Set pressure is outside the regulator’s range',
-        because: `${item.designation} can be set from {least} to {most}; {set} is asked`,
+        because: `${item.designation} can be set from {least} to {most}; {set} is planned`,
         numbers: {
           least: { value: item.setMin, kind: 'pressure' },
           most: { value: item.setMax, kind: 'pressure' },
@@ -32,7 +32,7 @@ export const regulatorRange: FuelRule = {
         limit: { value: nearest, kind: 'pressure' },
         cures: () => [
           {
-            text: 'Set it to the nearest pressure it can hold',
+            text: 'Set it to the nearest pressure it can regulate',
             command: {
               name: 'set',
               path: elementPath(fluid.design.circuit, { id: item.elementId }, 'setPressure'),

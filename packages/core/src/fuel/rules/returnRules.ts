@@ -56,9 +56,9 @@ export const returnRule = (name: 'hotIdle' | 'overrun'): FuelRule => ({
         rule: `return.${name}`,
         severity: 'stop',
         where: where(fluid, lines[0]?.id ?? regulator.elementId),
-        title: `${at.point.label}: the return cannot take the flow`,
+        title: `${at.point.label}: return cannot carry the flow`,
         because:
-          'the regulator would have to hold {held} but {pressure} stands there, {short} short of its reserve: pressure creeps up and the engine floods',
+          'the regulator should hold {held} but sees {pressure}, {short} short of its reserve: pressure creeps up and the engine floods',
         numbers: {
           held: { value: held, kind: 'pressure' },
           pressure: { value: railPressure, kind: 'pressure' },

@@ -23,12 +23,12 @@ const spread: FuelRule = {
           severity: 'note',
           where: { stage: 'injectors', row: row.id },
           title: 'Not every injector was measured',
-          because: '{measured} flows are written down for {count} injectors',
+          because: '{measured} flows are entered for {count} injectors',
           numbers: {
             measured: { value: flows.length, kind: 'count' },
             count: { value: row.count, kind: 'count' },
           },
-          cures: () => [{ text: 'Write down the flow of each, or of none' }],
+          cures: () => [{ text: 'Enter the flow of each, or of none' }],
         });
       }
       const set = matchedSet(flows);
@@ -38,7 +38,7 @@ const spread: FuelRule = {
           rule: 'injector.spread',
           severity: 'warn',
           where: { stage: 'injectors', row: row.id },
-          title: 'The injectors are not a matched set',
+          title: 'Injectors are not a matched set',
           because: 'their flows differ by {spread} of the mean; up to {limit} is good',
           numbers: {
             spread: { value: set.spread, kind: 'ratio' },
@@ -48,9 +48,9 @@ const spread: FuelRule = {
           limit: { value: SPREAD, kind: 'ratio' },
           worse: 'higher',
           cures: () => [
-            { text: 'Exchange or clean the one that is furthest off and measure again' },
+            { text: 'Clean or replace the one that is furthest off and measure again' },
             {
-              text: 'Forget these measurements',
+              text: 'Delete these measurements',
               command: {
                 name: 'set',
                 path: ['injectorRows', row.id, 'measuredFlows'],
@@ -85,7 +85,7 @@ export function powerWithoutRow(checked: FuelChecked, lostRow: string): number |
 
 const secondRowLost: FuelRule = {
   id: 'injector.row-lost',
-  source: 'what the first rows carry if a staged row does not open: for the safety list',
+  source: 'the power that the first rows carry if a staged row does not open',
   check: (checked) =>
     checked.document.injectorRows.flatMap((row): BuildFinding[] => {
       if (row.staging === null) return [];
@@ -98,8 +98,8 @@ const secondRowLost: FuelRule = {
           rule: 'injector.row-lost',
           severity: 'note',
           where: { stage: 'injectors', row: row.id },
-          title: 'If the second row does not open',
-          because: `the others carry {power} of {target} within their duty limit: let the ECU cut or lower boost above that when it sees λ rise`,
+          title: 'Power if the second row does not open',
+          because: `the others carry {power} of {target} within their duty limit: set the ECU to cut or lower boost above that when λ rises`,
           numbers: {
             power: { value: power, kind: 'power' },
             target: { value: target, kind: 'power' },
@@ -107,7 +107,9 @@ const secondRowLost: FuelRule = {
           measured: { value: power, kind: 'power' },
           limit: { value: target, kind: 'power' },
           worse: 'lower',
-          cures: () => [{ text: 'A limit in the ECU, or larger injectors in the first row' }],
+          cures: () => [
+            { text: 'Set a limit in the ECU, or fit larger injectors in the first row' },
+          ],
         },
       ];
     }),
@@ -162,7 +164,7 @@ const outsideData: FuelRule = {
               severity: 'note',
               where: { stage: 'injectors', row: row.row.id },
               title: `${point.label}: dead time is outside its table`,
-              because: 'at {voltage} and {difference} the data sheet says nothing',
+              because: 'at {voltage} and {difference} the data sheet has no value',
               numbers: {
                 voltage: { value: point.systemVoltage, kind: 'voltage' },
                 difference: { value: difference, kind: 'pressure' },

@@ -68,16 +68,16 @@ const length = (value: number) => ({ value, kind: 'length' }) as const;
 /** Injectors that nothing keeps in the rail, or a rail that only clips hold. */
 const retention = seatingRule(
   'injector.retention',
-  'clips keep injectors in the rail, bolts keep the rail on the engine: pressure pushes both apart',
+  'clips hold the injectors in the rail, bolts hold the rail on the engine: pressure pushes both apart',
   (_checked, row) => {
     const { retention: by } = row.seating;
     if (by === 'both' || by === 'bolted-rail') return undefined;
     return {
       severity: 'stop',
-      title: by === 'none' ? 'Nothing holds the injectors' : 'Nothing holds the rail down',
+      title: by === 'none' ? 'Injectors are not retained' : 'Rail is not bolted down',
       because:
         by === 'none'
-          ? `${row.row.name}: pressure pushes each injector out of its seats, and fuel sprays over the engine`
+          ? `${row.row.name}: pressure pushes each injector out of its seat, and fuel sprays over the engine`
           : `${row.row.name}: clips hold the injectors in the rail; pressure lifts both off the engine`,
       numbers: {},
       cures: () => [
@@ -136,7 +136,7 @@ const seals = seatingRule(
 /** Seats that are further apart than the injector reaches, or nearer. */
 const seats = seatingRule(
   'injector.seats',
-  'both seals sit in their bores when the rail is bolted down, and nothing is crushed',
+  'both seals seat in their bores when the rail is bolted down, and nothing is crushed',
   (checked, row) => {
     const { seating, injector } = row;
     const gap = seating.seatDistance.value - injector.reach;
@@ -164,7 +164,7 @@ const seats = seatingRule(
 /** Injectors that stand in one another's way. */
 const spacing = seatingRule(
   'injector.spacing',
-  'injectors of a second row stand clear of the first, plugs on',
+  'injectors of a second row clear the first with their connectors on',
   (_checked, row) => {
     const { bossSpacing } = row.seating;
     const room = bossSpacing && bossSpacing.value - row.injector.barrel;
@@ -172,8 +172,8 @@ const spacing = seatingRule(
     const least = Math.ceil((row.injector.barrel + BESIDE) * 1e3) / 1e3;
     return {
       severity: 'stop',
-      title: 'Injectors stand too close',
-      because: `${row.row.name}: {apart} between middles; with its plug each is {thick} thick`,
+      title: 'Injectors are too close together',
+      because: `${row.row.name}: {apart} between centres; each is {thick} thick with its connector`,
       numbers: { apart: length(bossSpacing.value), thick: length(row.injector.barrel) },
       cures: () => [
         setSeat(
@@ -190,17 +190,17 @@ const spacing = seatingRule(
 /** Plugs of the harness that do not fit the injectors. */
 const plugs = seatingRule(
   'injector.plug',
-  'the plugs of the harness are those of the injectors, or adapters are ordered',
+  'the connectors of the harness fit the injectors, or adapters are ordered',
   (_checked, row) => {
     const { seating, injector } = row;
     if (seating.plug === injector.plug) return undefined;
     return {
       severity: 'warn',
-      title: 'Plugs of the harness do not fit',
-      because: `${row.row.name}: the harness has ${seating.plug} plugs; ${injector.designation} takes ${injector.plug}`,
+      title: 'Harness connectors do not fit the injectors',
+      because: `${row.row.name}: the harness has ${seating.plug} connectors; ${injector.designation} takes ${injector.plug}`,
       numbers: {},
       cures: () => [
-        setSeat(row, 'plug', injector.plug, `Put ${injector.plug} plugs on the harness`),
+        setSeat(row, 'plug', injector.plug, `Fit ${injector.plug} connectors to the harness`),
       ],
     };
   },

@@ -24,7 +24,7 @@ function earlier(
   pump: PumpElement,
   flow: number,
 ): Cure<BuildCommand> {
-  const text = 'Let it come in earlier';
+  const text = 'Start it earlier';
   const { control } = pump;
   if (control?.kind !== 'stepped') return { text };
   const lower = bisect({
@@ -52,7 +52,7 @@ function earlier(
 /** Just below its change-over a stepped pump must still hold the pressure. */
 export const changeOver: FuelRule = {
   id: 'pump.change-over',
-  source: 'no pressure dip before a second pump or step comes in: sag 3 % good, 6 % stop',
+  source: 'no pressure dip before a second pump or step starts: sag 3 % good, 6 % stop',
   check: (checked) =>
     checked.fluids.flatMap((fluid): BuildFinding[] => {
       const { circuit } = fluid.design;
@@ -71,7 +71,7 @@ export const changeOver: FuelRule = {
             rule: 'pump.change-over',
             severity: sag > SAG_STOP ? 'stop' : 'warn',
             where: atPump(fluid, pump.id),
-            title: 'Pressure dips before the second step comes in',
+            title: 'Pressure dips before the second step starts',
             because: 'just below {above} of engine flow the injectors’ Δp is {sag} low',
             numbers: {
               above: { value: above, kind: 'volumeFlow' },
@@ -103,8 +103,8 @@ export const hysteresis: FuelRule = {
             rule: 'pump.hysteresis',
             severity: 'warn',
             where: { stage: 'pump', circuit: circuit.id, element: pump.id },
-            title: 'The pump would hunt between its steps',
-            because: 'it comes in above {above} and goes back below {below}',
+            title: 'Pump hunts between its steps',
+            because: 'it starts above {above} and stops below {below}',
             numbers: {
               above: { value: above.value, kind: 'volumeFlow' },
               below: { value: below.value, kind: 'volumeFlow' },
@@ -113,7 +113,7 @@ export const hysteresis: FuelRule = {
             limit: { value: 0.95, kind: 'ratio' },
             cures: () => [
               {
-                text: 'Let it go back a tenth lower',
+                text: 'Stop it a tenth lower',
                 command: {
                   name: 'set',
                   path: elementPath(circuit, pump, 'control', 'below'),
@@ -130,7 +130,7 @@ export const hysteresis: FuelRule = {
 /** A step that the engine never asks for. */
 export const neverStarts: FuelRule = {
   id: 'pump.never-starts',
-  source: 'a pump on demand has to come in before the engine takes all it can take',
+  source: 'a pump on demand has to start below the engine’s highest flow',
   check: (checked) =>
     checked.fluids.flatMap((fluid): BuildFinding[] => {
       const { point } = fluid.cases.peakPower;
@@ -144,9 +144,9 @@ export const neverStarts: FuelRule = {
             rule: 'pump.never-starts',
             severity: 'warn',
             where: atPump(fluid, pump.id),
-            title: 'The pump never comes in',
+            title: 'Pump never starts',
             because:
-              'it comes in above {above}, but this engine takes {most} at most: it hangs there for nothing, and nobody learns when it fails',
+              'it starts above {above}, but this engine draws {most} at most: it never runs, and a failure goes unnoticed',
             numbers: {
               above: { value: control.above.value, kind: 'volumeFlow' },
               most: { value: most, kind: 'volumeFlow' },

@@ -87,7 +87,7 @@ export const suctionHead: FuelRule = {
                 ? cures
                 : [
                     {
-                      text: 'Mount the pump lower and nearer the tank, enlarge outlet and strainer, or keep the fuel cooler: regulated before the rail, the engine’s heat stays out of the tank',
+                      text: 'Mount the pump lower and nearer the tank, enlarge outlet and strainer, or keep the fuel cooler: with the regulator before the rail, the engine’s heat stays out of the tank',
                     },
                   ];
             },
@@ -118,7 +118,7 @@ export const suctionVelocity: FuelRule = {
           severity: 'warn',
           where: where(fluid, line.id),
           title: 'Suction line is too small',
-          because: 'fuel runs at {velocity} in the suction line; at most {limit}',
+          because: 'fuel flows at {velocity} in the suction line; {limit} is the most',
           numbers: {
             velocity: { value, kind: 'velocity' },
             limit: { value: limit, kind: 'velocity' },

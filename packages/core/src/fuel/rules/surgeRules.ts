@@ -34,7 +34,7 @@ export const surgeFails = (
 
 export const surgeLift: FuelRule = {
   id: 'surge.lift',
-  source: 'lift flow at least 1.1 times peak engine flow, else the surge volume runs down',
+  source: 'lift flow at least 1.1 times peak engine flow, or the surge volume runs down',
   check: onSolved('peakPower', (checked, fluid, at, solution): BuildFinding[] => {
     const { surge, lift } = pumpDuties(fluid.design.circuit);
     if (!surge || lift.length === 0) return [];
@@ -59,10 +59,10 @@ export const surgeLift: FuelRule = {
         rule: 'surge.lift',
         severity: surgeFails(fluid.design, at.point, solution) ? 'stop' : 'warn',
         where: where(fluid, first.id),
-        title: empties ? 'The surge tank runs empty at peak' : 'The lift pump has little margin',
+        title: empties ? 'Surge tank runs empty at peak' : 'Lift pump has little margin',
         because: empties
-          ? 'at peak it gives {ratio} of what the engine takes: the surge tank lasts {seconds}'
-          : 'at peak it gives {ratio} of what the engine takes; {limit} keeps the surge tank full',
+          ? 'at peak it delivers {ratio} of the engine’s flow: the surge tank lasts {seconds}'
+          : 'at peak it delivers {ratio} of the engine’s flow; {limit} keeps the surge tank full',
         numbers: {
           ratio: { value: ratio, kind: 'ratio' },
           limit: { value: LIFT_RATIO, kind: 'ratio' },
@@ -84,7 +84,7 @@ export const surgeLift: FuelRule = {
                   },
                 },
               ]
-            : [{ text: 'Use a larger lift pump, or two side by side' }],
+            : [{ text: 'Fit a larger lift pump, or two in parallel' }],
       },
     ];
   }),
@@ -109,7 +109,7 @@ export const surgeVolume: FuelRule = {
         rule: 'surge.volume',
         severity: 'warn',
         where: where(fluid, surge.id),
-        title: 'The surge tank is small',
+        title: 'Surge tank is small',
         because: 'at peak it bridges {seconds} without fuel at the pickup; plan for {limit}',
         numbers: {
           seconds: { value: seconds, kind: 'duration' },
@@ -120,7 +120,7 @@ export const surgeVolume: FuelRule = {
         worse: 'lower',
         cures: () => [
           {
-            text: 'Plan a surge tank that lasts as long',
+            text: 'Plan a larger surge tank',
             command: {
               name: 'set',
               path: elementPath(fluid.design.circuit, surge, 'volume'),
@@ -152,7 +152,7 @@ export const liftDuty: FuelRule = {
             rule: 'pump.duty',
             severity: 'stop',
             where: atPump(fluid, pump.id),
-            title: 'A lift pump feeds the engine',
+            title: 'Lift pump feeds the engine',
             because: `${item.designation} is made to fill a surge tank; it does not make injection pressure`,
             numbers: {},
             cures: () => {

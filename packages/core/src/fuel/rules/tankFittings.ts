@@ -11,7 +11,7 @@ const APART = 0.15;
 
 /** A vent line from the top of the tank to a valve beside it, where the catalogue has its hose. */
 function newVent({ catalogue, vehicle }: FuelChecked, tank: TankAttitudes): Cure<BuildCommand>[] {
-  const words = { text: 'Put a vent line on the map, from the top of the tank to a valve' };
+  const words = { text: 'Draw a vent line on the map, from the top of the tank to a valve' };
   const hose = newestOf(catalogue, 'hose')
     .filter((each) => refusedHose('vent', each) === undefined)
     .sort((a, b) => a.bore - b.bore || a.price - b.price)[0];
@@ -41,10 +41,10 @@ function newVent({ catalogue, vehicle }: FuelChecked, tank: TankAttitudes): Cure
   };
   return [
     {
-      text: `Put a vent line of ${hose.designation} from its top to a valve`,
+      text: `Draw a vent line of ${hose.designation} from its top to a valve`,
       command: {
         name: 'set-several',
-        label: 'Put a vent on the tank',
+        label: 'Fit a vent to the tank',
         changes: [
           { path: ['placements', from], value: place('Tank vent', middle('y'), top) },
           { path: ['placements', to], value: place('Vent valve', middle('y'), top + 0.1) },
@@ -86,14 +86,14 @@ const set = (
 /** A tank that nothing vents. */
 const vent = tankRule(
   'tank.vent',
-  'a tank breathes: a vent whose capacity is at least the net outflow plus expansion, led to a roll-over valve',
+  'a tank has a vent with a capacity of at least the net outflow plus expansion, routed to a roll-over valve',
   (checked, tank) =>
     tank.vent
       ? undefined
       : {
           severity: 'warn',
           title: 'Tank has no vent',
-          because: `${tank.name}: no vent line begins at it on the map; without one the pump pulls it flat, and heat bursts it`,
+          because: `${tank.name}: no vent line starts at it on the map; without one the pump collapses the tank, and heat bursts it`,
           numbers: {},
           cures: () => newVent(checked, tank),
         },
@@ -116,7 +116,7 @@ const ventNarrow = tankRule(
     return {
       severity: 'warn',
       title: 'Vent is too narrow',
-      because: `${tank.name}: at peak {loss} stay in the tank over a vent of {bore}; {limit} is the most`,
+      because: `${tank.name}: at peak a vent of {bore} leaves {loss} across it; {limit} is the most`,
       numbers: {
         loss: { value: ventLoss, kind: 'pressure' },
         bore: { value: bore, kind: 'length' },
@@ -138,7 +138,7 @@ const ventNarrow = tankRule(
               },
             ]
           : []),
-        { text: 'Take a wider vent' },
+        { text: 'Fit a wider vent' },
       ],
     };
   },
@@ -153,70 +153,66 @@ const rollOver = tankRule(
       ? undefined
       : {
           severity: 'warn',
-          title: 'Vent stays open when it rolls over',
-          because: `${tank.name}: nothing closes its vent on the roof; fuel runs out of it`,
+          title: 'Vent stays open in a roll-over',
+          because: `${tank.name}: nothing closes its vent when the vehicle is on its roof; fuel runs out`,
           numbers: {},
-          cures: () => [set(tank, 'rollOver', true, 'Fit a roll-over valve into the vent')],
+          cures: () => [set(tank, 'rollOver', true, 'Fit a roll-over valve in the vent')],
         },
 );
 
 /** A return that blows its bubbles at the pickup. */
 const returnNear = tankRule(
   'tank.return',
-  'the return is kept away from the pickup: its fuel is hot and full of bubbles',
+  'the return is away from the pickup: its fuel is hot and full of bubbles',
   (_checked, tank) => {
     const { returnApart: apart, onMap } = tank;
     if (apart === undefined || apart >= APART || onMap.swirl || onMap.baffle) return undefined;
     return {
       severity: 'warn',
-      title: 'Return blows at the pickup',
+      title: 'Return discharges at the pickup',
       because: `${tank.name}: the return is {apart} from the pickup; bubbles and heat go straight back to the pump`,
       numbers: { apart: { value: apart, kind: 'length' } },
       measured: { value: apart, kind: 'length' },
       limit: { value: APART, kind: 'length' },
       worse: 'lower',
-      cures: () => [set(tank, 'baffle', true, 'Put a baffle between them')],
+      cures: () => [set(tank, 'baffle', true, 'Fit a baffle between them')],
     };
   },
 );
 
 /** More fuel counted on than the tank has room for. */
-const usable = tankRule(
-  'tank.usable',
-  'what can be used lies above the pickup',
-  (_checked, tank) => {
-    if (tank.usable <= tank.abovePickup) return undefined;
-    const litres = Math.floor(tank.abovePickup * 1e4) / 10;
-    return {
-      severity: 'warn',
-      title: 'Tank holds less than is counted on',
-      because: `${tank.name}: {usable} are counted on; its box on the map has {room} above the pickup`,
-      numbers: {
-        usable: { value: tank.usable, kind: 'volume' },
-        room: { value: tank.abovePickup, kind: 'volume' },
-      },
-      measured: { value: tank.usable, kind: 'volume' },
-      limit: { value: tank.abovePickup, kind: 'volume' },
-      worse: 'higher',
-      cures: () => [
-        {
-          text: `Count on ${litres} L`,
-          command: {
-            name: 'set',
-            path: ['fuelCircuits', tank.circuitId, 'elements', tank.elementId, 'usableVolume'],
-            value: quantity(litres, 'volume', 'L'),
-          },
+const usable = tankRule('tank.usable', 'usable fuel is above the pickup', (_checked, tank) => {
+  if (tank.usable <= tank.abovePickup) return undefined;
+  const litres = Math.floor(tank.abovePickup * 1e4) / 10;
+  return {
+    severity: 'warn',
+    title: 'Tank holds less than planned',
+    because: `${tank.name}: {usable} are planned; its box on the map holds {room} above the pickup`,
+    numbers: {
+      usable: { value: tank.usable, kind: 'volume' },
+      room: { value: tank.abovePickup, kind: 'volume' },
+    },
+    measured: { value: tank.usable, kind: 'volume' },
+    limit: { value: tank.abovePickup, kind: 'volume' },
+    worse: 'higher',
+    cures: () => [
+      {
+        text: `Plan with ${litres} L`,
+        command: {
+          name: 'set',
+          path: ['fuelCircuits', tank.circuitId, 'elements', tank.elementId, 'usableVolume'],
+          value: quantity(litres, 'volume', 'L'),
         },
-        { text: 'Correct the box of the tank, or lower the pickup' },
-      ],
-    };
-  },
-);
+      },
+      { text: 'Correct the box of the tank, or lower the pickup' },
+    ],
+  };
+});
 
 /** A bung that cannot be renewed. */
 const bung = tankRule(
   'tank.bung',
-  'a threaded bung is preferred to a welded male end: a damaged thread can be renewed without hot work on a tank',
+  'a threaded bung is preferred to a welded male end: a damaged thread can be repaired without hot work on a tank',
   (_checked, tank) =>
     tank.onMap.bung !== 'welded'
       ? undefined
@@ -230,16 +226,19 @@ const bung = tankRule(
 );
 
 /** Nobody sees how much is left. */
-const sender = tankRule('tank.sender', 'a level sender tells how much is left', (_checked, tank) =>
-  tank.onMap.sender !== 'none'
-    ? undefined
-    : {
-        severity: 'note',
-        title: 'Tank has no level sender',
-        because: `${tank.name}: nothing tells how much is left in it`,
-        numbers: {},
-        cures: () => [set(tank, 'sender', 'float', 'Fit a float sender')],
-      },
+const sender = tankRule(
+  'tank.sender',
+  'a level sender shows how much fuel is left',
+  (_checked, tank) =>
+    tank.onMap.sender !== 'none'
+      ? undefined
+      : {
+          severity: 'note',
+          title: 'Tank has no level sender',
+          because: `${tank.name}: nothing shows how much fuel is left`,
+          numbers: {},
+          cures: () => [set(tank, 'sender', 'float', 'Fit a float sender')],
+        },
 );
 
 /** Checks of what a tank has in it and on it. */

@@ -13,7 +13,7 @@ const LASTS = 5;
 export const tankStarves: FuelRule = {
   id: 'tank.starve',
   source:
-    'a pickup stays covered with a quarter tank however the vehicle is driven, or has a swirl pot that lasts 5 s at peak',
+    'a pickup stays covered at a quarter tank in every attitude, or has a swirl pot that lasts 5 s at peak',
   check: ({ tanks }) =>
     tanks.flatMap((tank): BuildFinding[] => {
       const worst = attitudes.reduce((a, b) => (tank.starves[b] > tank.starves[a] ? b : a));
@@ -26,8 +26,8 @@ export const tankStarves: FuelRule = {
           rule: 'tank.starve',
           severity: 'warn',
           where: { stage: 'circuit', circuit: tank.circuitId, element: tank.elementId },
-          title: 'Pickup falls dry',
-          because: `${tank.name}, ${attitudeWords[worst]}: the pickup falls dry below {starves}; a quarter tank is {quarter}`,
+          title: 'Pickup runs dry',
+          because: `${tank.name}, ${attitudeWords[worst]}: the pickup runs dry below {starves}; a quarter tank is {quarter}`,
           numbers: {
             starves: { value: starves, kind: 'volume' },
             quarter: { value: QUARTER * tank.usable, kind: 'volume' },
@@ -44,7 +44,7 @@ export const tankStarves: FuelRule = {
                 value: quantity(litres, 'volume', 'L'),
               },
             },
-            { text: 'Move the pickup to where the fuel goes, or fit baffles' },
+            { text: 'Move the pickup to where the fuel collects, or fit baffles' },
           ],
         },
       ];

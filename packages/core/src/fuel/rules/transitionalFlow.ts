@@ -29,7 +29,7 @@ function findingOn(fluid: FluidResult, line: LineElement): BuildFinding[] {
         severity: 'note',
         where: where(fluid, line.id),
         title: 'Flow between laminar and turbulent',
-        because: `${point.label.toLowerCase()}: at Re {reynolds} this line has no unique friction factor; its loss of {drop} rests on a blend of the two laws`,
+        because: `${point.label.toLowerCase()}: at Re {reynolds} this line has no unique friction factor; its pressure drop of {drop} is a blend of the two laws`,
         numbers: {
           reynolds: { value: reynolds, kind: 'count' },
           drop: { value: state!.pressureDrop, kind: 'pressure' },
@@ -37,7 +37,7 @@ function findingOn(fluid: FluidResult, line: LineElement): BuildFinding[] {
         measured: { value: reynolds, kind: 'count' },
         limit: { value: TURBULENT_START, kind: 'count' },
         worse: 'lower',
-        cures: () => [{ text: 'Nothing to do; a gauge settles it where the loss matters' }],
+        cures: () => [{ text: 'Nothing to do; measure it with a gauge where the drop matters' }],
       },
     ];
   }

@@ -40,7 +40,7 @@ export const vapourInRun: FuelRule = {
           rule: 'vapour.run',
           severity: boils ? 'stop' : 'warn',
           where: where(fluid, worst.lowest.elementId ?? 'tank'),
-          title: boils ? 'Fuel boils on its way' : 'Fuel is close to boiling on its way',
+          title: boils ? 'Fuel boils in the line' : 'Fuel is close to boiling in the line',
           because: `${fluid.design.circuit.name}: the pressure ${element ? `after the ${element.name.toLowerCase()}` : 'at the tank outlet'} is {above} above vapour pressure, ${worst.point.label.toLowerCase()}, ${fuelInWords(fluid.boiling)}; 10 kPa is good`,
           numbers: {
             above: { value: worst.above, kind: 'pressure' },
@@ -58,7 +58,7 @@ export const vapourInRun: FuelRule = {
                 worst.above + fluid.boiling.vapourPressureAbsolute - vapourPressureAbsolute >= GOOD,
             ),
             {
-              text: 'Lay that part lower, take less loss before it, or keep the fuel cooler: regulated before the rail, the engine’s heat stays out of the tank',
+              text: 'Mount that part lower, reduce the pressure drop before it, or keep the fuel cooler: with the regulator before the rail, the engine’s heat stays out of the tank',
             },
           ],
         },
@@ -85,7 +85,7 @@ export const vapourAtRest: FuelRule = {
           severity: 'note',
           where: where(fluid, tank.id),
           title: 'Hot fuel boils at the tank surface and in the return',
-          because: `${fluid.design.circuit.name}: ${fuelInWords(fluid.boiling)} its vapour pressure is {short} above what stands on it: it loses its light parts and the vent works`,
+          because: `${fluid.design.circuit.name}: ${fuelInWords(fluid.boiling)} its vapour pressure is {short} above the pressure in the tank: light fractions boil off through the vent`,
           numbers: {
             temperature: { value: fluid.boiling.temperature, kind: 'temperature' },
             short: { value: -above, kind: 'pressure' },

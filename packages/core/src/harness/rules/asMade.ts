@@ -19,7 +19,7 @@ const asCure = ({ words, work, changes }: Repair): Cure<BuildCommand> => ({
 /** Wires that were cut and do not reach any more. */
 export const cutShort: HarnessRule = {
   id: 'harness.cut-short',
-  source: 'a wire that is cut keeps its length; a wire pulled tight in its cover cannot be eased',
+  source: 'a cut wire keeps its length; a wire pulled tight in its cover cannot be eased',
   check: (checked) => {
     const { led, electrics } = checked;
     const short = led.wires.flatMap(({ wireId, length, needed, cut }) =>
@@ -36,9 +36,9 @@ export const cutShort: HarnessRule = {
         rule: 'harness.cut-short',
         severity: 'warn',
         where: { stage: 'harness' },
-        title: 'Wires that are cut no longer reach',
+        title: 'Cut wires no longer reach',
         because:
-          `{count} of the wires that are cut ${short.length === 1 ? 'is' : 'are'} shorter than {their} way asks now: “${names.get(worst.wireId) ?? worst.wireId}” by {missing}`.replace(
+          `{count} of the cut wires ${short.length === 1 ? 'is' : 'are'} shorter than {their} route now needs: “${names.get(worst.wireId) ?? worst.wireId}” by {missing}`.replace(
             '{their}',
             short.length === 1 ? 'its' : 'their',
           ),
@@ -67,7 +67,7 @@ const cutNow = (wires: HarnessChecked['led']['wires']) =>
 /** Wires that have to go into a cover that is closed already. */
 export const segmentClosed: HarnessRule = {
   id: 'segment.closed',
-  source: 'as made: no wire is added to a cover that is closed without opening it',
+  source: 'no wire is added to a closed cover without opening it',
   check: ({ led, decidedHarness, electrics, harness }: HarnessChecked) => {
     const names = new Map(electrics.netlist.wires.map(({ id, name }) => [id, name]));
     return decidedHarness.segments.flatMap((segment): BuildFinding[] => {
@@ -85,8 +85,8 @@ export const segmentClosed: HarnessRule = {
           rule: 'segment.closed',
           severity: 'note',
           where: inSegment(segment.id),
-          title: 'A closed cover has to be opened',
-          because: `{count} ${fresh.length === 1 ? 'wire that is not cut yet goes' : 'wires that are not cut yet go'} through “${segment.name}”, whose cover is closed over {length}: ${names.get(first.wireId) ?? ''}${fresh.length > 1 ? ' and others' : ''}`,
+          title: 'Closed cover has to be opened',
+          because: `{count} ${fresh.length === 1 ? 'uncut wire runs' : 'uncut wires run'} through “${segment.name}”, whose cover is closed over {length}: ${names.get(first.wireId) ?? ''}${fresh.length > 1 ? ' and others' : ''}`,
           numbers: {
             count: { value: fresh.length, kind: 'count' },
             length: { value: length, kind: 'length' },
@@ -105,8 +105,8 @@ export const segmentClosed: HarnessRule = {
             {
               text:
                 fresh.length === 1
-                  ? 'It is in there already: cut as it is'
-                  : 'They are in there already: cut as they are',
+                  ? 'Record it as cut and already inside'
+                  : 'Record them as cut and already inside',
               command: {
                 name: 'set',
                 path: ['harness', 'cut'],

@@ -42,7 +42,7 @@ const inMm = (metres: number): string => `${Math.round(metres * 1e3)} mm`;
 /** A leg that is too short for its way. */
 export const legShort: HarnessRule = {
   id: 'leg.short',
-  source: 'legs of a loom that is bought have the length that they have',
+  source: 'the legs of a bought loom have fixed lengths',
   check: onLegs((told) => {
     const { leg, loom, stored } = told;
     const slack = leg.slack?.value ?? 0;
@@ -54,7 +54,7 @@ export const legShort: HarnessRule = {
         rule: 'leg.short',
         severity: 'warn',
         where: inLoom(loom),
-        title: 'A leg does not reach',
+        title: 'Leg does not reach',
         because: `“${leg.name}” of ${loom.name.toLowerCase()} is {length} long and needs {needed}: {missing} are missing`,
         numbers: {
           length: { value: leg.length.value, kind: 'length' },
@@ -66,10 +66,10 @@ export const legShort: HarnessRule = {
         worse: 'lower',
         cures: () => [
           {
-            text: `Extend it by ${inMm(by)}, splice and overlap counted in`,
+            text: `Extend it by ${inMm(by)}, splice and overlap included`,
             command: setLeg(told, 'changed', mm(stored.changed.value + by)),
           },
-          { text: 'Find a place for its plug from which all legs reach' },
+          { text: 'Move its connector to where all legs reach' },
         ],
       },
     ];
@@ -79,7 +79,7 @@ export const legShort: HarnessRule = {
 /** A leg that is much too long for its way. */
 export const legLong: HarnessRule = {
   id: 'leg.long',
-  source: 'what is left of a leg is folded away flat, never coiled beside ignition',
+  source: 'spare length is folded flat, never coiled beside ignition',
   check: onLegs((told) => {
     const { leg, loom, stored } = told;
     const slack = leg.slack?.value ?? 0;
@@ -91,8 +91,8 @@ export const legLong: HarnessRule = {
         rule: 'leg.long',
         severity: 'note',
         where: inLoom(loom),
-        title: 'A leg is too long',
-        because: `{slack} of “${leg.name}” are left over: fold them away flat and tie them twice, in no coil, and not beside coils of the ignition`,
+        title: 'Leg is too long',
+        because: `“${leg.name}” has {slack} to spare: fold it flat and tie it twice; no coil, and not beside ignition coils`,
         numbers: { slack: { value: slack, kind: 'length' } },
         measured: { value: slack, kind: 'length' },
         limit: { value: FOLDED, kind: 'length' },
@@ -113,7 +113,7 @@ const directionWords = { on: 'on along it', square: 'square to it', back: 'back'
 /** A leg that leaves its trunk another way than it was built. */
 export const legTurned: HarnessRule = {
   id: 'leg.turned',
-  source: 'a breakout that is turned is tied anew on both sides of the branch',
+  source: 'a turned breakout is tied again on both sides of the branch',
   check: onLegs((told) => {
     const { leg, loom, stored } = told;
     if (leg.turns === undefined || leg.turns === stored.leaves) return [];
@@ -124,12 +124,12 @@ export const legTurned: HarnessRule = {
         rule: 'leg.turned',
         severity: 'note',
         where: inLoom(loom),
-        title: 'A breakout has to be turned',
+        title: 'Breakout has to be turned',
         because: `“${leg.name}” was built to leave the trunk ${directionWords[stored.leaves]}; on the vehicle it goes ${directionWords[turns]}`,
         numbers: {},
         cures: () => [
           {
-            text: 'Turn it, with ties on both sides of the branch and support within 100 mm of its plug',
+            text: 'Turn it, with ties on both sides of the branch and support within 100 mm of its connector',
             command: setLeg(told, 'leaves', turns),
           },
         ],
@@ -141,7 +141,7 @@ export const legTurned: HarnessRule = {
 /** A leg to where the harness does not lead. */
 export const legUnled: HarnessRule = {
   id: 'leg.unled',
-  source: 'legs of a loom that is bought follow the harness on the map',
+  source: 'legs of a bought loom follow the harness on the map',
   check: onLegs(({ leg, loom }, { led, placements }) => {
     if (leg.way || led.segments.length === 0) return [];
     const place = placements.find(({ id }) => id === leg.placementId)?.name ?? leg.placementId;
@@ -151,10 +151,10 @@ export const legUnled: HarnessRule = {
         rule: 'leg.unled',
         severity: 'warn',
         where: inLoom(loom),
-        title: 'A leg has no way on the map',
-        because: `No segment leads from the plug of ${loom.name.toLowerCase()} to ${place.toLowerCase()}: whether “${leg.name}” reaches is not known`,
+        title: 'Leg has no route on the map',
+        because: `No segment runs from the connector of ${loom.name.toLowerCase()} to ${place.toLowerCase()}: whether “${leg.name}” reaches is not known`,
         numbers: {},
-        cures: () => [{ text: 'Join the place to the harness' }],
+        cures: () => [{ text: 'Connect the place to the harness' }],
       },
     ];
   }),

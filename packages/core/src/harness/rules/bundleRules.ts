@@ -24,7 +24,7 @@ const otherCovers = (bundle: LaidBundle, { catalogue }: HarnessChecked): Cure<Bu
 /** A bundle that nothing in the catalogue can be drawn over. */
 export const segmentCover: HarnessRule = {
   id: 'segment.cover',
-  source: 'a sleeve grips the bundle and takes it',
+  source: 'a sleeve fits the bundle snugly',
   check: onBundles((bundle, checked) => {
     if (bundle.cover === 'none' || bundle.coverItem) return [];
     const finding: BuildFinding = {
@@ -32,14 +32,14 @@ export const segmentCover: HarnessRule = {
       rule: 'segment.cover',
       severity: 'warn',
       where: inSegment(bundle.segmentId),
-      title: 'No cover takes this bundle',
-      because: `${bundle.name}: {bundle} of wires, and no ${bundle.cover} in the catalogue takes them`,
+      title: 'No cover fits this bundle',
+      because: `${bundle.name}: {bundle} of wires, and no ${bundle.cover} in the catalogue fits`,
       numbers: { bundle: { value: bundle.bundle, kind: 'length' } },
       measured: { value: bundle.bundle, kind: 'length' },
       worse: 'higher',
       cures: () => {
         const others = otherCovers(bundle, checked);
-        return others.length > 0 ? others : [{ text: 'Part the bundle' }];
+        return others.length > 0 ? others : [{ text: 'Split the bundle' }];
       },
     };
     return [finding];
@@ -49,7 +49,7 @@ export const segmentCover: HarnessRule = {
 /** A bundle that is only laced where there is weather, oil or rubbing. */
 export const segmentLaced: HarnessRule = {
   id: 'segment.laced',
-  source: 'bundles are laced only inside the cabin; elsewhere something lies round them',
+  source: 'bundles are laced only inside the cabin; elsewhere they are covered',
   check: onBundles((bundle, checked) => {
     const outside = bundle.led.zones.some((zone) => zone !== 'cabin');
     if (bundle.cover !== 'none' || !outside) return [];
@@ -63,7 +63,7 @@ export const segmentLaced: HarnessRule = {
       because: `${bundle.name} has no cover, and one of its ends is not in the cabin`,
       numbers: {},
       cures: () => [
-        { text: 'Cover it as the whole harness', command: { name: 'set', path, value: null } },
+        { text: 'Use the harness cover', command: { name: 'set', path, value: null } },
         ...otherCovers(bundle, checked),
       ],
     };
@@ -74,7 +74,7 @@ export const segmentLaced: HarnessRule = {
 /** A cover that does not stand where it lies. */
 export const segmentCoverHeat: HarnessRule = {
   id: 'segment.cover-heat',
-  source: 'a cover stands the air of the zones that its segment runs between, on the hot day',
+  source: 'a cover withstands the air of the zones that its segment runs between, on a hot day',
   check: onBundles((bundle, checked) => {
     const { coverItem } = bundle;
     if (!coverItem || coverItem.temperatureLimit >= bundle.ambient) return [];
@@ -83,8 +83,8 @@ export const segmentCoverHeat: HarnessRule = {
       rule: 'segment.cover-heat',
       severity: 'warn',
       where: inSegment(bundle.segmentId),
-      title: 'Cover does not stand the heat',
-      because: `${bundle.name}: {ambient} around it, ${coverItem.designation.toLowerCase()} stands {limit}`,
+      title: 'Cover is not rated for the heat',
+      because: `${bundle.name}: {ambient} around it; ${coverItem.designation.toLowerCase()} withstands {limit}`,
       numbers: {
         ambient: { value: bundle.ambient, kind: 'temperature' },
         limit: { value: coverItem.temperatureLimit, kind: 'temperature' },
@@ -94,7 +94,7 @@ export const segmentCoverHeat: HarnessRule = {
       worse: 'higher',
       cures: () => {
         const others = otherCovers(bundle, checked);
-        return others.length > 0 ? others : [{ text: 'Lead it away from the heat' }];
+        return others.length > 0 ? others : [{ text: 'Re-route it away from the heat' }];
       },
     };
     return [finding];
@@ -112,8 +112,8 @@ export const segmentHot: HarnessRule = {
       rule: 'segment.hot',
       severity: 'warn',
       where: inSegment(bundle.segmentId),
-      title: 'Bundle gets too hot inside',
-      because: `${bundle.name}: {inside} in its middle with everything on; the least of its wires stands {limit}`,
+      title: 'Bundle is too hot inside',
+      because: `${bundle.name}: {inside} at its centre with everything on; its weakest wire withstands {limit}`,
       numbers: {
         inside: { value: bundle.temperature, kind: 'temperature' },
         limit: { value: bundle.coldest, kind: 'temperature' },
@@ -121,9 +121,7 @@ export const segmentHot: HarnessRule = {
       measured: { value: bundle.temperature, kind: 'temperature' },
       limit: { value: bundle.coldest, kind: 'temperature' },
       worse: 'higher',
-      cures: () => [
-        { text: 'Lead its heavy feeds by themselves, or choose thicker wires for them' },
-      ],
+      cures: () => [{ text: 'Route its heavy feeds separately, or fit thicker wires for them' }],
     };
     return [finding];
   }),

@@ -32,8 +32,8 @@ export const colourTwice: HarnessRule = {
               rule: 'wire.colour',
               severity: 'note',
               where: { stage: 'harness' },
-              title: 'Two wires of one plug are alike',
-              because: `${connector.name}: “${a}” and “${b}” are both ${key.replace('/', ' with ')}; in the plug they are told apart only by their numbers`,
+              title: 'Two wires of one connector look alike',
+              because: `${connector.name}: “${a}” and “${b}” are both ${key.replace('/', ' with ')}; at the connector only their numbers tell them apart`,
               numbers: {},
               cures: () => {
                 const free = [other, wireId].find((id) =>
@@ -43,7 +43,7 @@ export const colourTwice: HarnessRule = {
                   ? [{ text: 'Label both ends of each' }]
                   : [
                       {
-                        text: `Let “${wires.get(free)?.name ?? free}” take another colour`,
+                        text: `Change the colour of “${wires.get(free)?.name ?? free}”`,
                         command: { name: 'remove', path: ['harness', 'colours', free] },
                       },
                     ];

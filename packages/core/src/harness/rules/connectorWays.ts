@@ -25,7 +25,7 @@ function throughCures(load: InlineLoad, checked: HarnessChecked): Cure<BuildComm
   const { parts } = checked.electrics.netlist;
   if (free.length >= without.length) {
     const ways = ledThrough(load);
-    const label = `Lead ${without.length === 1 ? 'it' : 'them'} through free ways of ${part.name.toLowerCase()}`;
+    const label = `Route ${without.length === 1 ? 'it' : 'them'} through spare cavities of ${part.name.toLowerCase()}`;
     return [
       {
         text: label,
@@ -41,13 +41,13 @@ function throughCures(load: InlineLoad, checked: HarnessChecked): Cure<BuildComm
     ];
   }
   const wider = widerConnector(checked.catalogue, load);
-  if (!wider) return [{ text: 'Set a second connector beside it' }];
+  if (!wider) return [{ text: 'Fit a second connector beside it' }];
   const pins = wayPins(wider);
   const kept = Object.values(device.ways).map((way, i) => [pins[i] ?? '', way] as const);
   const added = ledThrough({ ...load, free: pins.slice(kept.length) });
   return [
     {
-      text: `Take ${wider.designation.toLowerCase()} and lead all through it`,
+      text: `Fit ${wider.designation.toLowerCase()} and route all through it`,
       command: {
         name: 'set-several',
         label: `A wider connector for ${part.name}`,
@@ -65,7 +65,7 @@ function throughCures(load: InlineLoad, checked: HarnessChecked): Cure<BuildComm
 export const connectorPast: HarnessRule = {
   id: 'connector.past',
   source:
-    'where a harness parts, every wire that a contact takes parts with it; thicker ones pass beside',
+    'where a harness is split, every wire that fits a contact goes through the connector; thicker ones pass beside it',
   check: (checked) =>
     checked.harness.inline.flatMap((load): BuildFinding[] => {
       const { part, without } = load;
@@ -76,8 +76,8 @@ export const connectorPast: HarnessRule = {
           rule: 'connector.past',
           severity: 'warn',
           where: atConnector(load),
-          title: 'Wires pass a connector without a contact',
-          because: `{count} ${without.length === 1 ? 'wire comes' : 'wires come'} past ${part.name.toLowerCase()} and would hold it: ${listed(without.map(({ wire }) => wire.name))}`,
+          title: 'Wires bypass a connector',
+          because: `{count} ${without.length === 1 ? 'wire runs' : 'wires run'} past ${part.name.toLowerCase()} and would stop it from coming apart: ${listed(without.map(({ wire }) => wire.name))}`,
           numbers: { count: { value: without.length, kind: 'count' } },
           measured: { value: without.length, kind: 'count' },
           worse: 'higher',
@@ -90,7 +90,7 @@ export const connectorPast: HarnessRule = {
 /** Ways of a connector whose wire comes back on the side that it came from. */
 export const connectorWay: HarnessRule = {
   id: 'connector.way',
-  source: 'a way of a connector leads from one side of it to the other',
+  source: 'a cavity of a connector joins one side of it to the other',
   check: ({ harness, wired: { devices }, led }) => {
     if (harness.inline.length === 0) return [];
     const wires = new Map(led.wires.map((wire) => [wire.wireId, wire]));
@@ -110,14 +110,14 @@ export const connectorWay: HarnessRule = {
           rule: 'connector.way',
           severity: 'warn',
           where: atConnector(load),
-          title: 'A wire comes back on the same side of a connector',
-          because: `{count} ${one ? 'way' : 'ways'} of ${part.name.toLowerCase()} ${one ? 'has a wire that comes' : 'have wires that come'} from one side and ${one ? 'goes' : 'go'} back to it: ${back.slice(0, 5).join(', ')}`,
+          title: 'Wire returns on the same side of a connector',
+          because: `{count} ${one ? 'cavity' : 'cavities'} of ${part.name.toLowerCase()} ${one ? 'has a wire that comes' : 'have wires that come'} from one side and ${one ? 'returns' : 'return'} to it: ${back.slice(0, 5).join(', ')}`,
           numbers: { count: { value: back.length, kind: 'count' } },
           measured: { value: back.length, kind: 'count' },
           worse: 'higher',
           cures: () => [
             {
-              text: `Free ${one ? 'this way' : 'these ways'}: the wire is one again`,
+              text: `Free ${one ? 'this cavity' : 'these cavities'}: the wire runs through in one piece`,
               command: {
                 name: 'set',
                 path: ['devices', part.id, 'ways'],

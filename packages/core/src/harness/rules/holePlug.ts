@@ -9,7 +9,7 @@ import { inSegment } from './onBundles.ts';
 export const holePlug: HarnessRule = {
   id: 'hole.plug',
   source:
-    'the plugs of one side are put through before their sleeves are closed, or fitted after; a connector fills its hole',
+    'connectors are passed through before their sleeves are closed, or fitted after; a bulkhead connector fills its hole',
   check: ({ harness, vehicle, results, electrics }) =>
     harness.holes.flatMap((hole): BuildFinding[] => {
       const [segmentId] = hole.segments;
@@ -25,11 +25,11 @@ export const holePlug: HarnessRule = {
           severity: connector ? 'warn' : 'note',
           where: inSegment(segmentId),
           title: connector
-            ? 'A connector does not go into its hole'
-            : 'A plug does not pass its hole',
+            ? 'Connector does not fit its hole'
+            : 'Connector does not pass through its hole',
           because: connector
             ? `“${hole.name}” in ${hole.sheet.toLowerCase()} is {bore} wide; ${connector.name.toLowerCase()} needs about {plug}`
-            : `“${hole.name}” in ${hole.sheet.toLowerCase()} is {bore} wide; the plug of ${what.name.toLowerCase()} is about {plug}: its wires are put through first and the plug is fitted after`,
+            : `“${hole.name}” in ${hole.sheet.toLowerCase()} is {bore} wide; the connector of ${what.name.toLowerCase()} is about {plug}: pass its wires through first and fit the connector after`,
           numbers: {
             bore: { value: hole.bore, kind: 'length' },
             plug: { value: plug ? plugDiameter(plug) : needed.value, kind: 'length' },
@@ -39,7 +39,7 @@ export const holePlug: HarnessRule = {
           worse: 'lower',
           cures: () => [
             ...holeOpenedTo(vehicle.sheets, hole.id, needed.value),
-            ...(connector ? [] : [{ text: 'Fit the plug after its wires are through' }]),
+            ...(connector ? [] : [{ text: 'Fit the connector after its wires are through' }]),
           ],
         },
       ];

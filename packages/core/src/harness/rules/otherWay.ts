@@ -42,7 +42,7 @@ export function movedCorners(
       text: found.words,
       command: {
         name: 'set-several',
-        label: `Lead “${bundle.name}” another way`.slice(0, 120),
+        label: `Re-route “${bundle.name}”`.slice(0, 120),
         changes: found.moved.flatMap((k) => {
           const id = stored.points[k - 1]?.id;
           return id === undefined
@@ -80,10 +80,10 @@ export function ledAnew(checked: HarnessChecked, bundle: LaidBundle): Cure<Build
   if (!way || way.faults.length > 0) return [];
   return [
     {
-      text: `Lead it anew: ${way.length.toFixed(2)} m, ${way.bends} ${way.bends === 1 ? 'bend' : 'bends'}`,
+      text: `Re-route it: ${way.length.toFixed(2)} m, ${way.bends} ${way.bends === 1 ? 'bend' : 'bends'}`,
       command: {
         name: 'set-several',
-        label: `Lead “${bundle.name}” anew`.slice(0, 120),
+        label: `Re-route “${bundle.name}” from scratch`.slice(0, 120),
         changes: [
           {
             path: ['harness', 'segments', bundle.segmentId, 'points'],

@@ -4,7 +4,7 @@ import type { HarnessRule } from '../checked.ts';
 /** A wire that would end in two cavities of a plug that is kept. */
 export const repinnedTwice: HarnessRule = {
   id: 'repin.twice',
-  source: 'a wire ends in one cavity of a plug; what has to go on from there is spliced',
+  source: 'a wire ends in one cavity of a connector; what continues from there is spliced',
   check: ({ decidedHarness }) =>
     decidedHarness.repinned.flatMap((plug): BuildFinding[] => {
       const seen = new Map<string, string>();
@@ -21,13 +21,13 @@ export const repinnedTwice: HarnessRule = {
             id: `repin.twice:${plug.id}/${id}`,
             rule: 'repin.twice',
             severity: 'warn',
-            where: { stage: 'kept-plugs', plug: plug.id },
-            title: 'A wire in two cavities',
-            because: `“${after.trim()}” stands in cavities ${first} and ${cavity} of ${plug.name.toLowerCase()}`,
+            where: { stage: 'kept-connectors', plug: plug.id },
+            title: 'Wire is in two cavities',
+            because: `“${after.trim()}” is in cavities ${first} and ${cavity} of ${plug.name.toLowerCase()}`,
             numbers: {},
             cures: () => [
               {
-                text: `Leave cavity ${cavity} empty`,
+                text: `Empty cavity ${cavity}`,
                 command: {
                   name: 'set',
                   path: ['harness', 'repinned', plug.id, 'cavities', id, 'after'],

@@ -71,7 +71,7 @@ function sleeved(checked: HarnessChecked, bundle: LaidBundle): Cure<BuildCommand
   if (!way.near.hot || way.near.hot.margin < 0) return [];
   return [
     {
-      text: 'Put a heat sleeve over it',
+      text: 'Fit a heat sleeve',
       command: {
         name: 'set',
         path: ['harness', 'segments', bundle.segmentId, 'heatSleeve'],
@@ -88,20 +88,20 @@ export const segmentNearRules: readonly HarnessRule[] = [
     kind: 'hot',
     source: 'at least 100 mm from a bare exhaust, 50 with a heat sleeve, twice from a turbine',
     severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
-    title: 'Wires are too near to a hot pipe',
-    asks: 'it asks for {needed}',
+    title: 'Wires are too close to a hot pipe',
+    asks: 'it needs {needed}',
     otherwise: sleeved,
-    lastly: 'Lead it another way, or shield the pipe',
+    lastly: 'Re-route it, or shield the pipe',
   }),
   nearRule({
     id: 'segment.moving',
     kind: 'moving',
-    source: 'at least 25 mm from what moves in its place, 50 where it travels, over all of it',
+    source: 'at least 25 mm from what moves in place, 50 from what travels, over its full travel',
     severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
-    title: 'Wires are too near to what moves',
-    asks: 'over all of its movement it asks for {needed}',
+    title: 'Wires are too close to a moving part',
+    asks: 'over its full travel it needs {needed}',
     otherwise: none,
-    lastly: 'Lead it another way, or move its breakout',
+    lastly: 'Re-route it, or move its breakout',
   }),
   nearRule({
     id: 'segment.edge',
@@ -109,7 +109,7 @@ export const segmentNearRules: readonly HarnessRule[] = [
     source: 'at least 12 mm from a sharp edge, or edge trim',
     severity: () => 'warn',
     title: 'Wires rub on a sharp edge',
-    asks: 'a bare edge asks for {needed}',
+    asks: 'a bare edge needs {needed}',
     otherwise: (_checked, _bundle, { id, clearance }) =>
       clearance < 0
         ? []
@@ -119,26 +119,26 @@ export const segmentNearRules: readonly HarnessRule[] = [
               command: { name: 'set', path: ['edges', id, 'covered'], value: true },
             },
           ],
-    lastly: 'Lead it further away, or cover the edge',
+    lastly: 'Re-route it further away, or cover the edge',
   }),
   nearRule({
     id: 'segment.solid',
     kind: 'solid',
-    source: 'segments go round what is solid; only the stretch that leaves their own part is free',
+    source: 'segments go round solid things, except where they leave their own part',
     severity: () => 'stop',
-    title: 'Wires run through something solid',
-    asks: 'there is no way through',
+    title: 'Wires run through a solid part',
+    asks: 'it cannot pass',
     otherwise: none,
-    lastly: 'Lead it round, or move its breakout',
+    lastly: 'Route it round, or move its breakout',
   }),
   nearRule({
     id: 'segment.component',
     kind: 'component',
-    source: 'segments go round the parts that they do not end at',
+    source: 'segments go round parts that they do not end at',
     severity: () => 'warn',
     title: 'Wires run through a part',
-    asks: 'there is no way through',
+    asks: 'it cannot pass',
     otherwise: none,
-    lastly: 'Lead it round, or move its breakout',
+    lastly: 'Route it round, or move its breakout',
   }),
 ];

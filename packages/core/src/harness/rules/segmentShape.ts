@@ -17,7 +17,7 @@ const radiusPath = (segmentId: string, corner: string) => [
 /** A segment whose bends do not fit between their neighbours, or that has no way at all. */
 export const segmentShape: HarnessRule = {
   id: 'segment.shape',
-  source: 'bends fit between their neighbours; both ends of a segment are two places',
+  source: 'bends fit between their corners; a segment has two different ends',
   check: ({ led, decidedHarness }) => {
     const named = new Map(decidedHarness.segments.map((segment) => [segment.id, segment]));
     const finding = (segmentId: string, because: string, extra: Partial<BuildFinding>) => ({
@@ -25,12 +25,12 @@ export const segmentShape: HarnessRule = {
       rule: 'segment.shape',
       severity: 'stop' as const,
       where: inSegment(segmentId),
-      title: 'This segment cannot be laid',
+      title: 'Segment cannot be routed',
       because: `${named.get(segmentId)?.name ?? segmentId}: ${because}`,
       numbers: {},
       cures: (): Cure<BuildCommand>[] => [
         {
-          text: 'Take the segment out',
+          text: 'Remove the segment',
           command: { name: 'take-segment-out', segmentId },
         },
       ],
@@ -44,7 +44,7 @@ export const segmentShape: HarnessRule = {
       return [
         finding(
           id,
-          `corner ${refusal.point} with a bend of {radius} does not fit; {largest} would`,
+          `corner ${refusal.point} with a bend radius of {radius} does not fit; {largest} would`,
           {
             numbers: {
               radius: { value: points[refusal.point]?.radius ?? 0, kind: 'length' },
@@ -54,7 +54,7 @@ export const segmentShape: HarnessRule = {
               ...(corner !== undefined && millimetres >= 5
                 ? [
                     {
-                      text: `Bend it with ${millimetres} mm`,
+                      text: `Use a bend radius of ${millimetres} mm`,
                       command: {
                         name: 'set' as const,
                         path: radiusPath(id, corner),
@@ -65,7 +65,7 @@ export const segmentShape: HarnessRule = {
                 : corner !== undefined
                   ? [
                       {
-                        text: 'Take that corner out',
+                        text: 'Remove that corner',
                         command: {
                           name: 'remove' as const,
                           path: ['harness', 'segments', id, 'points', corner],
@@ -82,7 +82,7 @@ export const segmentShape: HarnessRule = {
     return [
       ...bent,
       ...led.broken.map((id) =>
-        finding(id, 'its ends are one place, or it turns straight back', {}),
+        finding(id, 'its ends are at one place, or it turns straight back', {}),
       ),
     ];
   },
@@ -99,14 +99,14 @@ function wider(
     point.radius > 0 && point.radius < leastBend ? { ...point, radius: radius / 1e3 } : point,
   );
   if (!stored || !shapeOf(points).ok) {
-    return [{ text: 'Move its corners further apart, or part the bundle' }];
+    return [{ text: 'Move its corners further apart, or split the bundle' }];
   }
   return [
     {
-      text: `Bend it with ${radius} mm`,
+      text: `Use a bend radius of ${radius} mm`,
       command: {
         name: 'set-several',
-        label: `Bend “${stored.name}” with ${radius} mm`.slice(0, 120),
+        label: `Bend radius of “${stored.name}”: ${radius} mm`.slice(0, 120),
         changes: stored.points
           .filter((point) => point.radius.value > 0 && point.radius.value < leastBend)
           .map(({ id }) => ({
@@ -121,7 +121,8 @@ function wider(
 /** A bundle bent more tightly than it may be. */
 export const segmentBend: HarnessRule = {
   id: 'segment.bend',
-  source: 'six outside diameters where a bundle lies still, ten where it moves',
+  source:
+    'bend radius six times the outside diameter where a bundle is fixed, ten times where it moves',
   check: onBundles((bundle, checked) => {
     if (bundle.tightest >= bundle.leastBend - 1e-9) return [];
     return [
@@ -130,8 +131,8 @@ export const segmentBend: HarnessRule = {
         rule: 'segment.bend',
         severity: 'warn',
         where: inSegment(bundle.segmentId),
-        title: 'Bundle is bent too tightly',
-        because: `${bundle.name}: bent with {tightest}; its {diameter} ask for {least}`,
+        title: 'Bundle bend is too tight',
+        because: `${bundle.name}: bend radius {tightest}; at {diameter} outside diameter it needs {least}`,
         numbers: {
           tightest: { value: bundle.tightest, kind: 'length' },
           diameter: { value: bundle.diameter, kind: 'length' },
@@ -164,7 +165,7 @@ export const segmentFlex: HarnessRule = {
         severity: 'warn',
         where: inSegment(bundle.segmentId),
         title: 'No loop where the engine moves',
-        because: `${bundle.name} runs from what moves with the engine to what does not, with {loop} to spare; it asks for {least}`,
+        because: `${bundle.name} runs from what moves with the engine to what does not, with {loop} of slack; it needs {least}`,
         numbers: {
           loop: { value: stored.loop.value, kind: 'length' },
           least: { value: LEAST_LOOP, kind: 'length' },
@@ -174,7 +175,7 @@ export const segmentFlex: HarnessRule = {
         worse: 'lower',
         cures: () => [
           {
-            text: `Give it a loop of ${USUAL_LOOP} mm`,
+            text: `Add a loop of ${USUAL_LOOP} mm`,
             command: {
               name: 'set',
               path: ['harness', 'segments', bundle.segmentId, 'loop'],
@@ -210,8 +211,8 @@ export const segmentMeasured: HarnessRule = {
         where: inSegment(bundle.segmentId),
         title: longer ? 'Branch is longer than planned' : 'Branch is shorter than planned',
         because: longer
-          ? `${bundle.name}: the string says {measured}, the map {planned}; ${bundle.wires.length} wires cut by the map would end {off} short`
-          : `${bundle.name}: the string says {measured}, the map {planned}; its wires are cut by the string`,
+          ? `${bundle.name}: the string gives {measured}, the map {planned}; ${bundle.wires.length} wires cut to the map would be {off} short`
+          : `${bundle.name}: the string gives {measured}, the map {planned}; its wires are cut to the string`,
         numbers: {
           measured: { value: stored.measured.value, kind: 'length' },
           planned: { value: mapLength.value, kind: 'length' },
@@ -221,7 +222,7 @@ export const segmentMeasured: HarnessRule = {
         limit: { value: mapLength.value, kind: 'length' },
         cures: () => [
           {
-            text: 'Move its corners or ends on the map until it is as long as measured; wires are cut by the string meanwhile',
+            text: 'Move its corners or ends on the map until it matches; until then its wires are cut to the string',
           },
         ],
       },

@@ -7,7 +7,7 @@ import { ledAnew } from './otherWay.ts';
 /** A bundle that goes through metal where there is no hole for it, or through a bare one. */
 export const segmentSheet: HarnessRule = {
   id: 'segment.sheet',
-  source: 'bundles cross sheets of metal only through pass-throughs that leave room for them',
+  source: 'bundles cross sheet metal only through pass-throughs that are large enough',
   check: onBundles((bundle, checked) => {
     const [worst] = (bundle.check?.crossings ?? [])
       .filter(({ room, hole }) => room < 0 || hole?.fitted === 'none')
@@ -21,14 +21,14 @@ export const segmentSheet: HarnessRule = {
       severity: bare ? 'warn' : 'stop',
       where: inSegment(bundle.segmentId),
       title: bare
-        ? 'Wires rest on a bare hole'
+        ? 'Hole has no grommet'
         : hole
           ? 'Bundle does not fit through its hole'
-          : 'Bundle goes through metal',
+          : 'Bundle runs through sheet metal',
       because: bare
         ? `${bundle.name} passes ${sheet.name.toLowerCase()} at “${hole.name}”, which has no grommet`
         : hole
-          ? `${bundle.name}, {thick} thick: “${hole.name}” in ${sheet.name.toLowerCase()} is {bore} wide and {missing} too tight there`
+          ? `${bundle.name}, {thick} thick: “${hole.name}” in ${sheet.name.toLowerCase()} is {bore} wide, {missing} too narrow`
           : `${bundle.name}, {thick} thick, meets ${sheet.name.toLowerCase()} where there is no hole`,
       numbers: {
         thick: { value: bundle.diameter, kind: 'length' },
@@ -57,7 +57,7 @@ export const segmentSheet: HarnessRule = {
                     fitted: 'grommet',
                   })),
               ...ledAnew(checked, bundle),
-              { text: 'Lead it through a hole that is there' },
+              { text: 'Route it through an existing hole' },
             ],
     };
     return [finding];

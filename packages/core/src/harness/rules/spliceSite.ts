@@ -18,7 +18,7 @@ function placed(
   const percent = Math.round(site.share * 1e4) / 100;
   return [
     {
-      text: `Put it in “${name}”, ${Math.round(percent)} % along it: least copper`,
+      text: `Move it into “${name}”, ${Math.round(percent)} % along it: least copper`,
       command: {
         name: 'set',
         path: ['harness', 'splices', splice.id],
@@ -31,7 +31,7 @@ function placed(
 /** Splices that sit nowhere yet, beside a plug, in a bend, or in a segment that is not there. */
 export const spliceSite: HarnessRule = {
   id: 'splice.site',
-  source: 'never in a bend, never closer than 100 mm to a connector, where copper is least',
+  source: 'never in a bend or within 100 mm of a connector, and where least copper is used',
   check: (checked) => {
     const { led, decidedHarness, electrics } = checked;
     if (led.segments.length === 0) return [];
@@ -59,14 +59,14 @@ export const spliceSite: HarnessRule = {
           rule: 'splice.site',
           severity: 'warn',
           where: room ? inSegment(room.id) : { stage: 'harness' },
-          title: room ? 'Splice sits badly' : 'Splice has no place in the harness',
+          title: room ? 'Splice is badly placed' : 'Splice has no place in the harness',
           because: room
-            ? `${part.name} sits in a bend, within 100 mm of a plug, or where branches part`
-            : `${part.name} is taken to sit at its plug, where it would pull on the contacts`,
+            ? `${part.name} is in a bend, within 100 mm of a connector, or at a breakout`
+            : `${part.name} is assumed to be at its connector, where it would pull on the contacts`,
           numbers: {},
           cures: () => {
             const found = placed(checked, part);
-            return found.length > 0 ? found : [{ text: 'Make a straight stretch for it' }];
+            return found.length > 0 ? found : [{ text: 'Make a straight section for it' }];
           },
         },
       ];

@@ -12,32 +12,32 @@ function cures({ opening, blockedBy }: Threaded, checked: HarnessChecked): Cure<
   if (opening.kind === 'hole') {
     return [
       ...holeOpenedTo(checked.vehicle.sheets, opening.thingId, least),
-      { text: 'Draw the contacts out of the plug, and fit it after' },
+      { text: 'Remove the contacts and fit the connector after' },
     ];
   }
   if (opening.kind === 'boot') {
-    return [{ text: 'Draw the contacts out of the plug, and fit it after; or take a split boot' }];
+    return [{ text: 'Remove the contacts and fit the connector after; or use a split boot' }];
   }
   const { segmentId } = opening;
   return [
     {
-      text: 'Cover it with tape, which goes round what lies there',
+      text: 'Cover it with tape, which is wound in place',
       command: { name: 'set', path: ['harness', 'segments', segmentId, 'cover'], value: 'tape' },
     },
-    { text: 'Draw the contacts out of the plug, and fit it after; or take a split sleeve' },
+    { text: 'Remove the contacts and fit the connector after; or use a split sleeve' },
   ];
 }
 
 const titles = {
-  hole: 'No plug passes a hole',
-  sleeve: 'A sleeve does not go on',
-  boot: 'A boot does not go on',
+  hole: 'No connector passes the hole',
+  sleeve: 'Sleeve cannot be fitted',
+  boot: 'Boot cannot be fitted',
 } as const;
 
 /** A sleeve, boot or hole that no order of threading gets past plugs that are on already. */
 export const threadingBlocked: HarnessRule = {
   id: 'threading.blocked',
-  source: 'a sleeve or a hole is passed from one side of it, before its plugs are fitted',
+  source: 'a sleeve or hole is passed from one side, before the connectors are fitted',
   check: (checked) => {
     const { led, harness, wired, decidedHarness } = checked;
     // Without a loom that comes with its plugs on, some order always does it.
@@ -61,7 +61,7 @@ export const threadingBlocked: HarnessRule = {
           severity: 'warn',
           where: inSegment(opening.segmentId),
           title: titles[opening.kind],
-          because: `${opening.name} takes {size}; the plug of ${first.name}${both}, on already, is {plug} across: from neither side does it go`,
+          because: `${opening.name} takes {size}; the connector of ${first.name}${both}, already fitted, is {plug} across: it passes from neither side`,
           numbers: {
             size: { value: opening.size, kind: 'length' },
             plug: { value: first.diameter, kind: 'length' },

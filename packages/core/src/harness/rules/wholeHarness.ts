@@ -8,7 +8,7 @@ import { inSegment } from './onBundles.ts';
 /** A segment that joins what is joined already: a wire has two ways. */
 export const harnessLoop: HarnessRule = {
   id: 'harness.loop',
-  source: 'a harness is a tree; a loop is a stop unless a second way is wanted',
+  source: 'a harness is a tree; a loop is a stop unless a second route is wanted',
   check: ({ led, decidedHarness }) =>
     led.loops.map((segmentId): BuildFinding => {
       const name = decidedHarness.segments.find(({ id }) => id === segmentId)?.name ?? segmentId;
@@ -18,11 +18,11 @@ export const harnessLoop: HarnessRule = {
         severity: 'stop',
         where: inSegment(segmentId),
         title: 'Harness closes a loop',
-        because: `“${name}” joins two ends that are joined already: its wires would have two ways`,
+        because: `“${name}” joins two ends that are already joined: its wires would have two routes`,
         numbers: {},
         cures: () => [
           {
-            text: `Take “${name}” out`,
+            text: `Remove “${name}”`,
             command: { name: 'take-segment-out', segmentId },
           },
         ],
@@ -59,14 +59,16 @@ function joined({
   });
   const count = Object.keys(segments).length;
   if (count === 0) {
-    return [{ text: 'Join the parts of the harness; until then wires are as long as by the map' }];
+    return [
+      { text: 'Connect the parts of the harness; until then wire lengths come from the map' },
+    ];
   }
   return [
     {
-      text: `Lead ${count === 1 ? 'a segment' : `${count} segments`} there from the nearest breakout`,
+      text: `Route ${count === 1 ? 'a segment' : `${count} segments`} there from the nearest breakout`,
       command: {
         name: 'set-several',
-        label: 'Lead wires to where the harness does not reach',
+        label: 'Route wires to where the harness does not reach',
         changes: Object.entries(segments).map(([id, value]) => ({
           path: ['harness', 'segments', id],
           value,
@@ -79,7 +81,7 @@ function joined({
 /** Wires between places that the harness does not join. */
 export const harnessUnled: HarnessRule = {
   id: 'harness.unled',
-  source: 'every wire lies in the harness; cables bolted at both ends are led by themselves',
+  source: 'every wire is in the harness; cables bolted at both ends are routed separately',
   check: (checked) => {
     const { led, electrics } = checked;
     const [first] = led.unled;
@@ -93,7 +95,7 @@ export const harnessUnled: HarnessRule = {
         rule: 'harness.unled',
         severity: 'warn',
         where: { stage: 'harness' },
-        title: 'Wires have no way in the harness',
+        title: 'Wires have no route in the harness',
         because: `{count} ${led.unled.length === 1 ? 'wire ends' : 'wires end'} at a place that no segment reaches: ${names.join('; ')}${more > 0 ? ` and ${more} more` : ''}`,
         numbers: { count: { value: led.unled.length, kind: 'count' } },
         measured: { value: led.unled.length, kind: 'count' },
@@ -107,7 +109,7 @@ export const harnessUnled: HarnessRule = {
 /** A harness heavier than it may be. */
 export const harnessMass: HarnessRule = {
   id: 'harness.mass',
-  source: 'the mass that the build allows for its harness',
+  source: 'the weight that the build allows for its harness',
   check: ({ results, decidedHarness: { massBudget } }) => {
     const mass = results.find(harnessFigure('harness.weight'))?.value;
     if (massBudget === null || mass === undefined || mass <= massBudget.value) return [];
@@ -118,7 +120,7 @@ export const harnessMass: HarnessRule = {
         severity: 'warn',
         where: { stage: 'harness' },
         title: 'Harness is heavier than allowed',
-        because: 'It weighs {mass}; allowed are {budget}',
+        because: 'It weighs {mass}; {budget} is allowed',
         numbers: {
           mass: { value: mass, kind: 'mass' },
           budget: { value: massBudget.value, kind: 'mass' },
@@ -128,14 +130,14 @@ export const harnessMass: HarnessRule = {
         worse: 'higher',
         cures: () => [
           {
-            text: 'Allow it as much as it weighs',
+            text: 'Raise the limit to its weight',
             command: {
               name: 'set',
               path: ['harness', 'massBudget'],
               value: { value: Math.ceil(mass * 10) / 10, unit: 'kg' },
             },
           },
-          { text: 'Shorten its ways, or take thinner wire or a lighter cover' },
+          { text: 'Shorten its routes, or use thinner wire or a lighter cover' },
         ],
       },
     ];

@@ -23,7 +23,7 @@ const none = quantity(0, 'length', 'mm');
 export const boughtLegSpec = object({
   order: orderField,
   name: text({ label: 'Name', min: 1, max: 80 }),
-  placementId: idOf('placements', 'place', { label: 'Leads to' }),
+  placementId: idOf('placements', 'place', { label: 'Goes to' }),
   length: quantityField('length', 'mm', {
     label: 'Length from the plug',
     min: 0.01,
@@ -59,7 +59,7 @@ export type StoredBoughtLeg = Of<typeof boughtLegSpec>;
 export const boughtHarnessSpec = object({
   order: orderField,
   name: text({ label: 'Name', min: 1, max: 80 }),
-  placementId: idOf('placements', 'place', { label: 'Its plug is at' }),
+  placementId: idOf('placements', 'place', { label: 'Its connector is at' }),
   price: quantityOrNone('count', '', {
     label: 'Price',
     min: 0,

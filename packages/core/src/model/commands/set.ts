@@ -33,6 +33,6 @@ export const setSeveral = command({
 export const remove = command({
   name: 'remove',
   fields: { path: pathField() },
-  words: (c) => `Take out ${pathInWords(c.path)}`,
+  words: (c) => `Remove ${pathInWords(c.path)}`,
   recipe: (draft, c) => removeAt(draft, c.path),
 });

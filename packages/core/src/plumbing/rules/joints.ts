@@ -45,7 +45,7 @@ export const exchanged = (
 /** An end that does not go onto what stands there. */
 const unlike: PlumbingRule = onEnds(
   'joint.unlike',
-  'a joint is two sides of one kind and size: 37° and 45° flares, straight and taper threads never go together; adapters lie between unlike ones',
+  'a joint has two sides of one kind and size:  37° and 45° flares, straight and taper threads never go together; unlike ones need an adapter',
   (end, line, checked) => {
     const { item, partner } = end;
     if (jointState(end, line.hose) !== 'unlike' || !item || !partner) return undefined;
@@ -62,9 +62,9 @@ const unlike: PlumbingRule = onEnds(
         .join() === 'flare,flare-45';
     return {
       severity: 'stop',
-      title: 'End does not go onto its port',
+      title: 'End does not fit its port',
       because: [
-        `${endInWords(line, end)}: ${item.designation} has ${portInWords(firstPort)}, it finds ${
+        `${endInWords(line, end)}: ${item.designation} has ${portInWords(firstPort)}; it meets ${
           offered === undefined ? 'adapters that do not fit one another' : portInWords(offered)
         }`,
         ...(flares ? ['37° and 45° are never mixed'] : []),
@@ -80,7 +80,7 @@ const unlike: PlumbingRule = onEnds(
             end.side,
             endWith(end, item, adapters),
             checked,
-            words === '' ? 'Leave its adapters out' : `Put ${words} between`,
+            words === '' ? 'Remove its adapters' : `Fit ${words} between them`,
           ),
         ];
       },
@@ -91,7 +91,7 @@ const unlike: PlumbingRule = onEnds(
 /** An end that is not made for the hose it is on. */
 const wrongHose: PlumbingRule = onEnds(
   'joint.hose',
-  'an end holds the hose that it is made for, in its size, and nothing else',
+  'an end fits the hose that it is made for, in its size, and nothing else',
   (end, line, checked) => {
     const { item } = end;
     const { hose } = line;
@@ -112,7 +112,7 @@ export const GIVES = (20 * Math.PI) / 180;
 /** An end that points elsewhere than its line runs. */
 const wrongAngle: PlumbingRule = onEnds(
   'joint.angle',
-  'an end turns the hose the way it runs; what it does not turn, the hose does within its own length',
+  'an end turns the hose towards its route; what the end does not turn, the hose has to',
   (end, line, checked) => {
     const { item, turn } = end;
     if (!item || turn === undefined) return undefined;
@@ -134,7 +134,7 @@ const wrongAngle: PlumbingRule = onEnds(
         const helps = better && Math.abs(better.angle - turn) <= GIVES;
         return [
           ...(helps ? exchanged(line, end, better, checked) : []),
-          { text: 'Lead the line so that it leaves its port straight' },
+          { text: 'Re-route the line so that it leaves its port straight' },
         ];
       },
     };
@@ -144,7 +144,7 @@ const wrongAngle: PlumbingRule = onEnds(
 /** An angled end on a taper thread: tight where it happens to be tight. */
 const swing: PlumbingRule = onEnds(
   'joint.swing',
-  'a taper thread is tight at an angle that nobody chooses: an elbow on it wants a swivel',
+  'a taper thread tightens at a random angle: an elbow on it needs a swivel',
   (end, line, checked) => {
     const { item } = end;
     const taper =
@@ -155,7 +155,7 @@ const swing: PlumbingRule = onEnds(
     return {
       severity: 'warn',
       title: 'Elbow may end at any angle',
-      because: `${endInWords(line, end)}: ${item.designation} is tight where its taper thread happens to be; check its swing and its final direction`,
+      because: `${endInWords(line, end)}: ${item.designation} tightens at a random angle; check its swing and its final direction`,
       numbers: {},
       cures: () => {
         const swivels = endsLike(line, end, checked).filter((each) => each.swivels);
@@ -170,7 +170,7 @@ const swing: PlumbingRule = onEnds(
 /** An end or an adapter that is not rated for what its line sees. */
 const rating: PlumbingRule = onEnds(
   'joint.rating',
-  'every part of a line stands the highest pressure of its circuit',
+  'every part of a line is rated for the highest pressure of its circuit',
   (end, line, checked) => {
     const { item, adapters } = end;
     const weakest = [...(item ? [item] : []), ...adapters].sort(
@@ -180,7 +180,7 @@ const rating: PlumbingRule = onEnds(
     return {
       severity: 'stop',
       title: 'End is not rated for the pressure',
-      because: `${endInWords(line, end)}: the circuit reaches {pressure}, ${weakest.designation} is rated {rating}`,
+      because: `${endInWords(line, end)}: the circuit reaches {pressure}; ${weakest.designation} is rated {rating}`,
       numbers: {
         pressure: { value: line.pressure, kind: 'pressure' },
         rating: { value: weakest.pressureRating, kind: 'pressure' },
@@ -197,7 +197,7 @@ const rating: PlumbingRule = onEnds(
 /** More hoses than a port takes. */
 const shared: PlumbingRule = onEnds(
   'joint.shared',
-  'one port takes one hose; a second one goes to a Y-block or T',
+  'one port takes one hose; a second one needs a Y-block or T',
   (end, line) => {
     const { partner } = end;
     if (!partner || partner.elementId === undefined || partner.hoses <= partner.takes) {
@@ -206,7 +206,7 @@ const shared: PlumbingRule = onEnds(
     return {
       severity: 'warn',
       title: 'Several hoses on one port',
-      because: `${endInWords(line, end)}: {hoses} hoses go to it, it takes {takes}`,
+      because: `${endInWords(line, end)}: {hoses} hoses meet it; it takes {takes}`,
       numbers: {
         hoses: { value: partner.hoses, kind: 'count' },
         takes: { value: partner.takes, kind: 'count' },
@@ -214,7 +214,7 @@ const shared: PlumbingRule = onEnds(
       measured: { value: partner.hoses, kind: 'count' },
       limit: { value: partner.takes, kind: 'count' },
       worse: 'higher',
-      cures: () => [{ text: 'Put a Y-block or T into the run before it' }],
+      cures: () => [{ text: 'Fit a Y-block or T before it' }],
     };
   },
 );

@@ -14,15 +14,15 @@ const SHORTEST = 4;
 /** A hose that would have to be cut shorter than one can make it. */
 const tooShort: PlumbingRule = onMade(
   'hose.too-short',
-  'between its two ends a hose needs four times its diameter to be made up and to give',
+  'between its ends a hose needs four times its diameter to be assembled and to flex',
   ({ cut, hose, name }) => {
     if (!cut || !hose || hose.wall === 'rigid') return undefined;
     const limit = SHORTEST * hose.outsideDiameter;
     if (cut.value >= limit) return undefined;
     return {
       severity: 'warn',
-      title: 'Hose is too short to be made',
-      because: `${name}: its cut length comes to {cut}; under {limit} ${hose.designation} cannot be made up`,
+      title: 'Hose is too short to assemble',
+      because: `${name}: its cut length is {cut}; under {limit} ${hose.designation} cannot be assembled`,
       numbers: {
         cut: { value: cut.value, kind: 'length' },
         limit: { value: limit, kind: 'length' },
@@ -40,7 +40,7 @@ const tooShort: PlumbingRule = onMade(
 /** Slack that a hose uses up by shortening under pressure. */
 const shortens: PlumbingRule = onMade(
   'hose.shortens',
-  'slack covers what a hose shortens under pressure, and the movement of the engine',
+  'slack covers the shortening of a hose under pressure, and the movement of the engine',
   ({ shortening, slack, name, assembly }) => {
     if (!shortening || !assembly || shortening.value <= slack) return undefined;
     const percent = Math.min(20, Math.ceil(shortening.value * 100));
@@ -57,7 +57,7 @@ const shortens: PlumbingRule = onMade(
       worse: 'lower',
       cures: () => [
         {
-          text: `Give it ${percent} % slack`,
+          text: `Add slack: ${percent} %`,
           command: {
             name: 'set',
             path: ['assemblies', assembly.id, 'slack'],
@@ -113,7 +113,7 @@ const longerEnds = (line: MadeLine, lacking: number, checked: PlumbingChecked): 
 /** A hose that was cut and no longer reaches. */
 const reaches: PlumbingRule = onMade(
   'hose.reach',
-  'a hose that is cut keeps its length: what moves, it has to reach',
+  'a cut hose keeps its length and has to reach where parts have moved',
   (line, checked) => {
     const { reach, assembly, name, cut, hose } = line;
     if (!reach || !assembly) return undefined;
@@ -123,7 +123,7 @@ const reaches: PlumbingRule = onMade(
     return {
       severity: 'stop',
       title: 'Hose no longer reaches',
-      because: `${name}: cut to {cut}, it is {lacking} too short for where it runs now`,
+      because: `${name}: cut to {cut}, it is {lacking} too short for its present route`,
       numbers: {
         cut: { value: assembly.asMade?.cut.value ?? 0, kind: 'length' },
         lacking: { value: lacking, kind: 'length' },
@@ -163,7 +163,7 @@ const LOOSE_SHARE = 0.05;
 /** A hose that was cut and now hangs. */
 const hangs: PlumbingRule = onMade(
   'hose.hangs',
-  'a hose that is much longer than its way hangs, and chafes',
+  'a hose that is much longer than its route sags and chafes',
   (line) => {
     const { reach, assembly, name, length, slack } = line;
     if (!reach || !assembly || length === undefined) return undefined;
@@ -172,8 +172,8 @@ const hangs: PlumbingRule = onMade(
     if (over <= limit) return undefined;
     return {
       severity: 'warn',
-      title: 'Hose is longer than its way',
-      because: `${name}: it is {over} longer than it would be cut now`,
+      title: 'Hose is longer than its route',
+      because: `${name}: it is {over} longer than its present cut length`,
       numbers: { over: { value: over, kind: 'length' } },
       measured: { value: over, kind: 'length' },
       limit: { value: limit, kind: 'length' },
@@ -194,7 +194,7 @@ const TWIST = (15 * Math.PI) / 180;
 /** A hose whose ends no longer stand to one another as they were tightened. */
 const twisted: PlumbingRule = onMade(
   'hose.twisted',
-  'ends that are clocked otherwise than their seats look twist the hose',
+  'ends clocked differently from their seats twist the hose',
   ({ assembly, clocking, name }) => {
     const made = assembly?.asMade?.clocking;
     if (!assembly?.asMade || !made || !clocking) return undefined;
@@ -204,8 +204,8 @@ const twisted: PlumbingRule = onMade(
     if (twist <= TWIST) return undefined;
     return {
       severity: 'warn',
-      title: 'Ends are clocked otherwise than they lie now',
-      because: `${name}: made at {made}, its seats stand at {now} to one another: the hose is twisted by {twist}`,
+      title: 'Ends no longer match their seats',
+      because: `${name}: made at {made}; its seats are now at {now} to one another: the hose is twisted by {twist}`,
       numbers: {
         made: { value: made.value, kind: 'angle' },
         now: { value: clocking.value, kind: 'angle' },
@@ -216,7 +216,7 @@ const twisted: PlumbingRule = onMade(
       worse: 'higher',
       cures: () => [
         {
-          text: 'Loosen one end and turn it; written down as clocked so',
+          text: 'Loosen one end and turn it; record it as clocked like this',
           command: {
             name: 'set',
             path: ['assemblies', assembly.id, 'asMade', 'clocking'],
@@ -234,7 +234,7 @@ const comesOff = (joint: JointSchool): boolean => joint === 'reusable' || joint 
 /** A hose that is cut, whose hose or ends were decided otherwise afterwards. */
 const remade: PlumbingRule = onMade(
   'hose.remade',
-  'a hose that is cut is of what it was cut of, and has the ends that were put on it',
+  'a made hose stays the hose that it was cut from, with the ends that were fitted',
   ({ assembly, ends, hose, name }, { catalogue }) => {
     const designationOf = (ref: ItemRef | null): string =>
       (ref && itemAt(catalogue, ref)?.designation) ?? 'none';
@@ -242,14 +242,14 @@ const remade: PlumbingRule = onMade(
     if (!assembly || !made) return undefined;
     const path = ['assemblies', assembly.id, 'asMade'];
     const newOne: Cure<BuildCommand> = {
-      text: 'Make a new one: not cut yet',
+      text: 'Make a new one; record it as not cut',
       command: { name: 'set', path, value: null },
     };
     if (made.hose && made.hose.id !== hose?.id) {
       return {
         severity: 'stop',
-        title: 'Hose that is cut is another',
-        because: `${name}: cut of ${designationOf(made.hose)}; decided since: ${hose?.designation ?? 'no hose'}`,
+        title: 'Made hose is not the planned one',
+        because: `${name}: cut from ${designationOf(made.hose)}; planned now: ${hose?.designation ?? 'no hose'}`,
         numbers: {},
         cures: () => [newOne],
       };
@@ -262,20 +262,20 @@ const remade: PlumbingRule = onMade(
     });
     return {
       severity: 'warn',
-      title: 'Hose has other ends on it than are decided',
+      title: 'Made hose has other ends than planned',
       because: `${name}: ${others
         .map(
           ({ side, item }) =>
-            `made with ${designationOf(made[side])}, decided since: ${item?.designation ?? 'none'}`,
+            `made with ${designationOf(made[side])}, planned now: ${item?.designation ?? 'none'}`,
         )
-        .join('; ')}${fixed ? '. Such an end does not come off again: the hose is made anew' : ''}`,
+        .join('; ')}${fixed ? '. Such an end cannot be removed: make a new hose' : ''}`,
       numbers: {},
       cures: () => [
         ...(fixed
           ? []
           : [
               {
-                text: 'It is exchanged: written down as made',
+                text: 'Record the ends as exchanged',
                 command: {
                   name: 'set-several' as const,
                   label: `${name}: ends exchanged`,

@@ -79,9 +79,9 @@ export const componentHeat = nearComponent({
   kind: 'hot',
   source: 'at least 100 mm from a bare exhaust, twice from a turbine, never touching',
   severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
-  title: 'Part sits too near to a hot pipe',
+  title: 'Part is too close to a hot pipe',
   asks: 'it needs {needed}',
-  lastly: 'Put it elsewhere, or shield the pipe',
+  lastly: 'Move it, or shield the pipe',
 });
 
 /** A part that is hit by what moves. */
@@ -89,11 +89,11 @@ export const componentMoving = nearComponent({
   id: 'component.moving',
   kind: 'moving',
   source:
-    'parts keep out of tyres at full travel and lock, 25 mm from what moves in its place, 50 where it travels or whips',
+    'parts clear tyres at full travel and lock; 25 mm from what moves in place, 50 mm from what travels or whips',
   severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
-  title: 'Part sits in the way of what moves',
-  asks: 'over all of its movement it needs {needed}',
-  lastly: 'Put it elsewhere: nothing may touch it over the whole travel',
+  title: 'Part is in the way of a moving part',
+  asks: 'over its full travel it needs {needed}',
+  lastly: 'Move it: nothing may touch it over the full travel',
 });
 
 /** A part inside of something solid. */
@@ -102,9 +102,9 @@ export const componentSolid = nearComponent({
   kind: 'solid',
   source: 'two things cannot be in one place',
   severity: () => 'stop',
-  title: 'Part sits inside something solid',
-  asks: 'there is no room for it',
-  lastly: 'Put it elsewhere, or correct the box',
+  title: 'Part is inside a solid thing',
+  asks: 'it has no room',
+  lastly: 'Move it, or correct the box',
 });
 
 /** Two parts in one place. */
@@ -113,9 +113,9 @@ export const componentOther = nearComponent({
   kind: 'component',
   source: 'two things cannot be in one place',
   severity: () => 'stop',
-  title: 'Two parts are in one place',
-  asks: 'there is no room for both',
-  lastly: 'Put one of them elsewhere',
+  title: 'Two parts overlap',
+  asks: 'they have no room',
+  lastly: 'Move one of them',
 });
 
 /** A part through a sheet of metal. */
@@ -131,12 +131,12 @@ export const componentSheet: VehicleRule = {
         rule: 'component.sheet',
         severity: 'stop',
         where: atComponent(check),
-        title: 'Part sits in a sheet of metal',
-        because: `${component.name} goes through ${sheet.name.toLowerCase()}`,
+        title: 'Part cuts through sheet metal',
+        because: `${component.name} cuts through ${sheet.name.toLowerCase()}`,
         numbers: {},
         cures: () => [
           ...otherSite(checked, check, ({ kind }) => kind === 'sheet'),
-          { text: 'Put it on one side of it' },
+          { text: 'Move it to one side' },
         ],
       },
     ];
@@ -164,13 +164,13 @@ const roomRule = (parts: {
         severity: 'warn',
         where: atComponent(check),
         title: parts.title,
-        because: `${check.component.name}: {depth} are to stay free ${side} ${parts.what}; ${room.blockedBy.toLowerCase()} stands there`,
+        because: `${check.component.name}: {depth} must stay clear ${side} ${parts.what}; ${room.blockedBy.toLowerCase()} is in the way`,
         numbers: { depth: { value: room.depth, kind: 'length' } },
         measured: { value: room.depth, kind: 'length' },
         worse: 'higher',
         cures: () => [
           ...otherSite(checked, check, ({ kind }) => kind === parts.room),
-          { text: 'Turn it or put it where it can be reached' },
+          { text: 'Turn it, or move it to where it can be reached' },
         ],
       },
     ];
@@ -190,22 +190,22 @@ export const componentService = roomRule({
 export const componentPlug = roomRule({
   id: 'component.plug',
   room: 'plug',
-  source: 'a plug comes off only where there is room to pull it',
-  title: 'No room to pull the plug off',
-  what: 'for its plug to come off',
+  source: 'a connector comes off only where there is room to pull it',
+  title: 'No room to disconnect the connector',
+  what: 'for its connector to come off',
 });
 
 const spaceWords: Readonly<Record<SpaceUse, readonly [title: string, because: string]>> = {
-  splash: ['Part sits where water splashes', 'it is not made to stand that'],
-  crush: ['Fuel part sits in a crush zone', 'a crash reaches it first'],
-  cabin: ['Fuel part sits where people do', 'fuel stays out of the cabin'],
+  splash: ['Part is exposed to splashing water', 'it is not rated for that'],
+  crush: ['Fuel part is in a crush zone', 'it is hit first in a crash'],
+  cabin: ['Fuel part is in the cabin', 'fuel stays out of the cabin'],
 };
 
 /** A part in a space that is no good for it. */
 export const componentSpace: VehicleRule = {
   id: 'component.space',
   source:
-    'fuel stays out of the cabin and out of crush zones; what is not made for splashing water sits above it',
+    'fuel stays out of the cabin and out of crush zones; parts not rated for splashing water are above it',
   check: onComponents((checked, check) =>
     check.spaces
       .filter(({ use }) => offends(check, use))
@@ -222,7 +222,7 @@ export const componentSpace: VehicleRule = {
           numbers: {},
           cures: () => [
             ...otherSite(checked, check, (f: ComponentFault) => f.kind === use && f.id === id),
-            { text: 'Put it elsewhere, or behind something that protects it' },
+            { text: 'Move it, or fit something that protects it' },
           ],
         };
       }),
@@ -232,7 +232,7 @@ export const componentSpace: VehicleRule = {
 /** A part that hangs too low. */
 export const componentLow: VehicleRule = {
   id: 'component.low',
-  source: 'nothing hangs below the lowest protected member of the chassis',
+  source: 'nothing is below the lowest protected member of the chassis',
   check: onComponents((checked, check) => {
     const { lowestAllowed } = checked.map.around;
     if (check.lowest >= lowestAllowed - TOUCHING) return [];
@@ -242,8 +242,8 @@ export const componentLow: VehicleRule = {
         rule: 'component.low',
         severity: 'warn',
         where: atComponent(check),
-        title: 'Part hangs too low',
-        because: `${check.component.name} reaches down to {lowest}; what protects it from the ground ends at {allowed}`,
+        title: 'Part is too low',
+        because: `${check.component.name} reaches down to {lowest}; its protection ends at {allowed}`,
         numbers: {
           lowest: { value: check.lowest, kind: 'length' },
           allowed: { value: lowestAllowed, kind: 'length' },
@@ -253,7 +253,7 @@ export const componentLow: VehicleRule = {
         worse: 'lower',
         cures: () => [
           ...otherSite(checked, check, ({ kind }) => kind === 'low'),
-          { text: 'Put it higher' },
+          { text: 'Move it up' },
         ],
       },
     ];

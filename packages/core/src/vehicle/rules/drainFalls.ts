@@ -6,7 +6,7 @@ import { nameOf, onLines, onMap } from './onLines.ts';
 /** The drain of a turbine that does not fall all the way. */
 export const drainFalls: VehicleRule = {
   id: 'other.drain',
-  source: 'the oil drain of a turbine falls all the way, wide, without a sag',
+  source: 'the oil drain of a turbine falls all the way, without a sag',
   check: onLines((checked, line) => {
     if (line.carries !== 'turbo-oil-drain' || !line.path) return [];
     const heights = heightsOf(line.path);
@@ -20,12 +20,12 @@ export const drainFalls: VehicleRule = {
       severity: 'warn',
       where: onMap(line),
       title: 'Oil drain does not fall all the way',
-      because: `${nameOf(checked, line)} leaves at {from} and ends at {to}, with ${heights.sags.length} sags and ${heights.pockets.length} humps between: oil backs up into the turbine`,
+      because: `${nameOf(checked, line)} starts at {from} and ends at {to}, with ${heights.sags.length} sags and ${heights.pockets.length} humps: oil backs up into the turbine`,
       numbers: {
         from: { value: from.at[2], kind: 'length' },
         to: { value: to.at[2], kind: 'length' },
       },
-      cures: () => [{ text: 'Lead it so that it falls from the turbine to the sump all the way' }],
+      cures: () => [{ text: 'Re-route it so that it falls all the way from turbine to sump' }],
     };
     return [finding];
   }),

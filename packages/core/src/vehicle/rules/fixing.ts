@@ -33,7 +33,7 @@ function fastenAll(checked: VehicleChecked): Cure<BuildCommand>[] {
 /** A part that something near it could carry, and nothing does. */
 export const fixingNone: VehicleRule = {
   id: 'fixing.none',
-  source: 'every part that sits on the vehicle is fastened to something',
+  source: 'every part on the vehicle is fastened to something',
   check: (checked) =>
     checked.map.components.flatMap((check): BuildFinding[] => {
       const { component } = check;
@@ -46,8 +46,8 @@ export const fixingNone: VehicleRule = {
           rule: 'fixing.none',
           severity: 'note',
           where: atComponent(check),
-          title: 'Nothing holds this part yet',
-          because: `${component.name}: {reach} from ${carrier.name.toLowerCase()}, which can carry it`,
+          title: 'Part is not fastened yet',
+          because: `${component.name}: {reach} from ${carrier.name.toLowerCase()}, which can hold it`,
           numbers: { reach: { value: carrier.reach, kind: 'length' } },
           cures: () => [
             {
@@ -70,7 +70,7 @@ const siteOf = (checked: VehicleChecked, held: HeldComponent): ComponentCheck | 
 
 /** What is wrong with what carries a part, in words; undefined where nothing is. */
 function wrongWith({ carrier, component }: HeldComponent): string | undefined {
-  if (!carrier) return 'what carried it is gone';
+  if (!carrier) return 'what it was fastened to is gone';
   const name = carrier.name.toLowerCase();
   if (!carrier.carriesMounts) return `nothing may be fastened to ${name}`;
   if (carrier.movesWithEngine !== component.placement.movesWithEngine) {
@@ -84,7 +84,7 @@ function wrongWith({ carrier, component }: HeldComponent): string | undefined {
 /** A part held by what cannot carry it. */
 export const fixingCarrier: VehicleRule = {
   id: 'fixing.carrier',
-  source: 'a part is fastened to what may carry it, within reach of a bracket',
+  source: 'a part is fastened to something that may hold it, within reach of a bracket',
   check: (checked) =>
     checked.map.held.flatMap((held): BuildFinding[] => {
       const wrong = wrongWith(held);
@@ -98,7 +98,7 @@ export const fixingCarrier: VehicleRule = {
           rule: 'fixing.carrier',
           severity: 'warn',
           where: atComponent(site),
-          title: 'Part is not held by what can carry it',
+          title: 'Part is fastened to something that cannot hold it',
           because: `${component.name}: ${wrong}`,
           numbers: {
             reach: { value: held.carrier?.reach ?? 0, kind: 'length' },
@@ -113,7 +113,7 @@ export const fixingCarrier: VehicleRule = {
                 value: carrier.onto,
               },
             })),
-            { text: 'Put it beside something that can carry it' },
+            { text: 'Move it beside something that can hold it' },
           ],
         },
       ];
@@ -126,7 +126,7 @@ const PLAY = 2e-3;
 /** A part that was moved after the holes of its fixing were drilled. */
 export const fixingMoved: VehicleRule = {
   id: 'fixing.moved',
-  source: 'a bracket that is drilled holds its part where it was drilled for',
+  source: 'a drilled bracket holds its part where it was drilled for',
   check: (checked) =>
     checked.map.components.flatMap((site): BuildFinding[] => {
       const { component } = site;
@@ -143,17 +143,17 @@ export const fixingMoved: VehicleRule = {
           severity: 'warn',
           where: atComponent(site),
           title: 'Part is not where its holes are drilled',
-          because: `${component.name}: it sits {off} from where its fixing was drilled`,
+          because: `${component.name}: it is {off} from where its fixing was drilled`,
           numbers: { off: { value: off, kind: 'length' } },
           measured: { value: off, kind: 'length' },
           limit: { value: PLAY, kind: 'length' },
           worse: 'higher',
           cures: () => [
             {
-              text: 'Put it back where it is drilled',
+              text: 'Move it back to its holes',
               command: {
                 name: 'set-several',
-                label: `${component.name} put back where it is drilled`,
+                label: `${component.name} moved back to its holes`,
                 changes: axes.map((axis) => ({
                   path: ['placements', id, axis],
                   value: drilled[axis],
@@ -161,7 +161,7 @@ export const fixingMoved: VehicleRule = {
               },
             },
             {
-              text: 'Drill it anew, or make a new bracket',
+              text: 'Drill new holes, or make a new bracket',
               command: {
                 name: 'set',
                 path: ['placements', id, 'fixing', 'drilled'],
@@ -180,7 +180,7 @@ const ROOM = 3;
 /** Bolts that stand too close, or are not made long enough. */
 export const fixingBolts: VehicleRule = {
   id: 'fixing.bolts',
-  source: 'bolts stand at least three diameters apart and are of a length that is made (ISO 4017)',
+  source: 'bolts are at least three diameters apart and of a length that is made (ISO 4017)',
   check: (checked) =>
     checked.map.held.flatMap((held): BuildFinding[] => {
       const site = siteOf(checked, held);
@@ -191,10 +191,10 @@ export const fixingBolts: VehicleRule = {
       if (!site || (made.ok && !close)) return [];
       const path = ['placements', component.placement.id, 'fixing'];
       const cures: Cure<BuildCommand>[] = close
-        ? [{ text: 'Take two bolts', command: { name: 'set', path: [...path, 'bolts'], value: 2 } }]
+        ? [{ text: 'Use two bolts', command: { name: 'set', path: [...path, 'bolts'], value: 2 } }]
         : [
             {
-              text: 'Take away the spacers',
+              text: 'Remove the spacers',
               command: {
                 name: 'set',
                 path: [...path, 'standoff'],
@@ -208,7 +208,7 @@ export const fixingBolts: VehicleRule = {
           rule: 'fixing.bolts',
           severity: 'warn',
           where: atComponent(site),
-          title: close ? 'Bolts stand too close' : 'Bolts cannot be that long',
+          title: close ? 'Bolts are too close together' : 'Bolts of that length are not made',
           because: made.ok
             ? `${component.name}: ${wanted.bolts} bolts on its plate are {pitch} apart; ${wanted.bolt} needs {needed}`
             : `${component.name}: ${made.reason}`,

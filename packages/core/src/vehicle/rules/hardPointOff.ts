@@ -4,7 +4,7 @@ import type { VehicleRule } from '../checked.ts';
 /** A place on the map that is not where the tape says. */
 export const hardPointOff: VehicleRule = {
   id: 'map.hard-point',
-  source: 'a place measured with a tape goes before one that was drawn',
+  source: 'a place measured with a tape overrides a drawn one',
   check: ({ map, vehicle }) =>
     map.offTape.flatMap(({ hardPointId, placementId, off }): BuildFinding[] => {
       const point = vehicle.hardPoints.find(({ id }) => id === hardPointId);
@@ -15,18 +15,18 @@ export const hardPointOff: VehicleRule = {
           rule: 'map.hard-point',
           severity: 'note',
           where: { stage: 'map', slice: 'hardPoints', thing: hardPointId },
-          title: 'Place stands elsewhere than measured',
-          because: 'The map has it {off} from where the tape found it',
+          title: 'Place differs from its measurement',
+          because: 'The map has it {off} from the measured position',
           numbers: { off: { value: off, kind: 'length' } },
           measured: { value: off, kind: 'length' },
           limit: { value: 0, kind: 'length' },
           worse: 'higher',
           cures: () => [
             {
-              text: 'Put it where the tape says',
+              text: 'Move it to the measured position',
               command: {
                 name: 'set-several',
-                label: 'Put a place where the tape says',
+                label: 'Move a place to its measured position',
                 changes: (['x', 'y', 'z'] as const).map((axis) => ({
                   path: ['placements', placementId, axis],
                   value: point[axis],
@@ -34,7 +34,7 @@ export const hardPointOff: VehicleRule = {
               },
             },
             {
-              text: 'Pull what stands around it along, with all measured places',
+              text: 'Move what is around it with all measured places',
               command: { name: 'pull-map-true' },
             },
           ],

@@ -29,7 +29,7 @@ export function newHole(
   const [x, y, z] = at;
   return [
     {
-      text: `Put a hole of ${bore} mm there, with a ${through.fitted.replace('-', ' ')}`,
+      text: `Add a ${bore} mm hole there, with a ${through.fitted.replace('-', ' ')}`,
       command: {
         name: 'set',
         path: ['sheets', sheet.id, 'passThroughs', freeId('hole', stored.passThroughs)],

@@ -23,10 +23,10 @@ export function ledAnew(checked: VehicleChecked, line: RoutedLine): Cure<BuildCo
   const side = way.side === 'middle' ? 'through the middle' : `on the ${way.side}`;
   return [
     {
-      text: `Lead it anew ${side}: ${way.length.toFixed(2)} m, ${way.bends} ${way.bends === 1 ? 'bend' : 'bends'}`,
+      text: `Re-route it ${side}: ${way.length.toFixed(2)} m, ${way.bends} ${way.bends === 1 ? 'bend' : 'bends'}`,
       command: {
         name: 'set-several',
-        label: `Lead the ${nameOf(checked, line).toLowerCase()} anew`,
+        label: `Re-route the ${nameOf(checked, line).toLowerCase()} from scratch`,
         changes: [{ path: ['routes', line.routeId, 'points'], value: wayAsPoints(way.corners) }],
       },
     },

@@ -9,7 +9,7 @@ const inWords = (key: string): string => key.replaceAll('-', ' ');
 export const otherLineHose: VehicleRule = {
   id: 'other.hose',
   source:
-    'each line has its own class of pressure and temperature: power-steering pressure needs hydraulic hose, suction of hot oil a hose that does not collapse',
+    'each line has its own class of pressure and temperature: power steering needs hydraulic hose, hot oil suction a hose that does not collapse',
   check: ({ vehicle, catalogue }) =>
     vehicle.otherLines.flatMap((line): BuildFinding[] => {
       const hose = line.item && lookUp(catalogue, 'hose', line.item, line.id);
@@ -29,7 +29,7 @@ export const otherLineHose: VehicleRule = {
           severity: 'stop',
           where: { stage: 'map', line: line.id },
           title: 'Wrong hose for this line',
-          because: `${line.name} (${inWords(line.use)}): ${hose.designation} is refused: ${reason}. It is rated {rating}; the line sees {pressure}`,
+          because: `${line.name} (${inWords(line.use)}): ${hose.designation} will not do: ${reason}. It is rated {rating}; the line sees {pressure}`,
           numbers: {
             rating: { value: hose.pressureRating, kind: 'pressure' },
             pressure: { value: pressure, kind: 'pressure' },
@@ -46,7 +46,7 @@ export const otherLineHose: VehicleRule = {
                     },
                   },
                 ]
-              : [{ text: 'Take the hose or cable that is made for it; the catalogue has none' }],
+              : [{ text: 'Use a hose or cable made for it; the catalogue has none' }],
         },
       ];
     }),

@@ -48,7 +48,7 @@ export function movedCorners(
       text: found.words,
       command: {
         name: 'set-several',
-        label: `Lead the ${nameOf(checked, line).toLowerCase()} another way`,
+        label: `Re-route the ${nameOf(checked, line).toLowerCase()}`,
         changes: found.moved.flatMap((k) => {
           const id = cornerId(checked, line, k);
           return id === undefined

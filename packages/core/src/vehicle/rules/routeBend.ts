@@ -16,14 +16,14 @@ function wider(checked: VehicleChecked, line: RoutedLine, least: number): Cure<B
   );
   const corners = bends.map((bend) => cornerId(checked, line, bend.point));
   if (!shapeOf(points).ok || corners.includes(undefined)) {
-    return [{ text: 'Move its corners further apart, or take a hose that bends more tightly' }];
+    return [{ text: 'Move its corners further apart, or use a hose that bends more tightly' }];
   }
   return [
     {
-      text: `Bend it with ${millimetres} mm`,
+      text: `Use a bend radius of ${millimetres} mm`,
       command: {
         name: 'set-several',
-        label: `Bend the ${nameOf(checked, line).toLowerCase()} with ${millimetres} mm`,
+        label: `Bend radius of the ${nameOf(checked, line).toLowerCase()}: ${millimetres} mm`,
         changes: corners.flatMap((corner) =>
           corner === undefined
             ? []
@@ -48,8 +48,8 @@ export const routeBend: VehicleRule = {
       rule: 'route.bend',
       severity: 'warn',
       where: onMap(line),
-      title: 'Line is bent too tightly',
-      because: `${nameOf(checked, line)}: its centreline bends with {tightest}; this one asks for {least}`,
+      title: 'Line bend is too tight',
+      because: `${nameOf(checked, line)}: its centreline radius is {tightest}; it needs {least}`,
       numbers: {
         tightest: { value: tightest, kind: 'length' },
         least: { value: least, kind: 'length' },

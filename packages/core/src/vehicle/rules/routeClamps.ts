@@ -28,11 +28,12 @@ export const routeClamps: VehicleRule = {
       rule: 'route.clamps',
       severity: 'warn',
       where: onMap(line),
-      title: beyond > 0 ? 'A clamp stands beyond the end' : 'Line hangs free too far',
+      title:
+        beyond > 0 ? 'Clamp is beyond the end of the line' : 'Line is unsupported for too long',
       because:
         beyond > 0
-          ? `${nameOf(checked, line)} is {length} long; a clamp stands {beyond} beyond its end`
-          : `${nameOf(checked, line)}: between clamps it hangs free {excess} further than {pitch}, or 120 mm at an end`,
+          ? `${nameOf(checked, line)} is {length} long; a clamp is {beyond} beyond its end`
+          : `${nameOf(checked, line)}: its clamps are {excess} further apart than {pitch}, or than 120 mm from an end`,
       numbers: {
         length: { value: path.length, kind: 'length' },
         beyond: { value: beyond, kind: 'length' },
@@ -45,7 +46,7 @@ export const routeClamps: VehicleRule = {
         const even = rounded(evenClamps(path.length, pitch));
         return [
           {
-            text: `Spread ${even.length} clamps evenly`,
+            text: `Space ${even.length} clamps evenly`,
             command: {
               name: 'set',
               path: ['routes', line.routeId, 'clamps'],

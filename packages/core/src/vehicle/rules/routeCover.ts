@@ -31,10 +31,10 @@ const betterCover = (line: RoutedLine, cover: Cover, temperature: number): Cure<
   const path = ['routes', line.routeId, 'covers', cover.id];
   return [
     {
-      text: 'Take a heat shield of steel sheet there',
+      text: 'Fit a steel heat shield there',
       command: {
         name: 'set-several',
-        label: 'Take a heat shield instead',
+        label: 'Fit a heat shield instead',
         changes: [
           { path: [...path, 'kind'], value: 'heat-shield' },
           { path: [...path, 'bears'], value: quantity(shield - 273.15, 'temperature', '°C') },
@@ -47,7 +47,7 @@ const betterCover = (line: RoutedLine, cover: Cover, temperature: number): Cure<
 /** A cover beside something hotter than it bears. */
 export const routeCover: VehicleRule = {
   id: 'route.cover',
-  source: 'a cover against heat bears the temperature of the surface beside it, by its data sheet',
+  source: 'a heat cover is rated for the temperature of the surface beside it',
   check: onLines((checked, line) => {
     const covers = checked.routes.find(({ id }) => id === line.routeId)?.covers ?? [];
     return covers.flatMap((cover): BuildFinding[] => {
@@ -60,8 +60,8 @@ export const routeCover: VehicleRule = {
           rule: 'route.cover',
           severity: 'warn',
           where: onMap(line),
-          title: 'Cover does not bear that heat',
-          because: `${nameOf(checked, line)}: its cover bears {bears}; ${run.name.toLowerCase()} beside it is at {hot}`,
+          title: 'Cover is not rated for the heat',
+          because: `${nameOf(checked, line)}: its cover is rated {bears}; ${run.name.toLowerCase()} beside it is at {hot}`,
           numbers: {
             bears: { value: cover.bears.value, kind: 'temperature' },
             hot: { value: run.temperature.value, kind: 'temperature' },
@@ -71,7 +71,7 @@ export const routeCover: VehicleRule = {
           worse: 'higher',
           cures: () => [
             ...betterCover(line, cover, run.temperature.value),
-            { text: 'Take a cover that bears it, or lead the line further away' },
+            { text: 'Fit a cover rated for it, or re-route the line further away' },
           ],
         },
       ];

@@ -13,12 +13,12 @@ export const routeFlex: VehicleRule = {
       rule: 'route.flex',
       severity: 'warn',
       where: onMap(line),
-      title: 'Hardline is tied to an engine that moves',
-      because: `${nameOf(checked, line)} runs from what moves with the engine to what does not, all of it rigid: it will crack`,
+      title: 'Hardline is fixed to a moving engine',
+      because: `${nameOf(checked, line)} runs rigid from the moving engine to the body: it will crack`,
       numbers: {},
       cures: () => [
         {
-          text: 'Give it a flexible section beside the engine',
+          text: 'Fit a flexible section beside the engine',
           command: { name: 'set', path: ['routes', line.routeId, 'flexible'], value: true },
         },
       ],

@@ -15,7 +15,7 @@ const sleeved = (checked: VehicleChecked, line: RoutedLine): Cure<BuildCommand>[
   const covers = checked.routes.find(({ id }) => id === line.routeId)?.covers ?? [];
   return [
     {
-      text: 'Put a heat sleeve over it',
+      text: 'Fit a heat sleeve',
       command: {
         name: 'set',
         path: ['routes', line.routeId, 'covers', freeId('sleeve', covers)],
@@ -33,9 +33,9 @@ export const routeHeat = nearRule({
     'at least 100 mm from a bare exhaust, 50 with a heat sleeve, twice from a turbine, never touching',
   severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
   title: ({ clearance }) =>
-    clearance <= 0 ? 'Line touches a hot pipe' : 'Line is too near to a hot pipe',
+    clearance <= 0 ? 'Line touches a hot pipe' : 'Line is too close to a hot pipe',
   asks: (line) => `${line.sleeve ? 'in its sleeve' : 'bare'} it needs {needed}`,
   from: 'the heat',
   otherwise: sleeved,
-  lastly: 'Lead it another way, or shield the pipe',
+  lastly: 'Re-route it, or shield the pipe',
 });

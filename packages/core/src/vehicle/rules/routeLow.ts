@@ -40,7 +40,7 @@ function raised(checked: VehicleChecked, line: RoutedLine): Cure<BuildCommand>[]
 /** A line that the ground reaches first. */
 export const routeLow: VehicleRule = {
   id: 'route.low',
-  source: 'no line hangs below the lowest protected member of the chassis',
+  source: 'no line is below the lowest protected member of the chassis',
   check: onLines((checked, line) => {
     const { lowestAllowed } = checked.map.around;
     const lowest = line.check?.lowest ?? Infinity;
@@ -50,8 +50,8 @@ export const routeLow: VehicleRule = {
       rule: 'route.low',
       severity: 'warn',
       where: onMap(line),
-      title: 'Line hangs below what protects it',
-      because: `${nameOf(checked, line)}: its skin reaches down to {lowest}; the lowest protected member is at {allowed}`,
+      title: 'Line is below its protection',
+      because: `${nameOf(checked, line)}: its outside reaches down to {lowest}; the lowest protected member is at {allowed}`,
       numbers: {
         lowest: { value: lowest, kind: 'length' },
         allowed: { value: lowestAllowed, kind: 'length' },
@@ -59,7 +59,7 @@ export const routeLow: VehicleRule = {
       measured: { value: lowest, kind: 'length' },
       limit: { value: lowestAllowed, kind: 'length' },
       worse: 'lower',
-      cures: () => [...raised(checked, line), { text: 'Lead it higher, or guard it' }],
+      cures: () => [...raised(checked, line), { text: 'Route it higher, or guard it' }],
     };
     return [finding];
   }),

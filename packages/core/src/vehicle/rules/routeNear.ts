@@ -69,14 +69,14 @@ export const routeMoving = nearRule({
   id: 'route.moving',
   kind: 'moving',
   source:
-    'at least 25 mm from what moves in its place, 50 where it travels or whips, over all of it',
+    'at least 25 mm from what moves in place, 50 from what travels or whips, over its full travel',
   severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
   title: ({ clearance }) =>
-    clearance <= 0 ? 'Line is hit by what moves' : 'Line is too near to what moves',
-  asks: () => 'over all of its movement it needs {needed}',
+    clearance <= 0 ? 'Line is hit by a moving part' : 'Line is too close to a moving part',
+  asks: () => 'over its full travel it needs {needed}',
   from: 'it',
   otherwise: none,
-  lastly: 'Lead it another way: nothing may touch it over the whole travel',
+  lastly: 'Re-route it: nothing may touch it over the full travel',
 });
 
 /** A line on a sharp edge. */
@@ -86,7 +86,7 @@ export const routeEdge = nearRule({
   source: 'at least 12 mm from a sharp edge, or a clip, grommet or edge trim',
   severity: () => 'warn',
   title: () => 'Line rubs on a sharp edge',
-  asks: () => 'a bare edge asks for {needed}',
+  asks: () => 'a bare edge needs {needed}',
   from: 'it',
   otherwise: (_checked, _line, { id, clearance }) =>
     clearance < 0
@@ -97,7 +97,7 @@ export const routeEdge = nearRule({
             command: { name: 'set', path: ['edges', id, 'covered'], value: true },
           },
         ],
-  lastly: 'Lead it further away, or cover the edge',
+  lastly: 'Re-route it further away, or cover the edge',
 });
 
 /** Fuel beside a battery cable. */
@@ -106,35 +106,35 @@ export const routeCable = nearRule({
   kind: 'cable',
   source: 'fuel and battery cable in separate clips, at least 50 mm apart, never in one loom',
   severity: () => 'warn',
-  title: () => 'Fuel line is too near to a battery cable',
+  title: () => 'Fuel line is too close to a battery cable',
   asks: () => 'separate clips, {needed} apart',
   from: 'it',
   otherwise: none,
-  lastly: 'Lead one of them another way',
+  lastly: 'Re-route one of them',
 });
 
 /** A line through something solid. */
 export const routeSolid = nearRule({
   id: 'route.solid',
   kind: 'solid',
-  source: 'routes go round what is solid; only the stretch that leaves their own part is free',
+  source: 'routes go round solid things, except where they leave their own part',
   severity: () => 'stop',
-  title: () => 'Line runs through something solid',
-  asks: () => 'there is no way through',
+  title: () => 'Line runs through a solid part',
+  asks: () => 'it cannot pass',
   from: 'it',
   otherwise: none,
-  lastly: 'Lead it round, or correct the box',
+  lastly: 'Route it round, or correct the box',
 });
 
 /** A line through a part. */
 export const routeComponent = nearRule({
   id: 'route.component',
   kind: 'component',
-  source: 'lines go round the parts that they do not begin or end at',
+  source: 'lines go round parts that they do not begin or end at',
   severity: () => 'stop',
   title: () => 'Line runs through a part',
-  asks: () => 'there is no way through',
+  asks: () => 'it cannot pass',
   from: 'it',
   otherwise: none,
-  lastly: 'Lead it round, or move the part',
+  lastly: 'Route it round, or move the part',
 });

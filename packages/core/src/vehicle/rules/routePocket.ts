@@ -39,7 +39,7 @@ function lowered(checked: VehicleChecked, line: RoutedLine): Cure<BuildCommand>[
     ? []
     : [
         {
-          text: 'Lower what stands above both ends',
+          text: 'Lower what is above both ends',
           command: {
             name: 'set-several',
             label: `Lower the ${nameOf(checked, line).toLowerCase()}`,
@@ -52,7 +52,7 @@ function lowered(checked: VehicleChecked, line: RoutedLine): Cure<BuildCommand>[
 /** A hump in a suction line, where vapour gathers. */
 export const routePocket: VehicleRule = {
   id: 'route.pocket',
-  source: 'vapour gathers in a high point of a suction line, and the pump loses its prime to it',
+  source: 'vapour collects at a high point of a suction line, and the pump loses its prime',
   check: onLines((checked, line) => {
     const { path } = line;
     if (!line.suction || !path) return [];
@@ -64,7 +64,7 @@ export const routePocket: VehicleRule = {
       rule: 'route.pocket',
       severity: 'warn',
       where: onMap(line),
-      title: 'Vapour gathers in the suction line',
+      title: 'Vapour collects in the suction line',
       because: `${nameOf(checked, line)} rises to {highest}, {hump} above the higher of its ends`,
       numbers: {
         highest: { value: highest, kind: 'length' },
@@ -75,7 +75,7 @@ export const routePocket: VehicleRule = {
       worse: 'higher',
       cures: () => [
         ...lowered(checked, line),
-        { text: 'Lead it without a hump, falling or rising all the way' },
+        { text: 'Route it without a hump, falling or rising all the way' },
       ],
     };
     return [finding];

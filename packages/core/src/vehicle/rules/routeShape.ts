@@ -9,10 +9,10 @@ import { cornerId, nameOf, onLines, onMap } from './onLines.ts';
 import { checkAlong } from './otherWay.ts';
 
 const words: Readonly<Record<RouteRefusal['reason'], string>> = {
-  radius: 'its bend of {radius} does not fit between its neighbours; up to {largest} would',
+  radius: 'its bend radius of {radius} does not fit between its neighbours; up to {largest} would',
   reversal: 'it turns straight back there',
-  'same-place': 'two of its corners lie at one place',
-  'too-few': 'it has no way at all',
+  'same-place': 'two of its corners are at one place',
+  'too-few': 'it has no length',
 };
 
 /** Shares of the largest radius that fits, widest first. */
@@ -46,7 +46,7 @@ function cures(
   if (refusal.reason === 'radius' && corner !== undefined && millimetres >= 5) {
     return [
       {
-        text: `Bend it with ${millimetres} mm`,
+        text: `Use a bend radius of ${millimetres} mm`,
         command: {
           name: 'set',
           path: ['routes', line.routeId, 'points', corner, 'radius'],
@@ -59,7 +59,7 @@ function cures(
   if (refusal.reason !== 'radius' && corner !== undefined) {
     return [
       {
-        text: 'Take that corner out',
+        text: 'Remove that corner',
         command: { name: 'remove', path: ['routes', line.routeId, 'points', corner] },
       },
       elsewhere,
@@ -76,7 +76,7 @@ const settles = (line: RoutedLine, { point, reason, largest }: RouteRefusal): bo
 /** A way that cannot be run: nothing is made smaller silently. */
 export const routeShape: VehicleRule = {
   id: 'route.shape',
-  source: 'bends fit between their neighbours; no way turns back on itself',
+  source: 'bends fit between their neighbours; no route turns back on itself',
   check: onLines((checked, line) => {
     const refusal = line.refusals.find((r) => settles(line, r)) ?? line.refusals[0];
     if (!refusal) return [];
@@ -86,7 +86,7 @@ export const routeShape: VehicleRule = {
       rule: 'route.shape',
       severity: 'stop',
       where: onMap(line),
-      title: 'This way cannot be run',
+      title: 'Route is not possible',
       because: `${nameOf(checked, line)}, corner ${refusal.point}: ${words[refusal.reason]}`,
       numbers: {
         radius: { value: radius, kind: 'length' },

@@ -8,7 +8,7 @@ import { nameOf, onLines, onMap } from './onLines.ts';
 /** A line that goes through metal where there is no hole for it. */
 export const routeSheet: VehicleRule = {
   id: 'route.sheet',
-  source: 'lines cross sheets of metal only through pass-throughs that leave room for them',
+  source: 'lines cross sheet metal only through pass-throughs that are large enough',
   check: onLines((checked, line) => {
     const worst = line.check?.crossings
       .filter(({ room }) => room < 0)
@@ -20,9 +20,9 @@ export const routeSheet: VehicleRule = {
       rule: 'route.sheet',
       severity: 'stop',
       where: onMap(line),
-      title: hole ? 'Line does not fit through its hole' : 'Line goes through metal',
+      title: hole ? 'Line does not fit through its hole' : 'Line runs through sheet metal',
       because: hole
-        ? `${nameOf(checked, line)}, {thick} thick: “${hole.name}” in ${sheet.name.toLowerCase()} is {bore} wide and {missing} too tight there`
+        ? `${nameOf(checked, line)}, {thick} thick: “${hole.name}” in ${sheet.name.toLowerCase()} is {bore} wide, {missing} too narrow`
         : `${nameOf(checked, line)}, {thick} thick, meets ${sheet.name.toLowerCase()} where there is no hole`,
       numbers: {
         thick: { value: line.outsideDiameter, kind: 'length' },
@@ -40,7 +40,7 @@ export const routeSheet: VehicleRule = {
                 worst.sheet.seals && carriesFuel(line.carries) ? 'bulkhead-fitting' : 'grommet',
             })),
         ...ledAnew(checked, line),
-        { text: 'Lead it through a hole that is there' },
+        { text: 'Route it through an existing hole' },
       ],
     };
     return [finding];
@@ -68,9 +68,11 @@ export const routeHole: VehicleRule = {
       rule: 'route.hole',
       severity: 'warn',
       where: onMap(line),
-      title: seals ? 'Sealed wall is passed without a fitting' : 'Line rests on a bare hole',
+      title: seals
+        ? 'Sealed wall is crossed without a bulkhead fitting'
+        : 'Line passes a hole without a grommet',
       because: seals
-        ? `${nameOf(checked, line)} passes ${bad.sheet.name.toLowerCase()} at “${hole.name}”, which does not seal: fuel and fire stay on their side only with a bulkhead fitting`
+        ? `${nameOf(checked, line)} passes ${bad.sheet.name.toLowerCase()} at “${hole.name}”, which does not seal: only a bulkhead fitting keeps fuel and fire on their side`
         : `${nameOf(checked, line)} passes ${bad.sheet.name.toLowerCase()} at “${hole.name}”, which has no grommet`,
       numbers: {},
       cures: () => [

@@ -36,7 +36,7 @@ const tubed = (checked: VehicleChecked, line: RoutedLine): Cure<BuildCommand>[] 
   return line.rigid
     ? [
         {
-          text: 'Put it into a sealed tube',
+          text: 'Put it in a sealed tube',
           command: {
             name: 'set',
             path: ['routes', line.routeId, 'covers', freeId('tube', covers)],
@@ -61,15 +61,15 @@ export const routeCabin: VehicleRule = {
       where: onMap(line),
       title: line.rigid ? 'Fuel runs through the cabin' : 'Fuel hose runs through the cabin',
       because: line.rigid
-        ? `${nameOf(checked, line)}: {inside} in ${passage.space.name.toLowerCase()}; without a joint there, in a sealed tube`
-        : `${nameOf(checked, line)}: {inside} of hose in ${passage.space.name.toLowerCase()}; there only unjointed hardline in a sealed tube would do`,
+        ? `${nameOf(checked, line)}: {inside} in ${passage.space.name.toLowerCase()}; allowed only without a joint, in a sealed tube`
+        : `${nameOf(checked, line)}: {inside} of hose in ${passage.space.name.toLowerCase()}; only unjointed hardline in a sealed tube is allowed there`,
       numbers: { inside: { value: passage.length, kind: 'length' } },
       measured: { value: passage.length, kind: 'length' },
       worse: 'higher',
       cures: () => [
         ...outOf(checked, line, passage),
         ...tubed(checked, line),
-        { text: 'Lead it outside; if there is no other way, hardline in a sealed tube' },
+        { text: 'Route it outside; if that is impossible, hardline in a sealed tube' },
       ],
     };
     return [finding];
@@ -95,7 +95,7 @@ export const routeCrush: VehicleRule = {
       worse: 'higher',
       cures: () => [
         ...outOf(checked, line, passage),
-        { text: 'Lead it where the frame protects it' },
+        { text: 'Route it where the frame protects it' },
       ],
     };
     return [finding];

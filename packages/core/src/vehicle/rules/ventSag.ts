@@ -6,7 +6,7 @@ import { nameOf, onLines, onMap } from './onLines.ts';
 /** A vent with a sag: fuel stands in it and closes it. */
 export const ventSag: VehicleRule = {
   id: 'other.vent-sag',
-  source: 'a vent rises or falls without a sag: liquid fuel that stands in it closes it',
+  source: 'a vent rises or falls without a sag: liquid fuel in a sag closes it',
   check: onLines((checked, line) => {
     if ((line.carries !== 'vent' && line.carries !== 'vapour-return') || !line.path) return [];
     const sag = heightsOf(line.path)?.sags[0];
@@ -17,12 +17,12 @@ export const ventSag: VehicleRule = {
       severity: 'warn',
       where: onMap(line),
       title: 'Vent has a sag',
-      because: `${nameOf(checked, line)} sags to {height}, {along} from its beginning: fuel stands there and closes it`,
+      because: `${nameOf(checked, line)} sags to {height}, {along} from its start: fuel collects there and closes it`,
       numbers: {
         height: { value: sag.at[2], kind: 'length' },
         along: { value: sag.s, kind: 'length' },
       },
-      cures: () => [{ text: 'Lead it without a sag' }],
+      cures: () => [{ text: 'Route it without a sag' }],
     };
     return [finding];
   }),

@@ -155,7 +155,7 @@ export const offTape = defineFormula({
   notation: '|place on the map − place measured|',
   kind: 'length',
   inputKinds: { onMap: 'length', measured: 'length' },
-  source: 'a place measured with a tape goes before one that was drawn',
+  source: 'a place measured with a tape overrides a drawn one',
   compute: (i: { onMap: readonly number[]; measured: readonly number[] }) => {
     const [a] = unflat(i.onMap);
     const [b] = unflat(i.measured);
