@@ -1,5 +1,6 @@
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import { plainEnglish } from './scripts/lint/plainEnglish.mjs';
 
 export default tseslint.config(
   {
@@ -30,6 +31,13 @@ export default tseslint.config(
     files: ['apps/web/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    // What people read: screens, findings, papers, messages.
+    files: ['packages/*/src/**/*.{ts,tsx}', 'apps/*/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}', '**/tests/**', '**/migrations/**', '**/attack/**'],
+    plugins: { brookrain: { rules: { 'plain-english': plainEnglish } } },
+    rules: { 'brookrain/plain-english': 'error' },
   },
   {
     // The core computes: no interface, server or machine reaches into it.

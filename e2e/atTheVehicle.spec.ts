@@ -111,7 +111,7 @@ test('a plug is pinned cavity by cavity, and a swapped wire is found by the seco
   await expect(page.getByRole('status').first()).toHaveText('all is kept');
   await goTo(page, `${server}/builds/sandpiper/findings`);
   const found = page.getByRole('article').filter({ hasText: 'Found at the vehicle' });
-  await expect(found).toContainText('lead nowhere');
+  await expect(found).toContainText('go nowhere');
   await page.setViewportSize({ width: 1280, height: 800 });
   const order = page.getByRole('navigation', { name: 'Order of work' });
   await expect(order.getByRole('button', { name: /^At the vehicle/ })).toContainText('1 stop');

@@ -11,7 +11,7 @@ test('an element is put into the run, moved, taken out; it persists and undoes',
   const run = page.getByRole('listbox', { name: 'Fuel run from tank to engine' });
   const inspector = page.getByRole('complementary');
   await expect(inspector.getByRole('heading', { name: 'Feed line' })).toBeVisible();
-  await pick(page, inspector.getByLabel('Put in behind Feed line'), 'Filter');
+  await pick(page, inspector.getByLabel('Insert after Feed line'), 'Filter');
   await expect(page.locator(header)).toContainText('revision 2');
   await expect(run.getByRole('option', { name: 'Filter', exact: true })).toBeVisible();
   await page.reload();
@@ -28,7 +28,7 @@ test('an element is put into the run, moved, taken out; it persists and undoes',
       return order.indexOf('Feed line') - order.indexOf('Filter');
     })
     .toBe(1);
-  await inspector.getByRole('button', { name: 'Take Filter out' }).click();
+  await inspector.getByRole('button', { name: 'Remove Filter' }).click();
   await expect(run.getByRole('option', { name: 'Filter', exact: true })).toHaveCount(0);
   await page.locator(header).getByRole('button', { name: 'Undo' }).click();
   await expect(run.getByRole('option', { name: 'Filter', exact: true })).toBeVisible();
@@ -37,7 +37,7 @@ test('an element is put into the run, moved, taken out; it persists and undoes',
 test('what cannot go is refused with the reason', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/circuit?element=regulator`);
   const inspector = page.getByRole('complementary');
-  await inspector.getByRole('button', { name: 'Take Pressure regulator out' }).click();
+  await inspector.getByRole('button', { name: 'Remove Pressure regulator' }).click();
   await expect(inspector.getByRole('alert')).toContainText('a circuit needs a regulator');
   await expect(page.locator(header)).toContainText('revision 1');
 });
@@ -105,7 +105,7 @@ test('two fuels: circuits, pumps and feeds are told apart; the ladder with a pum
   await page.getByRole('link', { name: /Margins/ }).click();
   await choose(page, page.getByLabel('Ladder', { exact: true }), 'First pump lost');
   await expect(
-    page.getByRole('status').filter({ hasText: 'First pump lost: holds to' }),
+    page.getByRole('status').filter({ hasText: 'First pump lost: good for' }),
   ).toBeVisible();
 });
 

@@ -64,7 +64,7 @@ test('a data sheet is pasted, its mistakes are marked, its curve drawn, and it i
   await expect(page.getByText('Mend the marked cells of the table first.')).toBeVisible();
   await sheet.fill((await sheet.inputValue()).replace('25o', '250'));
   await expect(mistakes).toHaveCount(0);
-  await expect(page.getByText('taken between neighbours')).toBeVisible();
+  await expect(page.getByText(/interpolated/)).toBeVisible();
   const curve = page.getByRole('img', { name: 'flow over pressure' });
   await expect(curve.locator('circle')).toHaveCount(9);
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -114,6 +114,6 @@ test('a table is exported, changed, imported; a wrong cell keeps all of it out',
     buffer: Buffer.from(csv.replaceAll(/^F40,/gm, 'OWN-F,')),
   });
   await page.getByRole('button', { name: /^Keep 7 items/ }).click();
-  await expect(page.getByText('1 item kept, 6 were there already')).toBeVisible();
+  await expect(page.getByText('1 item stored, 6 unchanged')).toBeVisible();
   await expect(page.getByRole('table', { name: 'Items' }).getByRole('row')).toHaveCount(9);
 });

@@ -30,7 +30,7 @@ test('a sensor is added, wired as usual, found a pin, and gone again after two u
     page.getByRole('heading', { level: 2, name: 'Vehicle speed', exact: true }),
   ).toBeVisible();
   await expect(page.getByLabel('Vehicle speed, Supply')).toHaveText('Fuse, valves and sensors');
-  await expect(page.getByRole('list', { name: 'Way of Supply' })).toContainText('Battery');
+  await expect(page.getByRole('list', { name: 'Route of Supply' })).toContainText('Battery');
 
   await goTo(page, `${server}/builds/lantern/pins`);
   // The unit has no frequency input left: what wants one is told with those that have it.
@@ -80,7 +80,7 @@ test('pins are looked for, proven, and stored as one edit', async ({ page, serve
 test('a wire found dead in CRANK is cured by the one that is live', async ({ page, server }) => {
   await page.goto(`${server}/builds/lantern/devices`);
   await page
-    .getByRole('button', { name: 'Take Ignition lock, brown: it is live in both' })
+    .getByRole('button', { name: 'Use Ignition lock, brown: live in RUN and in CRANK' })
     .first()
     .click();
   const main = page.getByRole('main');

@@ -44,7 +44,7 @@ test('a breakout dragged by keys moves the cut list, and is undone; a proposal i
   await page.getByRole('button', { name: 'Propose another' }).click();
   const proposed = page.getByRole('region', { name: 'Proposed harness' });
   await expect(proposed).toContainText('breakouts');
-  await proposed.getByRole('button', { name: 'Take it' }).click();
+  await proposed.getByRole('button', { name: 'Use it' }).click();
   await expect(page.locator('header')).toContainText('revision 5');
   await page.reload();
   await expect(wire).not.toHaveText(before ?? '');
@@ -86,7 +86,7 @@ test('kept plugs are taken away as CSV and PDF', async ({ request, server }) => 
   const csv = await request.get(`${server}/api/builds/lantern/kept-connectors.csv`);
   const lines = (await csv.text()).trim().split(/\r?\n/);
   expect(lines).toHaveLength(8);
-  expect(lines[3]).toContain('taken out; new wire');
+  expect(lines[3]).toContain('removed; new wire');
   const pdf = await request.get(`${server}/api/builds/lantern/kept-connectors.pdf`);
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });

@@ -41,7 +41,7 @@ test('a line is moved out of the heat, corners by key and by pointer, all undone
   await expect(page.locator('header')).toContainText('revision 5');
 
   await note(page)
-    .getByRole('button', { name: /^Lead it anew on the right/ })
+    .getByRole('button', { name: /^Re-route it on the right/ })
     .click();
   await expect(page.getByText('No findings on the map.')).toBeVisible();
   await goTo(page, `${server}/builds/lantern/map?of=feed`);
@@ -55,7 +55,7 @@ test('ways are looked for, compared, one taken and adjusted', async ({ page, ser
   const ways = page.getByRole('region', { name: 'Routes to choose from' });
   await expect(ways.getByRole('listitem').first()).toContainText('Way 1, right side');
   await expect(page.getByRole('button', { name: 'Put them away' })).toBeVisible();
-  await ways.getByRole('button', { name: 'Take way 1' }).click();
+  await ways.getByRole('button', { name: 'Use route 1' }).click();
   await expect(page.getByText('No findings on the map.')).toBeVisible();
   await expect(figure(page, 'Bends')).toContainText('1');
   const corner = page.getByRole('button', { name: /^Corner 1, .* side view$/ });

@@ -232,13 +232,13 @@ test('margins: ladder, findings with cures that apply', async ({ page, server })
     .getByRole('navigation', { name: 'Limit ladder' })
     .getByRole('link', { name: /Injector duty/ })
     .click();
-  await expect(page.getByText('As built on paper this holds to 154 kW')).toBeVisible();
+  await expect(page.getByText('As designed this is good for 154 kW')).toBeVisible();
   const stops = page.locator('article', { hasText: 'hose is not rated' });
   const count = await stops.count();
   expect(count).toBeGreaterThan(3);
   await page.getByRole('button', { name: 'Fit I850 instead' }).click();
   await expect(page.getByText('Injector duty is above the limit', { exact: true })).toHaveCount(0);
-  await expect(page.getByText('As built on paper this holds to 154 kW')).toHaveCount(0);
+  await expect(page.getByText('As designed this is good for 154 kW')).toHaveCount(0);
 });
 
 test('margins on paper hold all of their findings', async ({ page, server }) => {

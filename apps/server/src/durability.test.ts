@@ -67,7 +67,7 @@ test('a second program on the same folder says who has it, and ends', async () =
   second.stderr.on('data', (text: Buffer) => (said += text.toString()));
   await ended(second);
   expect(second.exitCode).toBe(1);
-  expect(said).toContain('is running on');
+  expect(said).toContain('is already running on');
   expect(said).toContain(`process ${String(child!.pid)}`);
   expect(said).not.toContain('    at ');
 }, 30_000);

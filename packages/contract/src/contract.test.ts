@@ -65,7 +65,7 @@ describe('a document', () => {
 
   test('no two points of a curve stand at one speed', () => {
     expect(issues('brief.boostCurve.p2.speed', lantern.brief.boostCurve['p3']!.speed)).toEqual([
-      { path: 'brief.boostCurve', message: 'two points of the curve stand at one speed' },
+      { path: 'brief.boostCurve', message: 'two points of the curve are at one speed' },
     ]);
   });
 

@@ -65,7 +65,7 @@ function plate({ evaluation, of }: PaperSource) {
 
 /** The relay panel of a build with its drawing. */
 function panelOf({ evaluation: { panel } }: PaperSource) {
-  if (!panel) throw notFound('this build has no relay panel: no relay and no fuse stands there');
+  if (!panel) throw notFound('this build has no relay panel: no relay or fuse is placed there');
   return { panel, drawing: panelDrawing(panel.layout) };
 }
 

@@ -7,7 +7,7 @@ export interface GlossaryWord {
 
 /** Words in the order of the alphabet. */
 export const glossary: readonly GlossaryWord[] = [
-  { word: 'adapter', meaning: 'a joint part that leads from one size or thread to another' },
+  { word: 'adapter', meaning: 'a joint part that joins one size or thread to another' },
   { word: 'barb', meaning: 'a ridged spigot on which hose is pushed and clamped' },
   {
     word: 'base pressure',

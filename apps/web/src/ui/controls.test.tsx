@@ -132,7 +132,7 @@ describe('a menu of actions', () => {
     render(
       <ActionMenu
         text="Put in …"
-        name="Put in behind Feed line"
+        name="Insert after Feed line"
         actions={[
           { value: 'filter', label: 'Filter' },
           { value: 'pump', label: 'Pump' },
@@ -140,7 +140,7 @@ describe('a menu of actions', () => {
         onPick={(value) => done.push(value)}
       />,
     );
-    const button = screen.getByRole('button', { name: 'Put in behind Feed line' });
+    const button = screen.getByRole('button', { name: 'Insert after Feed line' });
     await userEvent.click(button);
     await userEvent.click(screen.getByRole('menuitem', { name: 'Pump' }));
     button.focus();

@@ -12,7 +12,7 @@ export class PairingMessage {
 export class PairMessage {
   /** as it stands on the computer that the program runs on */
   @IsString()
-  @Matches(/^[A-Z0-9]{4,20}$/, { message: 'type the code as it stands there' })
+  @Matches(/^[A-Z0-9]{4,20}$/, { message: 'type the code as shown there' })
   code: string;
 
   /** what the device is called */

@@ -195,7 +195,7 @@ export function readItemsSheet(category: CatalogueCategory, text: string): Items
     if (id === '' && starts.length > 0) continue;
     if (id === '') told(row, places.id.at, 'an item needs an id');
     else if (starts.at(-1)?.id !== id) {
-      if (seen.has(id)) told(row, places.id.at, `"${id}" stands in this table twice`);
+      if (seen.has(id)) told(row, places.id.at, `"${id}" is in this table twice`);
       seen.add(id);
       starts.push({ row, id });
     }

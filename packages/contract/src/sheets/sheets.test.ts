@@ -235,7 +235,7 @@ describe('tables of a data sheet', () => {
     const gap = rows.find((r) => r['voltage'] === 12 && r['pressure'] === 150e3)!;
     // Straight over flow between 4.1 A at 240.5 L/h and 6.2 A at 195 L/h.
     expect(gap['current']).toBeCloseTo(4.1 + (2.1 * (240.5 - 220)) / (240.5 - 195), 9);
-    expect(notes.join(' ')).toContain('taken between neighbours');
+    expect(notes.join(' ')).toContain('interpolated');
     expect(notes.join(' ')).toContain('no flow in 1 row');
   });
 

@@ -202,7 +202,7 @@ describe.each(demoBuilds.map(({ document }) => [document.name, document] as cons
       const numbers = disagreements.map(({ number }) => number);
       expect(numbers).toEqual([...numbers].sort((a, b) => a - b));
       const of = (wireId: string) => disagreements.find((each) => each.wireId === wireId);
-      expect(of(first!.wire.id)).toMatchObject({ found: 'to lead nowhere' });
+      expect(of(first!.wire.id)).toMatchObject({ found: 'to go nowhere' });
       expect(of(second!.wire.id)).toMatchObject({ from: '' });
     });
   },

@@ -217,7 +217,7 @@ export const briefSpec = object(
       ...(['volumetricEfficiencyCurve', 'boostCurve'] as const).map((curve) =>
         rule<Record<typeof curve, Parameters<typeof hasDistinctSpeeds>[0]>>(
           curve,
-          'two points of the curve stand at one speed',
+          'two points of the curve are at one speed',
           (brief) => hasDistinctSpeeds(brief[curve]),
         ),
       ),

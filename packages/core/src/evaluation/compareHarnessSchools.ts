@@ -3,13 +3,13 @@ import { type HarnessSchool, harnessSchools, readBuild } from '../model/index.ts
 import { type KnownBuild, variantsOf } from './variants.ts';
 
 /** How well a harness can be changed afterwards. */
-export type Serviceability = 'any wire' | 'at its covers' | 'only anew';
+export type Serviceability = 'any wire' | 'at its covers' | 'not at all';
 
 const serviceabilities: Readonly<Record<HarnessSchool, Serviceability>> = {
   taped: 'any wire',
   conduit: 'any wire',
   braided: 'at its covers',
-  sealed: 'only anew',
+  sealed: 'not at all',
 };
 
 /** One school on a build: SI, price in the currency of the catalogue. */

@@ -46,7 +46,7 @@ function heldBy(spec: Spec): string {
     case 'path':
       return 'list of keys that lead into the document';
     case 'anything':
-      return 'what may stand at that place';
+      return 'whatever that place may hold';
     case 'object':
       return 'category' in spec
         ? 'exact revision of a catalogue item: `{ id, revision }`'

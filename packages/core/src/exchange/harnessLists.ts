@@ -39,7 +39,7 @@ export interface FromToLine {
   readonly via: string;
 }
 
-/** A bundle with what lies round it; m. */
+/** A bundle with its cover; m. */
 export interface BundleLine {
   readonly segment: string;
   readonly from: string;

@@ -7,7 +7,7 @@ export const documentedHarnessFigures: readonly FigureDescription[] = [
   {
     key: 'harness.copperLength',
     kind: 'length',
-    meaning: 'All wire that is led through the harness, as it is cut.',
+    meaning: 'All wire routed through the harness, at its cut length.',
     onlyWith,
   },
   {
@@ -87,7 +87,7 @@ export const documentedHarnessFigures: readonly FigureDescription[] = [
   {
     key: 'splice.splice ecu:A04.segment',
     kind: 'count',
-    meaning: 'Place in the list of segments of the one that a splice sits in.',
+    meaning: 'Place in the list of segments of the one that holds a splice.',
     onlyWith: 'a splice that has its place',
   },
 ];

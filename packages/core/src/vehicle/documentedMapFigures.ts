@@ -128,7 +128,7 @@ export const documentedMapFigures: readonly FigureDescription[] = [
     key: 'component.pump.clearance',
     kind: 'length',
     meaning:
-      'Room between the box of a part and what leaves it least beyond the room that is asked, over all movement: `component.<component>.clearance`; below 0 they lie in one another.',
+      'Room between the box of a part and what leaves it least beyond the room that is asked, over its full travel: `component.<component>.clearance`; below 0 they overlap.',
     onlyWith: 'a part on the map',
   },
   {

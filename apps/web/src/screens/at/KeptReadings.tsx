@@ -43,7 +43,7 @@ export function Readings({ of, kind }: { of: readonly ReadingPlace[]; kind: Unit
   const own = entries.filter((entry) => entry.kind === 'measured' && names.has(entry.subject));
   if (own.length === 0) return null;
   const told = ({ value, unit }: RecordSaid): string => {
-    if (typeof value !== 'number') return 'taken out';
+    if (typeof value !== 'number') return 'removed';
     // Told as it was read off the tape or the meter.
     return typeof unit === 'string'
       ? echoQuantity({ value, unit }, kind, numbers)

@@ -87,7 +87,7 @@ test('a plug is pinned cavity by cavity, each lit when it is its turn', async ()
   await press(/^It sits/);
   expect(await screen.findByText('Cavity 2, 1 to go')).toBeDefined();
   await press(/^It sits/);
-  expect(await screen.findByText(/^Every wire sits/)).toBeDefined();
+  expect(await screen.findByText(/^Every contact is seated/)).toBeDefined();
   expect(said.map(({ subject }) => subject)).toEqual(['coolant:1', 'coolant:2']);
   // The one that was said last is taken back, whatever its place on the face.
   await press('The last one does not sit');

@@ -73,7 +73,7 @@ describe('what is bought', () => {
     const plan = screen.getByRole('region', { name: `Cutting plan of ${designation}` });
     await waitFor(() => expect(plan.textContent).toContain('(offcut)'));
     await userEvent.click(
-      screen.getByRole('button', { name: `Take the offcut of ${designation} out` }),
+      screen.getByRole('button', { name: `Remove the offcut of ${designation}` }),
     );
     expect(edited.document.offcuts).toEqual({});
   });

@@ -169,7 +169,7 @@ describe('a part that is written down', () => {
     expect(item['outsideDiameter']).toBeCloseTo(0.63 * 0.0254, 9);
     const before = sampleCatalogue.items.find(({ id }) => id === 'HBR-6')!;
     expect(item).toEqual({ ...before, outsideDiameter: item['outsideDiameter'] });
-    expect((await screen.findAllByText('HBR −6 is kept, revision 2')).length).toBeGreaterThan(0);
+    expect((await screen.findAllByText('HBR −6 is stored, revision 2')).length).toBeGreaterThan(0);
   });
 
   test.each(['pump/P255', 'injector/I650', 'ecu/LEAT34', 'wire/W2_5'])(
@@ -287,7 +287,7 @@ describe('a table that is imported', () => {
     csvOf(['[{"id": "X1"}]']);
     await waitFor(() => expect(keep().textContent).toBe('Keep the list'));
     await userEvent.click(keep());
-    expect(await screen.findByText('1 item kept, 3 were there already')).toBeTruthy();
+    expect(await screen.findByText('1 item stored, 3 unchanged')).toBeTruthy();
     expect(await screen.findByRole('link', { name: 'P255' })).toBeTruthy();
   });
 });

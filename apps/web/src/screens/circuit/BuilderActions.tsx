@@ -44,8 +44,8 @@ export function BuilderActions({
   return (
     <section className="rule mt-3 pt-2" aria-label="Change the run">
       <ActionMenu
-        text="Put in behind it …"
-        name={`Put in behind ${element.name}`}
+        text="Insert after it …"
+        name={`Insert after ${element.name}`}
         actions={(Object.entries(insertable) as [Insertable, string][]).map(([value, label]) => ({
           value,
           label,
@@ -67,7 +67,7 @@ export function BuilderActions({
             })
           }
         >
-          <ArrowLeft size={14} aria-hidden="true" /> back
+          <ArrowLeft size={14} aria-hidden="true" /> Upstream
         </button>
         <button
           type="button"
@@ -83,7 +83,7 @@ export function BuilderActions({
             })
           }
         >
-          on <ArrowRight size={14} aria-hidden="true" />
+          Downstream <ArrowRight size={14} aria-hidden="true" />
         </button>
         <button
           type="button"
@@ -91,7 +91,7 @@ export function BuilderActions({
           aria-label={`Remove ${element.name}`}
           onClick={() => run({ name: 'remove-element', circuitId, elementId, assemblies: {} })}
         >
-          take out
+          Remove
         </button>
       </div>
       {message && (

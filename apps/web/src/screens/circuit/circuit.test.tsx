@@ -80,7 +80,7 @@ describe('a case that is looked at', () => {
 describe('the run changed from the screen', () => {
   test('takes a filter out, and it is drawn no more', async () => {
     const edited = open(lantern, '/?element=fine');
-    await userEvent.click(screen.getByRole('button', { name: 'Take Fine filter out' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Remove Fine filter' }));
     expect(edited.commands.map(({ name }) => name)).toEqual(['remove-element']);
     expect(names(edited.document, 'main')).not.toContain('Fine filter');
     await waitFor(() =>
@@ -91,7 +91,7 @@ describe('the run changed from the screen', () => {
   test('puts a filter in behind what is looked at, and looks at it', async () => {
     const edited = open(lantern, '/?element=feed');
     const before = names(lantern, 'main').length;
-    await userEvent.click(screen.getByRole('button', { name: 'Put in behind Feed line' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Insert after Feed line' }));
     const menu = await screen.findByRole('menu');
     await userEvent.click(within(menu).getByRole('menuitem', { name: /filter/i }));
     expect(names(edited.document, 'main')).toHaveLength(before + 1);

@@ -20,7 +20,7 @@ export function ConnectorWays({ device }: { device: Device }) {
       {told && told.past.length > 0 && free !== undefined && (
         <ChoiceField
           wide
-          label="Lead through it"
+          label="Route through it"
           value=""
           choices={[
             { value: '', label: `one of ${told.past.length} that bypass it` },

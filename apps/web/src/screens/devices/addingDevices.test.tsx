@@ -19,7 +19,7 @@ const added = (before: BuildDocument, after: BuildDocument) =>
 describe('devices of a build', () => {
   test('are shown by what becomes of them; the counts add up', async () => {
     open(lantern);
-    const counts = ['All', 'New', 'Staying', 'Going'].map((name) =>
+    const counts = ['All', 'New', 'Kept', 'Removed'].map((name) =>
       Number(
         screen.getByRole('radio', { name: new RegExp(`^${name}`) }).textContent.replace(/\D/g, ''),
       ),
@@ -31,7 +31,7 @@ describe('devices of a build', () => {
         (state) => devices.filter((each) => each.state === state).length,
       ),
     ]);
-    await userEvent.click(screen.getByRole('radio', { name: /^Going/ }));
+    await userEvent.click(screen.getByRole('radio', { name: /^Removed/ }));
     const table = within(screen.getByRole('table', { name: 'Devices' }));
     expect(table.getAllByRole('row')).toHaveLength(1 + counts[3]!);
   });

@@ -15,11 +15,11 @@ afterEach(cleanup);
 describe('devices', () => {
   test('show the way of each pin to battery, ground or controller', async () => {
     renderInBuild(lantern, <DevicesScreen />, '/?of=fan-1');
-    const supply = await screen.findByRole('list', { name: 'Way of Supply' });
+    const supply = await screen.findByRole('list', { name: 'Route of Supply' });
     for (const step of ['Relay, fan 1', 'Fuse, fan 1', 'Power stud', 'Main fuse', 'Battery']) {
       expect(supply.textContent).toContain(step);
     }
-    const ground = screen.getByRole('list', { name: 'Way of Ground' });
+    const ground = screen.getByRole('list', { name: 'Route of Ground' });
     expect(ground.textContent).toContain('Frame, front');
   });
 
@@ -83,7 +83,7 @@ describe('a sensor that is screwed in', () => {
 
   test('what is not screwed in has none', async () => {
     renderInBuild(lantern, <DevicesScreen />, '/?of=fan-1');
-    await screen.findByRole('list', { name: 'Way of Supply' });
+    await screen.findByRole('list', { name: 'Route of Supply' });
     expect(screen.queryByRole('region', { name: 'Seat' })).toBeNull();
   });
 });
@@ -111,7 +111,7 @@ describe('a bus', () => {
 describe('pins', () => {
   test('are shown by plug, told when they are looked at, and chosen by hand', async () => {
     const edited = renderInBuild(lantern, <PinsScreen />);
-    const plug = await screen.findByRole('listbox', { name: 'Cavities of plug A' });
+    const plug = await screen.findByRole('listbox', { name: 'Cavities of connector A' });
     expect(within(plug).getAllByRole('option')).toHaveLength(18);
     await userEvent.click(within(plug).getByRole('option', { name: /^A16/ }));
     const pin = screen.getByRole('region', { name: 'Pin A16' });
@@ -124,7 +124,7 @@ describe('pins', () => {
   test('seen from the other side are the other way round', async () => {
     renderInBuild(lantern, <PinsScreen />);
     const first = async (): Promise<number> => {
-      const plug = await screen.findByRole('listbox', { name: 'Cavities of plug A' });
+      const plug = await screen.findByRole('listbox', { name: 'Cavities of connector A' });
       const cavity = within(plug).getByRole('option', { name: /^A01/ });
       return Number(cavity.querySelector('rect')?.getAttribute('x'));
     };

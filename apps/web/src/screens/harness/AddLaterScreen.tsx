@@ -40,7 +40,7 @@ export function AddLaterScreen() {
   const asked = itemId !== NONE && placementId !== NONE;
   return (
     <Screen
-      title="Add later"
+      title="Late additions"
       lead="A device that comes when the harness is made: a free pin, room in connectors, what has to be opened, and how much work that is."
     >
       <div className="mb-3 flex flex-wrap items-center gap-2">

@@ -36,7 +36,7 @@ export function AddLeg({ loom, onAdded }: { loom: BoughtHarness; onAdded: (id: s
   return (
     <AddAtPlace
       name={`New leg of ${loom.name}`}
-      placeholder="where a leg leads to"
+      placeholder="where a leg goes"
       act="Enter a leg"
       places={build.placements.filter(({ id }) => !there.has(id))}
       add={(place) => {

@@ -57,7 +57,7 @@ export function ListsScreen() {
   const { id, document: build, evaluation } = useBuild();
   return (
     <Screen
-      title="Lists"
+      title="Harness lists"
       lead="What goes to the bench: every list is made from the same wires, so that none says other than the next."
     >
       <table className="table-lined w-full max-w-[860px]" aria-label="Lists of the harness">

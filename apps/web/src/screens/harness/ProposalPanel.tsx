@@ -119,7 +119,7 @@ export function ProposalPanel({ show }: { show: (proposed: ProposedHarness | und
               className={isShorter ? 'act act-main' : 'act'}
               onClick={() => take(found)}
             >
-              Take it
+              Use it
             </button>
             <button type="button" className="act" onClick={() => setState({ kind: 'idle' })}>
               Leave it

@@ -28,7 +28,7 @@ export function ThreadingScreen() {
   const [units] = useUnits();
   return (
     <Screen
-      title="Threading"
+      title="Threading order"
       lead="What is slid on and passed through first, from which end, and which connectors are fitted after."
       work={work}
     >

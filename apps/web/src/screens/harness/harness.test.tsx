@@ -58,7 +58,7 @@ describe('the harness', () => {
     const told = await screen.findByRole('region', { name: 'Proposed harness' });
     expect(told.textContent).toMatch(/\d+ breakouts and \d+ segments/);
     expect(edited.commands).toHaveLength(0);
-    await userEvent.click(within(told).getByRole('button', { name: 'Take it' }));
+    await userEvent.click(within(told).getByRole('button', { name: 'Use it' }));
     expect(edited.commands).toHaveLength(1);
     expect(Object.keys(edited.document.harness.segments).length).toBeGreaterThan(20);
     expect(await screen.findByRole('table', { name: 'Segments' })).toBeTruthy();

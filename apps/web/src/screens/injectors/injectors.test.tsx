@@ -197,7 +197,7 @@ describe('a measured set', () => {
     const edited = await open(lantern);
     enter('640\n650\n660\n650\n655');
     expect(rowOf(edited.document).measuredFlows).toHaveLength(5);
-    expect(await screen.findByText(/^5 flows are written down for 4 injectors/)).toBeTruthy();
+    expect(await screen.findByText(/^5 flows are entered for 4 injectors/)).toBeTruthy();
   });
 
   test('emptied it is not measured any more', async () => {
@@ -216,7 +216,7 @@ describe('how injectors sit', () => {
     const edited = await open(lantern);
     await userEvent.click(within(panel()).getByRole('button', { name: 'Not measured after all' }));
     expect(rowOf(edited.document).seating).toBeNull();
-    expect(panel().textContent).toContain('Nobody has measured');
+    expect(panel().textContent).toContain('are not measured yet');
     await userEvent.click(within(panel()).getByRole('button', { name: /^Begin with what I650/ }));
     expect(rowOf(edited.document).seating).toMatchObject({ retention: 'both', bossSpacing: null });
     // As it asks: nothing is left beyond its seals.

@@ -40,7 +40,7 @@ export function CoverPanel({
               className="act"
               onClick={() => edit({ name: 'remove', path: [...path, 'covers', id] })}
             >
-              Take it off
+              Remove it
             </button>
           </div>
         ))}

@@ -85,7 +85,7 @@ export function WaysPanel({ line, ways }: { line: MapLine; ways: LookedFor }) {
                   aria-label={`Use route ${i + 1}`}
                   onClick={() => take(way)}
                 >
-                  Take it
+                  Use it
                 </button>
               </p>
               <dl className="grid grid-cols-2 gap-x-3 text-[13px]">

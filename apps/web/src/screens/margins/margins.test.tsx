@@ -50,9 +50,7 @@ describe('another ladder', () => {
     await choose('Ladder', variant!.label);
     await waitFor(() =>
       expect(screen.getByRole('status').textContent).toMatch(
-        new RegExp(
-          `^${variant!.label}: (holds to \\d+ kW, then .+ gives out|nothing fails .+)\\.$`,
-        ),
+        new RegExp(`^${variant!.label}: (good for \\d+ kW, then .+ is the limit|no limit .+)\\.$`),
       ),
     );
     await choose('Ladder', 'as planned');

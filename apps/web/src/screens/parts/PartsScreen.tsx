@@ -163,7 +163,7 @@ export function PartsScreen() {
   )?.power;
   return (
     <Screen
-      title="Which parts would do"
+      title="Part selection"
       lead="What each part is good for here, the smallest that will do, and the cheapest set from catalogue or shelf."
       inspector={<Shelf />}
     >

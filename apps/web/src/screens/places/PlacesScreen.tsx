@@ -136,7 +136,7 @@ export function PlacesScreen() {
   ];
   return (
     <Screen
-      title="Find a place"
+      title="Placement search"
       lead="Where ECU, panel, battery box or a module could sit: carried by something, clear of heat, movement and splash, with room to reach it."
     >
       <div className="mb-2 flex flex-wrap items-center gap-2">

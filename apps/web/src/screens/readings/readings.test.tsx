@@ -69,7 +69,7 @@ describe('what the instruments show', () => {
   test('of two rails and two pumps each is told by its name', () => {
     open(kittiwake);
     expect(screen.getAllByText(/^Gauge, /)).toHaveLength(2);
-    expect(screen.getAllByText(/ takes$/).length).toBeGreaterThanOrEqual(2);
+    expect(screen.getAllByText(/ draws$/).length).toBeGreaterThanOrEqual(2);
   });
 
   test('each circuit has its own', async () => {

@@ -18,7 +18,7 @@ export function AlsoOn() {
         ['Pins', 'pins'],
         ['Panel', 'panel'],
         ['Map', 'map'],
-        ['Supply', 'supply'],
+        ['Charging and loads', 'supply'],
         ['Switching', 'switching'],
         ['Wires', `wires?part=${encodeURIComponent(partId ?? '')}`],
       ];

@@ -84,7 +84,7 @@ export function SchoolsScreen() {
                           })
                         }
                       >
-                        Take it: {school.name}
+                        Use it: {school.name}
                       </button>
                     )}
                   </td>

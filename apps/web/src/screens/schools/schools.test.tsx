@@ -21,7 +21,7 @@ describe('relays or module', () => {
     expect(Number(module)).toBe(Number(now) - 3);
     await userEvent.click(
       within(await table()).getByRole('button', {
-        name: 'Take it: Sluice 16 for what relays switch',
+        name: 'Use it: Sluice 16 in place of relays',
       }),
     );
     expect(edited.commands).toHaveLength(1);
@@ -33,7 +33,7 @@ describe('relays or module', () => {
     renderInBuild(sandpiper, <SchoolsScreen />);
     const [present, module, kept] = await cells(/^Electric parts to buy/);
     expect(module).toBe('–');
-    expect((await cells(/^To use it/))[1]).toContain('no bus with room');
+    expect((await cells(/^To use it/))[1]).toContain('no bus with a free place');
     expect(parseFloat(kept!)).toBeLessThan(parseFloat(present!));
   });
 });

@@ -108,7 +108,7 @@ export function SupplyScreen() {
   const findings = evaluation.findings.filter(({ where }) => where.stage === 'supply');
   return (
     <Screen
-      title="Supply"
+      title="Charging and loads"
       lead="From the battery through fuses and relays to the loads, and whether the alternator can carry them."
       inspector={<Shares />}
     >

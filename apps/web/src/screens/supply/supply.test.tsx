@@ -18,7 +18,7 @@ describe('supply', () => {
     expect(within(row).getAllByRole('button', { name: /Show the working/ })).toHaveLength(4);
     const cranking = within(table).getByRole('row', { name: /^cranking/ });
     expect(within(cranking).getAllByRole('button')).toHaveLength(1);
-    expect(screen.getByText('More is taken than charged: all at once')).toBeTruthy();
+    expect(screen.getByText('Alternator cannot carry the load: all at once')).toBeTruthy();
   });
 
   test('the tree holds the load behind its fuse and relay, and hides what takes nothing', async () => {
@@ -67,7 +67,7 @@ describe('supply', () => {
     await userEvent.clear(field);
     await userEvent.type(field, '80 %{Enter}');
     expect(edited.document.limits.alternatorHot.value).toBeCloseTo(0.8, 12);
-    expect(await screen.findByText('More is taken than charged: cruise, hot')).toBeTruthy();
+    expect(await screen.findByText('Alternator cannot carry the load: cruise, hot')).toBeTruthy();
   });
 
   test('says what one failure stops, and sorts by how much', async () => {

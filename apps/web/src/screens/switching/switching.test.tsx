@@ -65,7 +65,7 @@ describe('switching', () => {
     renderInBuild(lantern, <SwitchingScreen />);
     const proof = await screen.findByRole('region', { name: 'Sneak paths' });
     expect(within(proof).getByText('None: what is off is dead.')).toBeTruthy();
-    const [way] = within(proof).getAllByRole('list', { name: 'Way to Temperature gauge sender' });
+    const [way] = within(proof).getAllByRole('list', { name: 'Path to Temperature gauge sender' });
     expect(within(way!).getAllByRole('link').length).toBeGreaterThan(1);
     const stuck = within(proof).getByRole('table', { name: 'Failures that leave a pump running' });
     expect(within(stuck).getAllByRole('row')).toHaveLength(2);

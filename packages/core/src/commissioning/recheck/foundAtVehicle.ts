@@ -30,7 +30,7 @@ export function foundAtVehicle(
       severity: 'stop',
       title: `${named(each)} is not where it belongs`,
       because:
-        `from ${each.from} it should lead to ${each.planned}, and was found ${each.found}` +
+        `from ${each.from} it should go to ${each.planned}, and was found ${each.found}` +
         (each.instead === undefined ? '' : `, where wire ${each.instead} belongs`),
     } satisfies FoundAtVehicle,
   }));

@@ -103,7 +103,7 @@ export function whatWasRead(sheet: MakingSheet, entries: readonly RecordEntry[])
       name: wire.name,
       from: start ? endText(start) : '',
       planned: planned ? endText(planned) : '',
-      found: there ? `at ${endText(there)}` : 'to lead nowhere',
+      found: there ? `at ${endText(there)}` : 'to go nowhere',
       instead: there?.wire === wire.number ? undefined : there?.wire,
       entryId: entry.id,
     });

@@ -30,7 +30,7 @@ const curesWith = (...units: readonly EcuItem[]) => {
   const catalogue = { items: [...sampleCatalogue.items, ...units] };
   const { findings } = evaluate(lantern, catalogue);
   const finding = findings.find(({ id }) => id === fewHighSide)!;
-  const larger = finding.cures().filter(({ text }) => text.startsWith('Take a larger unit'));
+  const larger = finding.cures().filter(({ text }) => text.startsWith('Fit a larger unit'));
   return { catalogue, larger };
 };
 
@@ -42,7 +42,7 @@ describe('a larger unit', () => {
 
   test('is one where it has, with every signal on a pin of it, and the finding is gone', () => {
     const { catalogue, larger } = curesWith(withHighSide(6));
-    expect(larger.map(({ text }) => text)).toEqual(['Take a larger unit: Weir with 6 more']);
+    expect(larger.map(({ text }) => text)).toEqual(['Fit a larger unit: Weir with 6 more']);
     const { document } = applyCommand(lantern, larger[0]!.command!);
     expect(referenceProblems(document, catalogue)).toEqual([]);
     const before = evaluate(lantern, catalogue).findings.filter((f) => f.severity === 'stop');

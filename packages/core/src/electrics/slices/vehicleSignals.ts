@@ -51,7 +51,7 @@ export const vehicleSignalSpec = object({
   colour: text({ label: 'Colour', min: 0, max: 40, initial: '' }),
   base: choiceOrNone(wireColours, {
     label: 'Base colour',
-    help: 'wires that lead on from it have its colours',
+    help: 'wires that continue from it have its colours',
     since: 16,
   }),
   stripe: choiceOrNone(wireColours, { label: 'Stripe', since: 16 }),

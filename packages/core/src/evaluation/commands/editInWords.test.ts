@@ -41,7 +41,7 @@ describe('an edit in words', () => {
     ],
     [
       { name: 'remove-element', circuitId: 'main', elementId: 'fine', assemblies: {} },
-      'Fine filter taken out',
+      'Fine filter removed',
     ],
     [
       {
@@ -54,8 +54,8 @@ describe('an edit in words', () => {
       'Fine filter moved towards the tank',
     ],
     [{ name: 'choose-induction', aspiration: 'natural' }, 'Change induction to natural'],
-    [{ name: 'remove', path: ['devices', 'fan-2'] }, 'Fan 2 taken out'],
-    [{ name: 'remove', path: ['shelf', 'HBR-6'] }, 'Taken out of shelf'],
+    [{ name: 'remove', path: ['devices', 'fan-2'] }, 'Fan 2 removed'],
+    [{ name: 'remove', path: ['shelf', 'HBR-6'] }, 'Removed from shelf'],
     [
       { name: 'set', path: ['placements', 'jack'], value: { ...place, name: 'Jack point' } },
       'Jack point put in',

@@ -51,7 +51,7 @@ function putIn(build: BuildDocument, path: Path, value: unknown): string | undef
 function takenOut(build: BuildDocument, path: Path): string {
   const place = placeInWords(build, path);
   const entry = valueAt(build, path);
-  return isNamed(entry) ? `${capital(place)} taken out` : `Taken out of ${place}`;
+  return isNamed(entry) ? `${capital(place)} removed` : `Removed from ${place}`;
 }
 
 /** What the entry at a path is called in a build, else its id. */
@@ -110,10 +110,10 @@ export function editInWords(before: BuildDocument, command: BuildCommand): strin
     }
     case 'insert-element': {
       const after = nameOf(before, command.circuitId, command.afterId);
-      return `${command.element.name} put in behind ${after}`;
+      return `${command.element.name} inserted after ${after}`;
     }
     case 'remove-element':
-      return `${nameOf(before, command.circuitId, command.elementId)} taken out`;
+      return `${nameOf(before, command.circuitId, command.elementId)} removed`;
     case 'move-element': {
       const side = command.direction === 'towards-tank' ? 'tank' : 'engine';
       return `${nameOf(before, command.circuitId, command.elementId)} moved towards the ${side}`;
@@ -136,7 +136,7 @@ export function editInWords(before: BuildDocument, command: BuildCommand): strin
       return `${fuse}: ${command.item ? command.item.id : 'by the rules'}`;
     }
     case 'remove-circuit':
-      return `${calledAt(before, ['fuelCircuits', command.circuitId])} taken out`;
+      return `${calledAt(before, ['fuelCircuits', command.circuitId])} removed`;
     default:
       return describeCommand(command);
   }

@@ -230,7 +230,7 @@ export const documentedFigures: readonly FigureDescription[] = [
     key: 'prime.time',
     kind: 'duration',
     meaning:
-      'Time at key-on until a full line stands at 90 % of its set pressure: compliance × 0.9 set pressure over the flow the pump has against the set pressure; absent where it cannot reach that. A second circuit: `prime.<circuit>.time`.',
+      'Time at key-on until a full line reaches 90 % of its set pressure: compliance × 0.9 set pressure over the pump’s flow at set pressure; absent where it cannot reach that. A second circuit: `prime.<circuit>.time`.',
   },
   {
     key: 'prime.emptyTime',

@@ -69,7 +69,7 @@ export const insertElementCommand = command({
     devices: record(deviceSpec, { max: 8 }),
     assemblies: assembliesAlong,
   },
-  words: (c) => `Put ${c.element.name} in behind ${c.afterId}`,
+  words: (c) => `Insert ${c.element.name} after ${c.afterId}`,
   recipe(draft, c) {
     const circuit = circuitIn(draft, c.circuitId);
     const element = readInserted(c.element, c.elementId);

@@ -37,7 +37,7 @@ export const architectureNotes: Readonly<Record<Architecture, ArchitectureNote>>
   'surge-tank': {
     name: 'Surge tank with lift pump',
     chosenWhen:
-      'A tank without baffles, a small outlet or hard cornering: the main pump always stands in solid fuel.',
+      'A tank without baffles, a small outlet or hard cornering: the main pump always has solid fuel.',
     givesUp: 'A second pump, more joints and weight, and a vessel of hot fuel to place safely.',
   },
   'twin-pumps': {

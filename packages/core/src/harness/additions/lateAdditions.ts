@@ -269,10 +269,10 @@ function wiresOf(
     work: WORK_ON_WIRE * ways.length + walls + (inside ? opening : ownCover),
     against: [
       ...(missing > 0 && led.segments.length > 0
-        ? ['the harness does not lead to all it needs']
+        ? ['the harness does not reach all it needs']
         : []),
       ...(!inside && isLed
-        ? ['the harness leads there already: a second way would be a loop']
+        ? ['the harness reaches it already: a second route would be a loop']
         : []),
     ],
     changes: inside

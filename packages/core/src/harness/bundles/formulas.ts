@@ -32,7 +32,7 @@ export const coveredDiameter = defineFormula({
   notation: 'D = d + 2 · t',
   kind: 'length',
   inputKinds: { bundle: 'length', walls: 'length' },
-  source: 'bundle with what lies round it',
+  source: 'bundle with its cover',
   compute: (i: { bundle: number; walls: readonly number[] }) => i.bundle + 2 * sum(i.walls),
 });
 

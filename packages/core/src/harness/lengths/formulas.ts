@@ -60,7 +60,7 @@ export const wireInLeg = defineFormula({
   notation: 'L = length of the leg',
   kind: 'length',
   inputKinds: { leg: 'length' },
-  source: 'the wires of a loom that is bought are as long as the leg that they lie in',
+  source: 'the wires of a bought loom are as long as their leg',
   compute: (i) => i.leg,
 });
 

@@ -58,7 +58,7 @@ export function repairsOf({ led, decidedHarness, harness }: HarnessChecked): rea
       changes: [{ path: ['harness', 'cut'], value: { ...asCut, ...lengthened } }],
     },
     {
-      words: `Cut ${short.length === 1 ? 'it' : `the ${short.length}`} anew`,
+      words: `Cut ${short.length === 1 ? 'it' : `the ${short.length}`} again`,
       work: WORK_ON_WIRE * short.length + opening(along),
       changes: [
         {

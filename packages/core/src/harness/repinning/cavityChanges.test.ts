@@ -29,7 +29,7 @@ describe('a plug that is kept', () => {
       'moved to 3; new wire',
       'stays',
       'from cavity 1',
-      'taken out',
+      'removed',
       'stays empty',
       'new wire',
     ]);

@@ -65,9 +65,9 @@ export function changeInWords({ kind, from, to }: CavityChange): string {
     case 'added':
       return from === undefined ? 'new wire' : `from cavity ${from}`;
     case 'removed':
-      return to === undefined ? 'taken out' : `moved to cavity ${to}`;
+      return to === undefined ? 'removed' : `moved to cavity ${to}`;
     case 'replaced': {
-      const out = to === undefined ? 'taken out' : `moved to ${to}`;
+      const out = to === undefined ? 'removed' : `moved to ${to}`;
       return `${out}; ${from === undefined ? 'new wire' : `from cavity ${from}`}`;
     }
   }

@@ -8,7 +8,7 @@ import { bodyTo } from './componentCheck.ts';
 type Body = { readonly body: readonly number[]; readonly travel: number };
 const body = { body: 'length', travel: 'length' } as const;
 const source =
-  'least distance between the box of the part and the thing, over all its movement; below 0 how deep they lie in one another';
+  'least distance between the box of the part and the thing, over its full travel; below 0: how deep they overlap';
 
 const clear = (i: Body, shape: ObstacleShape): number =>
   bodyTo(bodyOfNumbers(i.body), { shape }).distance - i.travel;

@@ -45,7 +45,7 @@ export const clampsPlaced = defineFormula({
   notation: 'their number',
   kind: 'count',
   inputKinds: { places: 'length' },
-  source: 'as they stand on the line',
+  source: 'as they are on the line',
   compute: (i: { places: readonly number[] }) => i.places.length,
 });
 

@@ -184,7 +184,7 @@ export const groundMargin = defineFormula({
   notation: 'lowest − protected',
   kind: 'length',
   inputKinds: { lowest: 'length', protected: 'length' },
-  source: 'no line hangs below what protects the vehicle from the ground',
+  source: 'no line is below what protects the vehicle from the ground',
   compute: (i) => i.lowest - i.protected,
 });
 

@@ -23,7 +23,7 @@ export function routeProblems({ routes, fuelCircuits, otherLines }: Build): Refe
       // What is not there at all is told where references are followed.
       if (!element) return [];
       if (element.kind !== 'line') {
-        return [{ path, message: `"${lineId}" is no line: only lines are led over the map` }];
+        return [{ path, message: `"${lineId}" is not a line: only lines are routed on the map` }];
       }
     }
     if (led.has(lineId)) return [{ path, message: `"${lineId}" has two ways` }];

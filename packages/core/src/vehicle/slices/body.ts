@@ -32,7 +32,7 @@ export const vehicleSpec = object({
   height: dimension('Height', 'above the ground', 0.4, 4.5),
   track: dimension('Track', 'between the middles of the tyres', 0, 2.6),
   tyre: dimension('Tyre', 'outside diameter', 0.2, 1.6),
-  clearance: dimension('Lowest protected member', 'no line may hang below it', 0, 1),
+  clearance: dimension('Lowest protected member', 'no line may be below it', 0, 1),
   outline: record(object({ order: orderField, x: coordinates.x, z: coordinates.z }), {
     label: 'Outline from the side, as corrected',
     max: 60,

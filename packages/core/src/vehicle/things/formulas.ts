@@ -8,7 +8,7 @@ import { unflat } from '../routes/wayNumbers.ts';
 
 type Places = { readonly places: readonly number[] };
 const places = { places: 'length' } as const;
-const asTyped = 'places as they stand on the map';
+const asTyped = 'places as they are on the map';
 
 const pairOf = (numbers: readonly number[]): readonly [Vector, Vector] => {
   const [from, to] = unflat(numbers);
