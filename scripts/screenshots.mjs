@@ -29,7 +29,7 @@ const pictures = [
   {
     name: 'map',
     path: '/builds/lantern/map',
-    act: (page) => page.getByRole('button', { name: 'Put a heat sleeve over it' }).waitFor(),
+    act: (page) => page.getByRole('button', { name: 'Fit a heat sleeve' }).waitFor(),
   },
   { name: 'lines', path: '/builds/lantern/lines?of=return' },
   {
@@ -40,12 +40,12 @@ const pictures = [
   {
     name: 'pins',
     path: '/builds/lantern/pins',
-    act: (page) => page.getByRole('listbox', { name: 'Cavities of plug A' }).waitFor(),
+    act: (page) => page.getByRole('listbox', { name: 'Cavities of connector A' }).waitFor(),
   },
   {
     name: 'supply',
     path: '/builds/sandpiper/supply',
-    act: (page) => page.getByRole('navigation', { name: 'What hangs on what' }).waitFor(),
+    act: (page) => page.getByRole('navigation', { name: 'What feeds what' }).waitFor(),
   },
   {
     name: 'wires',
@@ -105,7 +105,7 @@ const pictures = [
     name: 'findings',
     path: '/builds/lantern/findings',
     act: async (page) => {
-      await page.getByRole('button', { name: 'Put a heat sleeve over it' }).waitFor();
+      await page.getByRole('button', { name: 'Fit a heat sleeve' }).waitFor();
       await page.getByRole('button', { name: 'Accept with a reason' }).first().click();
     },
   },
