@@ -35,7 +35,7 @@ const pictures = [
   {
     name: 'devices',
     path: '/builds/lantern/devices?of=coil-1',
-    act: (page) => page.getByRole('region', { name: 'From the end backwards' }).waitFor(),
+    act: (page) => page.getByRole('region', { name: 'Traced back to the source' }).waitFor(),
   },
   {
     name: 'pins',

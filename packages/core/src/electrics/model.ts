@@ -66,7 +66,7 @@ export const electricsLimits = {
     initial: q(0.25, 'voltage', 'V'),
   }),
   alternatorAtIdle: quantityField('ratio', '%', {
-    label: 'Alternator at idle gives',
+    label: 'Alternator output at idle',
     help: 'of what it gives at most',
     since: 12,
     min: 0.05,
@@ -75,7 +75,7 @@ export const electricsLimits = {
     initial: q(45, 'ratio', '%'),
   }),
   alternatorHot: quantityField('ratio', '%', {
-    label: 'Alternator hot gives',
+    label: 'Alternator output, hot',
     help: 'of what it gives cold',
     since: 12,
     min: 0.05,

@@ -6,7 +6,7 @@ export const documentedMapFigures: readonly FigureDescription[] = [
     key: 'line.feed.length',
     kind: 'length',
     meaning:
-      'Developed length of a line along its way on the map, arcs and not corners: `line.<line>.length`. Used where no length was typed or measured.',
+      'Developed length of a line along its route on the map, arcs and not corners: `line.<line>.length`. Used where no length was typed or measured.',
     onlyWith: 'a way on the map',
   },
   {

@@ -52,7 +52,7 @@ export function BuilderActions({
         }))}
         onPick={insert}
       />
-      <div className="mt-1.5 grid grid-cols-3 gap-1.5">
+      <div className="mt-1.5 grid grid-cols-[1fr_1.3fr_0.9fr] gap-1.5">
         <button
           type="button"
           className="act flex items-center justify-center gap-1 px-1!"

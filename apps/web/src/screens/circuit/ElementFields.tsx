@@ -11,7 +11,7 @@ import { PumpControlFields } from './PumpControlFields.tsx';
 const lengthWords = {
   measured: 'as measured',
   typed: 'as typed',
-  route: 'along its way on the map',
+  route: 'along its route on the map',
   map: 'estimated from the map',
 } as const;
 

@@ -161,7 +161,7 @@ export function DeviceInspector({ device }: { device: Device }) {
         </section>
       )}
       <FigureRows
-        title="It gets"
+        title="Voltage at its pins"
         rows={[
           ...electricCases.map(
             (each) =>

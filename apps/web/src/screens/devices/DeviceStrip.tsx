@@ -62,9 +62,9 @@ export function DeviceStrip({ deviceId, name }: { deviceId: string; name: string
   const { answer } = useWorkerAnswer(ask, { deviceId, inCase });
   if (!answer || answer.length === 0) return null;
   return (
-    <section className="mb-4" aria-label="From the end backwards">
+    <section className="mb-4" aria-label="Traced back to the source">
       <div className="flex flex-wrap items-center gap-2">
-        <h2>{name}, from the end backwards</h2>
+        <h2>{name}, traced back to its source</h2>
         <Select
           name="Volts when"
           value={inCase}

@@ -29,7 +29,7 @@ const columns = [
   ['Loads', 'load.total'],
   ['Alternator delivers', 'alternator.available'],
   ['Margin', 'alternator.margin'],
-  ['Battery makes up for', 'battery.covers'],
+  ['Battery lasts', 'battery.covers'],
 ] as const;
 
 /** What is taken and what is given, case by case. */
@@ -119,7 +119,7 @@ export function SupplyScreen() {
       <div className="mt-4 flex flex-wrap items-center justify-between gap-2">
         <Tabs label="Volts and amps when" value={state} choices={states} onChoose={setState} />
         <Tick checked={all} onChange={setAll}>
-          {state === 'keyOff' ? 'also what is dead' : 'also what takes nothing'}
+          {state === 'keyOff' ? 'also what is dead' : 'show branches without current'}
         </Tick>
       </div>
       <SupplyTree state={state} all={all} />

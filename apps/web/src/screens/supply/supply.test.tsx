@@ -37,7 +37,7 @@ describe('supply', () => {
       'Radiator fan',
     ]);
     await userEvent.click(screen.getByRole('radio', { name: 'idle' }));
-    await userEvent.click(screen.getByRole('checkbox', { name: 'also what takes nothing' }));
+    await userEvent.click(screen.getByRole('checkbox', { name: 'show branches without current' }));
     expect(within(await tree()).queryByRole('link', { name: 'Radiator fan' })).toBeNull();
     expect(within(await tree()).getByRole('link', { name: 'Fuel pump' })).toBeTruthy();
   });
@@ -63,7 +63,7 @@ describe('supply', () => {
 
   test('a share is typed in any way, and the balance follows', async () => {
     const edited = renderInBuild(sandpiper, <SupplyScreen />);
-    const field = await screen.findByLabelText('Alternator hot gives');
+    const field = await screen.findByLabelText('Alternator output, hot');
     await userEvent.clear(field);
     await userEvent.type(field, '80 %{Enter}');
     expect(edited.document.limits.alternatorHot.value).toBeCloseTo(0.8, 12);

@@ -11,7 +11,10 @@ export const filter = catalogueKind({
   category: 'filter',
   title: 'Filters',
   fields: {
-    form: choice(filterForms, { label: 'Form', help: 'a strainer is fitted to a pump in the tank' }),
+    form: choice(filterForms, {
+      label: 'Form',
+      help: 'a strainer is fitted to a pump in the tank',
+    }),
     ...filtering,
     pressureRating,
     ...bodyFields,

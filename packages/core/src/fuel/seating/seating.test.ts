@@ -54,9 +54,7 @@ describe('seats', () => {
 
   test('a rail that only clips hold stops, bolts alone do', () => {
     expect(found(seat('retention', 'clips'), 'injector.retention')?.severity).toBe('stop');
-    expect(found(seat('retention', 'none'), 'injector.retention')?.title).toContain(
-      'not retained',
-    );
+    expect(found(seat('retention', 'none'), 'injector.retention')?.title).toContain('not retained');
     expect(found(seat('retention', 'bolted-rail'), 'injector.retention')).toBeUndefined();
   });
 

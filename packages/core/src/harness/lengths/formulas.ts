@@ -48,7 +48,7 @@ export const wireInHarness = defineFormula({
 
 export const bestSegmentLength = defineFormula({
   name: 'length of a segment',
-  notation: 'l = measured with a string, else along its way on the map',
+  notation: 'l = measured with a string, else along its route on the map',
   kind: 'length',
   inputKinds: { known: 'length' },
   source: 'first of what is known, best first',

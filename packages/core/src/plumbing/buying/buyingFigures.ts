@@ -10,6 +10,7 @@ import {
 } from '../../results/index.ts';
 import { plumbingFigure } from '../figures/figureNames.ts';
 import * as f from '../figures/formulas.ts';
+import { AT_ONCE, cuttingPlan } from './cutting/index.ts';
 import { cuttingOf } from './hoseCutting.ts';
 import type { PartNeed } from './partsNeeded.ts';
 
@@ -35,11 +36,12 @@ function hoseFigures({ item, pieces }: PartNeed, offcuts: readonly Offcut[]): Re
     ),
     kerf: byDefault(problem.kerf, 'what a cut takes'),
   };
+  const { proven } = cuttingPlan(problem, AT_ONCE);
   return [
     total,
     derive({
       figure: plumbingFigure('hose.bought', of),
-      label: `${item.designation}, to buy`,
+      label: `${item.designation}, to buy${proven ? '' : ' (not proven to be the least)'}`,
       formula: f.hoseBought,
       inputs: cutting,
     }),

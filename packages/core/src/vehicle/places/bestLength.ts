@@ -14,7 +14,7 @@ import { mapLength, positionOf } from './mapLength.ts';
 
 export const bestKnownLength = defineFormula({
   name: 'best known length',
-  notation: 'L = measured, else typed, else along its way on the map, else estimated',
+  notation: 'L = measured, else typed, else along its route on the map, else estimated',
   kind: 'length',
   inputKinds: { known: 'length' },
   source: 'first of what is known, best first',

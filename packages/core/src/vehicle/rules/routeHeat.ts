@@ -34,7 +34,7 @@ export const routeHeat = nearRule({
   severity: ({ clearance }) => (clearance <= 0 ? 'stop' : 'warn'),
   title: ({ clearance }) =>
     clearance <= 0 ? 'Line touches a hot pipe' : 'Line is too close to a hot pipe',
-  asks: (line) => `${line.sleeve ? 'in its sleeve' : 'bare'} it needs {needed}`,
+  asks: (line) => `${line.sleeve ? 'in its sleeve' : 'bare'}, it needs {needed}`,
   from: 'the heat',
   otherwise: sleeved,
   lastly: 'Re-route it, or shield the pipe',
