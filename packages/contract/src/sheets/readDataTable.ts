@@ -153,9 +153,7 @@ function readPumpSheet(reader: Reader, headers: readonly HeaderCell[]): TableRow
     );
     const { values: currents, filled } = fillGaps(flows, given);
     if (filled > 0) {
-      reader.note(
-        `${filled} current${filled > 1 ? 's' : ''} at ${voltage} V interpolated`,
-      );
+      reader.note(`${filled} current${filled > 1 ? 's' : ''} at ${voltage} V interpolated`);
     }
     const skipped = lines.length - used.length;
     if (skipped > 0)
@@ -196,9 +194,7 @@ function readDeadTimeSheet(reader: Reader, headers: readonly HeaderCell[]): Tabl
     const at = pressures.map((p) => p ?? 0);
     const { values, filled } = fillGaps(at, given);
     if (filled > 0)
-      reader.note(
-        `${filled} dead time${filled > 1 ? 's' : ''} in row ${row} interpolated`,
-      );
+      reader.note(`${filled} dead time${filled > 1 ? 's' : ''} in row ${row} interpolated`);
     return values.flatMap((deadTime, c): TableRow[] => {
       const pressure = pressures[c];
       if (pressure === undefined) return [];
