@@ -334,11 +334,11 @@ describe('a way that cannot be one is refused', () => {
   const line = (elementId: string, circuitId = 'main') =>
     ({ kind: 'line', circuitId, elementId }) as const;
 
-  test('where its line has one already, is no line, or is not there', () => {
+  test('where its line has one already, is not a line, or is not there', () => {
     expect(problems(line('feed'))).toEqual([
       { path: ['routes', 'two', 'of', 'elementId'], message: '"feed" has two ways' },
     ]);
-    expect(problems(line('pump'))[0]!.message).toContain('is no line');
+    expect(problems(line('pump'))[0]!.message).toContain('is not a line');
     expect(problems(line('nothing'))[0]!.message).toContain('there is no line "nothing"');
     expect(problems(line('feed', 'other'))[0]!.path).toEqual(['routes', 'two', 'of', 'circuitId']);
     expect(problems(line('return'))).toEqual([]);
