@@ -87,7 +87,7 @@ test('a line without a way is led over the map, bent, refused where it does not 
     .locator('article')
     .filter({ hasText: 'Route is not possible' });
   await expect(shape).toBeVisible();
-  await shape.getByRole('button', { name: /^Bend it with/ }).click();
+  await shape.getByRole('button', { name: /^Use a bend radius of/ }).click();
   await expect(shape).toHaveCount(0);
 });
 
