@@ -263,7 +263,7 @@ test('a line gets a cover over a stretch and clamps of its own', async ({ page, 
     .locator('article')
     .filter({ hasText: 'Line is unsupported for too long' })
     .first();
-  await free.getByRole('button', { name: 'Spread 9 clamps evenly' }).click();
+  await free.getByRole('button', { name: 'Space 9 clamps evenly' }).click();
   await expect(
     page.locator('article').filter({ hasText: 'Line is unsupported for too long' }),
   ).toHaveCount(0);
