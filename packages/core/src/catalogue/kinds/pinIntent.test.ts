@@ -53,7 +53,7 @@ describe('a capability', () => {
     expect(expected[nature as keyof typeof expected]).toContain(stamp.kind);
   });
 
-  test('is told in words that name it alone', () => {
+  test('has words of its own', () => {
     const words = pinCapabilities.map((each) => capabilityOf(each).words);
     expect(new Set(words).size).toBe(words.length);
     for (const each of words) expect(each).toMatch(/^an? /);

@@ -44,7 +44,7 @@ export function foundBy<Context extends object>(
     const last = answers.get(rule);
     const looks = last?.looks.map((look) => ({ look, ...compare(look) }));
     if (last && looks?.every(({ same }) => same)) {
-      // What says the same is told apart by being another object: compared by identity next time.
+      // An equal value may be another object: remember that one, so that next time identity is enough.
       answers.set(rule, {
         ...last,
         looks: looks.map(({ look, now }) => (now === look.value ? look : { ...look, value: now })),
